@@ -1,0 +1,76 @@
+/** Imports point one way: web → contract → core ← server → contract. */
+const only = (name, from, to, comment) => ({
+  name,
+  severity: 'error',
+  comment,
+  from: { path: from },
+  to: { path: '^(core|contract|server|web|demo|e2e|bench|scripts)/', pathNot: to },
+});
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    only('core-stands-alone', '^core/', '^core/', 'core imports nothing of ours'),
+    {
+      name: 'core-does-no-io',
+      severity: 'error',
+      comment: 'core computes from its arguments alone',
+      from: { path: '^core/src', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['npm', 'npm-dev', 'core'] },
+    },
+    only('contract-sees-core', '^contract/', '^(contract|core)/', 'the wire is described in terms of core'),
+    only(
+      'server-sees-contract-and-core',
+      '^server/',
+      '^(server|contract|core)/|^demo/|^scripts/',
+      'tests of the server load the demo world',
+    ),
+    {
+      name: 'server-code-is-free-of-demo',
+      severity: 'error',
+      from: { path: '^server/src', pathNot: '(\\.test\\.ts$|/testing/)' },
+      to: { path: '^(demo|scripts)/' },
+    },
+    only(
+      'web-sees-contract-and-core',
+      '^web/',
+      '^(web|contract|core)/',
+      'the browser knows the server by the contract alone',
+    ),
+    only('demo-sees-contract-and-core', '^demo/', '^(demo|contract|core)/', 'the world is data'),
+    {
+      name: 'sql-stands-in-stores',
+      severity: 'error',
+      comment: 'SQL is written in store.ts, the catalogue loader and migrations, nowhere else',
+      from: { path: '^server/src/.*/(routes|present)\\.ts$' },
+      to: { path: 'node_modules/kysely' },
+    },
+    {
+      name: 'no-orphans',
+      severity: 'error',
+      from: {
+        orphan: true,
+        pathNot: [
+          '\\.(config|test)\\.[cm]?[jt]s$',
+          '^scripts/',
+          '^bench/',
+          '^e2e/',
+          '(^|/)\\.',
+          '\\.d\\.ts$',
+          '\\.css$',
+        ],
+      },
+      to: {},
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)dist/' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'types', 'default'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs'],
+    },
+  },
+};

@@ -1,0 +1,62 @@
+import type { z } from 'zod';
+import { ask } from './ask.ts';
+import { getEngine, listEngines } from './engine.ts';
+import { getPart } from './part.ts';
+import { health, listStaff, signIn, signOut, switchPerson, whoAmI } from './session.ts';
+import {
+  addLine,
+  addNote,
+  changeLine,
+  changeSlip,
+  closeSlip,
+  createSlip,
+  getSlip,
+  listSlips,
+  parkSlip,
+  removeLine,
+  reopenSlip,
+  restoreLine,
+  takeOverSlip,
+} from './slip.ts';
+import { getTray } from './tray.ts';
+
+/** Every endpoint of the application. The server must register each; the OpenAPI document lists them. */
+export const ENDPOINTS = {
+  health,
+  signIn,
+  whoAmI,
+  signOut,
+  listStaff,
+  switchPerson,
+  ask,
+  listEngines,
+  getEngine,
+  getTray,
+  getPart,
+  listSlips,
+  createSlip,
+  getSlip,
+  changeSlip,
+  parkSlip,
+  takeOverSlip,
+  closeSlip,
+  reopenSlip,
+  addLine,
+  changeLine,
+  removeLine,
+  restoreLine,
+  addNote,
+} as const;
+
+export type EndpointName = keyof typeof ENDPOINTS;
+
+type Endpoints = typeof ENDPOINTS;
+type Taken<N extends EndpointName, Part extends 'params' | 'query' | 'body'> =
+  Endpoints[N] extends Readonly<Record<Part, infer S extends z.ZodType>> ? Record<Part, z.input<S>> : object;
+
+/** What a caller sends to an endpoint. */
+export type RequestOf<N extends EndpointName> = Taken<N, 'params'> & Taken<N, 'query'> & Taken<N, 'body'>;
+/** What it gets back. */
+export type ResponseOf<N extends EndpointName> = z.output<Endpoints[N]['response']>;
+/** Method and path of an endpoint, as literals. */
+export type AddressOf<N extends EndpointName> = readonly [Endpoints[N]['method'], Endpoints[N]['path']];

@@ -1,0 +1,73 @@
+import { z } from 'zod';
+import { SOURCE_RANKS } from '@brackenfell/core/fitment/facts';
+import { EngineKey, endpoint, EVERYONE, Id, Units } from './endpoint.ts';
+
+export const Source = z.object({ rank: z.enum(SOURCE_RANKS), name: z.string() }).meta({ id: 'Source' });
+
+export const EngineLine = z
+  .object({
+    engineId: EngineKey,
+    maker: z.string(),
+    code: z.string(),
+    summary: z.string(),
+    layout: z.string(),
+    cylinders: z.number().int(),
+    thread: z.string(),
+    reach: z.string(),
+    seat: z.string(),
+    gap: z.string(),
+    vehicles: z.array(z.object({ vehicleId: Id, title: z.string(), years: z.string() })),
+  })
+  .meta({ id: 'EngineLine' });
+export type EngineLine = z.infer<typeof EngineLine>;
+
+export const listEngines = endpoint({
+  method: 'GET',
+  path: '/api/engines',
+  summary: 'The engines of the catalogue, those that answer to the words first narrowed by them.',
+  roles: EVERYONE,
+  query: z.object({ words: z.string().trim().max(120).optional(), units: Units.default('metric') }),
+  response: z.object({ engines: z.array(EngineLine), total: z.number().int() }),
+});
+
+/** One line of the engine card: what is asked, in words, with the source of the figure. */
+export const RequirementLine = z
+  .object({
+    label: z.string(),
+    value: z.string(),
+    sources: z.array(Source),
+    /** Positions it differs at; empty when it is the same everywhere. */
+    at: z.array(z.string()),
+    isFigure: z.boolean(),
+    /** Set when the figure is not known: the question that obtains it. */
+    question: z.string().nullable(),
+    group: z.enum(['hole', 'spark', 'rules']),
+  })
+  .meta({ id: 'RequirementLine' });
+export type RequirementLine = z.infer<typeof RequirementLine>;
+
+export const EngineCard = z
+  .object({
+    engineId: EngineKey,
+    maker: z.string(),
+    code: z.string(),
+    summary: z.string(),
+    cylinders: z.number().int(),
+    positions: z.array(z.object({ positionId: Id, label: z.string() })),
+    cautions: z.array(z.string()),
+    requirement: z.array(RequirementLine),
+    oeNumbers: z.array(z.object({ partId: Id, printed: z.string(), note: z.string().nullable() })),
+    vehicles: z.array(z.object({ vehicleId: Id, title: z.string(), years: z.string() })),
+  })
+  .meta({ id: 'EngineCard' });
+export type EngineCard = z.infer<typeof EngineCard>;
+
+export const getEngine = endpoint({
+  method: 'GET',
+  path: '/api/engines/:engineId',
+  summary: 'What an engine asks, position by position, with the source of every figure.',
+  roles: EVERYONE,
+  params: z.object({ engineId: EngineKey }),
+  query: z.object({ units: Units.default('metric') }),
+  response: EngineCard,
+});

@@ -1,0 +1,36 @@
+import { z } from 'zod';
+
+export const PROBLEM_CODES = [
+  'not-signed-in',
+  'wrong-sign-in',
+  'role-not-allowed',
+  'not-found',
+  'invalid-request',
+  'unreadable-body',
+  'body-too-large',
+  'wrong-media-type',
+  'wrong-origin',
+  'too-many-tries',
+  'changed-meanwhile',
+  'not-allowed-now',
+  'key-reused',
+  'busy',
+  'fault',
+] as const;
+
+/** What every failed call returns, as application/problem+json. */
+export const Problem = z
+  .object({
+    type: z.string(),
+    title: z.string(),
+    status: z.number().int(),
+    code: z.enum(PROBLEM_CODES),
+    /** What to do about it. */
+    detail: z.string(),
+    /** What is wrong, by field. */
+    fields: z.record(z.string(), z.string()).optional(),
+    requestId: z.string().optional(),
+  })
+  .meta({ id: 'Problem' });
+export type Problem = z.infer<typeof Problem>;
+export type ProblemCode = Problem['code'];

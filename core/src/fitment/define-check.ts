@@ -1,0 +1,211 @@
+import type { CheckId } from './check-ids.ts';
+import { FACTS, type FactId, type FactSheet, type FactTypes, type Sourced } from './facts.ts';
+import { OUTCOMES, type FactUsed, type Figures, type Finding, type Outcome, type Telling } from './finding.ts';
+import type { Say } from './say.ts';
+
+/** What a check decides: outcome, which case, and the figures its sentences are made of. */
+export interface Judged<F extends Figures = Figures> {
+  readonly outcome: Exclude<Outcome, 'unknown' | 'not-asked'>;
+  readonly caseId: string;
+  readonly figures: F;
+  readonly closeness?: number;
+}
+
+/** A check may also find, with all its facts in hand, that one more thing must be known. */
+export interface StillUnknown<F extends Figures = Figures> {
+  readonly outcome: 'unknown';
+  readonly caseId: string;
+  readonly figures: F;
+  readonly missing: readonly FactId[];
+}
+
+type Known<N extends FactId, O extends FactId> = { readonly [K in N]: FactTypes[K] } & {
+  readonly [K in O]?: FactTypes[K];
+};
+type Partly<I extends FactId> = { readonly [K in I]?: FactTypes[K] };
+
+/** A worked example: feeds the check's test, the help page and the drills. */
+export interface CheckExample {
+  readonly says: string;
+  readonly facts: Partly<FactId>;
+  readonly outcome: Outcome;
+  readonly caseId?: string;
+}
+
+export interface CheckDefinition<N extends FactId, O extends FactId, F extends Figures> {
+  readonly id: CheckId;
+  readonly title: string;
+  /** Why the trade looks at it, in one sentence. */
+  readonly why: string;
+  /** Where the rule comes from. */
+  readonly source: string;
+  /** Facts without which it cannot answer. */
+  readonly needs: readonly N[];
+  /** Facts it uses when they are known. Reading any other does not compile. */
+  readonly mayUse: readonly O[];
+  /** `undefined` when the check arises; otherwise the reason it is not asked. */
+  readonly notAsked?: (facts: Partly<N | O>) => string | undefined;
+  /** Whether it could end in a refusal at this engine and position: then an unknown is an open question. */
+  readonly canRefuse: (facts: Partly<N | O>) => boolean;
+  /** What the known part alone already decides while needed facts are missing. Domain section 13, partial facts. */
+  readonly judgePart?: (facts: Partly<N | O>) => Judged<F> | undefined;
+  readonly judge: (facts: Known<N, O>) => Judged<F> | StillUnknown<F>;
+  readonly explain: (judged: { outcome: Outcome; caseId: string; figures: F }, say: Say) => Telling;
+  readonly examples: readonly CheckExample[];
+}
+
+/** A check ready to be asked about any plug and position. */
+export interface Check {
+  readonly id: CheckId;
+  readonly title: string;
+  readonly why: string;
+  readonly source: string;
+  readonly facts: readonly FactId[];
+  readonly examples: readonly CheckExample[];
+  ask(sheet: FactSheet, say: Say): Finding;
+}
+
+type Values = Partial<Record<FactId, unknown>>;
+interface Reading {
+  readonly values: Values;
+  readonly used: readonly FactUsed[];
+}
+
+const severity = (finding: Finding): number =>
+  OUTCOMES.indexOf(finding.outcome) - (finding.outcome === 'unknown' && !finding.blocks ? 1.5 : 0);
+
+/** The graver of two findings: what wins where sources disagree, or where a part serves several positions. */
+export function worseFinding(a: Finding, b: Finding): Finding {
+  return severity(b) > severity(a) ? b : a;
+}
+
+/** Every combination of the ruling figures of the declared facts; more than one only where sources disagree. */
+function readings(
+  ids: readonly FactId[],
+  sheet: FactSheet,
+  pick: (id: FactId) => readonly Sourced<unknown>[],
+): Reading[] {
+  let all: Reading[] = [{ values: {}, used: [] }];
+  for (const id of ids) {
+    const options = pick(id);
+    if (options.length === 0) continue;
+    all = all.flatMap(({ values, used }) =>
+      options.map(({ value, source }) => ({
+        values: { ...values, [id]: value },
+        used: [...used, { fact: id, source }],
+      })),
+    );
+  }
+  return all;
+}
+
+const listed = (words: readonly string[]): string =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+
+const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+function tellMissing(missing: readonly FactId[]): Telling {
+  const labels = listed(missing.map((id) => FACTS[id].label));
+  return {
+    asked: '',
+    has: '',
+    difference: null,
+    says: `Not known: ${labels}.`,
+    toDo: missing.map((id) => FACTS[id].question).join(' '),
+    phrase: `${upperFirst(labels)} not known`,
+  };
+}
+
+/**
+ * Builds a check from its definition. The mechanism answers *unknown* when a needed fact is absent, *not asked* when
+ * the check does not arise, judges by each of several disagreeing sources and lets the worst win, and turns hearsay or a
+ * single gauging that would change the answer into a question. Domain sections 1 and 4.
+ */
+export function defineCheck<N extends FactId, O extends FactId, F extends Figures>(
+  definition: CheckDefinition<N, O, F>,
+): Check {
+  const { id, needs, mayUse } = definition;
+  const facts: FactId[] = [...needs, ...mayUse];
+
+  function judgeReading({ values, used }: Reading, say: Say): Finding {
+    const known = values as Partly<N | O>;
+    const base = { check: id, sources: used, missing: [], blocks: false, closeness: 0 };
+    const idle = definition.notAsked?.(known);
+    if (idle !== undefined) {
+      const told = { asked: '', has: '', difference: null, says: idle, toDo: null, phrase: 'Not asked' };
+      return { ...base, outcome: 'not-asked', caseId: 'not-asked', figures: {}, told };
+    }
+    const missing = needs.filter((fact) => values[fact] === undefined);
+    const judged = missing.length > 0 ? definition.judgePart?.(known) : definition.judge(values as Known<N, O>);
+    if (judged === undefined) {
+      const blocks = definition.canRefuse(known);
+      return {
+        ...base,
+        outcome: 'unknown',
+        caseId: 'missing',
+        figures: {},
+        told: tellMissing(missing),
+        missing,
+        blocks,
+      };
+    }
+    const { outcome, caseId, figures } = judged;
+    const told = definition.explain({ outcome, caseId, figures }, say);
+    if (judged.outcome === 'unknown') {
+      const blocks = definition.canRefuse(known);
+      return { ...base, outcome, caseId, figures, told, missing: judged.missing, blocks };
+    }
+    return { ...base, outcome, caseId, figures, told, closeness: judged.closeness ?? 0 };
+  }
+
+  function ask(sheet: FactSheet, say: Say): Finding {
+    const ruling = readings(facts, sheet, (fact) => sheet[fact]?.ruling ?? []).map((r) => judgeReading(r, say));
+    const worst = ruling.reduce(worseFinding);
+    const sources = ruling.length === 1 ? worst.sources : uniqueSources(ruling.flatMap((finding) => finding.sources));
+    const settled = { ...worst, sources };
+    return question(sheet, settled, say) ?? settled;
+  }
+
+  /** Doubtful figures never pass or refuse: where they would make matters worse, the answer becomes a question. */
+  function question(sheet: FactSheet, settled: Finding, say: Say): Finding | undefined {
+    for (const fact of facts) {
+      for (const doubt of sheet[fact]?.questioning ?? []) {
+        const [reading] = readings(facts, sheet, (other) =>
+          other === fact ? [doubt] : (sheet[other]?.ruling ?? []).slice(0, 1),
+        );
+        const doubted = judgeReading(reading!, say);
+        const use: FactUsed = { fact, source: doubt.source, questions: true };
+        if (settled.outcome === 'unknown' && settled.missing.includes(fact)) {
+          const says = `${settled.told.says} ${doubt.source.name} gives a figure, but it is not proof.`;
+          return { ...settled, told: { ...settled.told, says }, sources: [...settled.sources, use] };
+        }
+        if (severity(doubted) <= severity(settled)) continue;
+        const label = FACTS[fact].label;
+        return {
+          ...settled,
+          outcome: 'unknown',
+          caseId: 'questioned',
+          figures: doubted.figures,
+          told: {
+            ...doubted.told,
+            says: `${doubt.source.name} gives another ${label} than the record; one such figure settles nothing.`,
+            toDo: `Measure again. ${FACTS[fact].question}`,
+            phrase: `${upperFirst(label)} in doubt: measure again`,
+          },
+          sources: [...settled.sources, use],
+          missing: [fact],
+          blocks: doubted.outcome === 'refuse' || doubted.blocks,
+        };
+      }
+    }
+    return undefined;
+  }
+
+  const { title, why, source, examples } = definition;
+  return { id, title, why, source, facts, examples, ask };
+}
+
+function uniqueSources(sources: readonly FactUsed[]): FactUsed[] {
+  const seen = new Map(sources.map((use) => [`${use.fact} ${use.source.rank} ${use.source.name}`, use]));
+  return [...seen.values()];
+}

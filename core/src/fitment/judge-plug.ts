@@ -1,0 +1,56 @@
+import { CHECKS } from './check-list.ts';
+import { worseFinding } from './define-check.ts';
+import type { FactSheet } from './facts.ts';
+import type { Finding } from './finding.ts';
+import type { Say } from './say.ts';
+import { overallVerdict, relieve, worstVerdict, type Evidence, type Verdict } from './verdict.ts';
+
+/** A plug judged at one position: every check's finding in the order of the hand, and what they amount to. */
+export interface PlugJudgement {
+  readonly findings: readonly Finding[];
+  readonly verdict: Verdict;
+  /** Sum over the numeric checks of difference over match limit; the smaller, the closer. */
+  readonly closeness: number;
+}
+
+/** Judges one plug at one position. `sheet` joins the plug's facts with the position's, the duty's and the house rules'. */
+export function judgePlug(sheet: FactSheet, evidence: Evidence, say: Say): PlugJudgement {
+  const findings = CHECKS.map((check) => relieve(check.ask(sheet, say), evidence));
+  return {
+    findings,
+    verdict: overallVerdict(findings, evidence),
+    closeness: Number(findings.reduce((sum, finding) => sum + finding.closeness, 0).toFixed(4)),
+  };
+}
+
+/** A finding told for several positions at once, with those where its outcome holds. */
+export interface SharedFinding extends Finding {
+  /** Labels of the positions it holds at; empty when it holds at all of them. */
+  readonly onlyAt: readonly string[];
+}
+
+export interface LineJudgement {
+  readonly findings: readonly SharedFinding[];
+  readonly verdict: Verdict;
+  readonly closeness: number;
+}
+
+/**
+ * One judgement over all the positions a part would serve: per check the gravest finding and where it holds; the verdict
+ * is the worst of the positions'. Domain section 13.
+ */
+export function judgeOverPositions(byPosition: readonly { label: string; judgement: PlugJudgement }[]): LineJudgement {
+  const first = byPosition[0];
+  if (!first) throw new RangeError('A part must serve at least one position.');
+  const findings = first.judgement.findings.map((_, i): SharedFinding => {
+    const here = byPosition.map(({ label, judgement }) => ({ label, finding: judgement.findings[i]! }));
+    const finding = here.map((h) => h.finding).reduce(worseFinding);
+    const at = here.filter((h) => h.finding.outcome === finding.outcome && h.finding.caseId === finding.caseId);
+    return { ...finding, onlyAt: at.length === here.length ? [] : at.map((h) => h.label) };
+  });
+  return {
+    findings,
+    verdict: worstVerdict(byPosition.map(({ judgement }) => judgement.verdict)),
+    closeness: Math.max(...byPosition.map(({ judgement }) => judgement.closeness)),
+  };
+}

@@ -1,0 +1,37 @@
+import { REFERENCE_GRADES } from '../interchange/trail.ts';
+import type { Evidence, Verdict } from './verdict.ts';
+
+/** The tray's order of verdicts: by how soon a part could be sold. */
+export const TRAY_ORDER: readonly Verdict[] = ['sell', 'sell-with-advice', 'ask-first', 'needs-supervisor', 'refuse'];
+
+export interface Rankable {
+  readonly verdict: Verdict;
+  readonly evidence: Evidence;
+  readonly closeness: number;
+  readonly onHand: number;
+  /** Minor currency units per 10 000 km; unknown goes last. */
+  readonly costPer10000Km: number | undefined;
+  /** Printed number: settles what is equal in all else, so that the order never wavers. */
+  readonly printed: string;
+}
+
+/** The order told to whoever asks. */
+export const RANKING_TOLD = 'Order: verdict, evidence, closeness, in stock, cost per distance';
+
+const evidenceRank = ({ named, listed, trailGrade }: Evidence): number => {
+  if (named) return 0;
+  if (listed) return 1;
+  return trailGrade === undefined ? 2 + REFERENCE_GRADES.length : 2 + REFERENCE_GRADES.indexOf(trailGrade);
+};
+
+/** Compares two candidates for the tray. Domain section 4, Ranking. */
+export function compareInTray(a: Rankable, b: Rankable): number {
+  return (
+    TRAY_ORDER.indexOf(a.verdict) - TRAY_ORDER.indexOf(b.verdict) ||
+    evidenceRank(a.evidence) - evidenceRank(b.evidence) ||
+    a.closeness - b.closeness ||
+    Number(b.onHand > 0) - Number(a.onHand > 0) ||
+    (a.costPer10000Km ?? Infinity) - (b.costPer10000Km ?? Infinity) ||
+    (a.printed < b.printed ? -1 : a.printed > b.printed ? 1 : 0)
+  );
+}

@@ -1,0 +1,73 @@
+import type { ReferenceGrade } from '../interchange/trail.ts';
+import type { CheckId } from './check-ids.ts';
+import type { Finding } from './finding.ts';
+
+/** Verdicts from worst to best: over several positions the worst counts. Domain section 13. */
+export const VERDICTS = ['refuse', 'ask-first', 'needs-supervisor', 'sell-with-advice', 'sell'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+
+export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
+  sell: 'Sell',
+  'sell-with-advice': 'Sell with advice',
+  'ask-first': 'Ask first',
+  'needs-supervisor': 'Needs supervisor',
+  refuse: 'Refuse',
+};
+
+/** How a candidate is connected to this engine and position. */
+export interface Evidence {
+  /** The engine maker names this very number, or a number one `same` step away. */
+  readonly named: boolean;
+  /** A part maker states that it suits this version and position, and the statement's restriction is met. */
+  readonly listed: boolean;
+  /** Best trail of references from a named number. */
+  readonly trailGrade?: ReferenceGrade;
+}
+
+/** Acceptables from here on are too many for the counter alone. Domain section 4, Overall. */
+const MANY_ACCEPTABLES = 4;
+/** What a listing may stand in for; never thread, seat, reach, terminal, resistor or class list. */
+const LISTING_RELIEVES: readonly CheckId[] = ['depth', 'length', 'hex-and-well', 'shell'];
+/** What the maker's own number cannot vouch for: it is about today and this job, not about the plug. */
+const NAMED_CANNOT_RELIEVE: readonly CheckId[] = ['class-list', 'supply'];
+
+/** Lets an unknown through where the maker's own number or a listing vouches for it. Domain section 4, Overall. */
+export function relieve(finding: Finding, evidence: Evidence): Finding {
+  if (finding.outcome !== 'unknown' || finding.caseId === 'questioned') return finding;
+  if (evidence.named && !NAMED_CANNOT_RELIEVE.includes(finding.check)) {
+    const says = 'Not published, but this is the number the engine maker names.';
+    const told = { ...finding.told, says, toDo: null, phrase: 'As specified by the engine maker' };
+    return { ...finding, outcome: 'match', relief: 'as-specified', missing: [], blocks: false, told };
+  }
+  if (evidence.listed && LISTING_RELIEVES.includes(finding.check)) {
+    const told = {
+      ...finding.told,
+      says: 'Listed by its maker for this engine and position; not measured here.',
+      toDo: finding.told.toDo && `If in doubt: ${finding.told.toDo}`,
+      phrase: 'Listed, not measured',
+    };
+    return { ...finding, outcome: 'acceptable', relief: 'listed-not-measured', missing: [], blocks: false, told };
+  }
+  return finding;
+}
+
+/** The overall verdict on one plug at one position, from its (relieved) findings and its evidence. Domain section 4. */
+export function overallVerdict(findings: readonly Finding[], evidence: Evidence): Verdict {
+  const of = (outcome: Finding['outcome']) => findings.filter((finding) => finding.outcome === outcome);
+  const unknowns = of('unknown');
+  const acceptables = of('acceptable');
+  const counted = acceptables.filter((finding) => finding.relief === undefined);
+  if (of('refuse').length > 0) return 'refuse';
+  if (unknowns.some((finding) => finding.blocks)) return 'ask-first';
+  if (of('caution').length > 0 || counted.length >= MANY_ACCEPTABLES) return 'needs-supervisor';
+  const unconnected = !evidence.named && !evidence.listed && evidence.trailGrade === undefined;
+  const weakTrail = evidence.trailGrade === 'alternative' || evidence.trailGrade === 'observed';
+  const restsOnWeakTrail = !evidence.named && !evidence.listed && weakTrail;
+  if (acceptables.length > 0 || unknowns.length > 0 || unconnected || restsOnWeakTrail) return 'sell-with-advice';
+  return 'sell';
+}
+
+/** The verdict of a part that serves several positions: the worst of theirs. */
+export function worstVerdict(verdicts: readonly Verdict[]): Verdict {
+  return VERDICTS[Math.min(...verdicts.map((verdict) => VERDICTS.indexOf(verdict)))]!;
+}

@@ -1,0 +1,110 @@
+import { randomUUID } from 'node:crypto';
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test as base, type Page } from '@playwright/test';
+import pg from 'pg';
+import { demoStaff } from '@brackenfell/demo/staff';
+import { startServer, stopServer, type RunningServer } from '@brackenfell/scripts/server-process';
+
+const TEMPLATE = 'template_world';
+
+async function asSuper(statement: string): Promise<void> {
+  const client = new pg.Client({ connectionString: process.env.BRACKENFELL_TEST_SUPER_URL! });
+  await client.connect();
+  await client.query(statement).finally(() => client.end());
+}
+
+/** A counter of the test's own: the built application on a copy of the demo world, which can be killed and started again. */
+export class Counter {
+  #server: RunningServer | undefined;
+  #port = 0;
+  readonly #database = `journey_${randomUUID().replaceAll('-', '')}`;
+
+  async open(): Promise<void> {
+    await asSuper(`create database ${this.#database} template ${TEMPLATE} owner brackenfell_owner`);
+    await this.start();
+  }
+
+  async start(): Promise<void> {
+    this.#server = await startServer(
+      process.env.BRACKENFELL_TEST_APP_URL!.replace(TEMPLATE, this.#database),
+      this.#port,
+    );
+    this.#port = this.#server.port;
+  }
+
+  /** Ends the server at once, as a power cut would. */
+  async kill(): Promise<void> {
+    const { process: child } = this.#server!;
+    const gone = new Promise((resolve) => child.once('exit', resolve));
+    child.kill('SIGKILL');
+    await gone;
+  }
+
+  async close(): Promise<void> {
+    if (this.#server) await stopServer(this.#server);
+    await asSuper(`drop database ${this.#database} with (force)`);
+  }
+
+  get address(): string {
+    return `http://127.0.0.1:${this.#port}`;
+  }
+}
+
+export const test = base.extend<{ counter: Counter }>({
+  counter: async ({}, use) => {
+    const counter = new Counter();
+    await counter.open();
+    await use(counter);
+    await counter.close();
+  },
+});
+
+/** Signs a person in by keyboard alone. */
+export async function signIn(page: Page, counter: Counter, name = 'Wren'): Promise<void> {
+  await page.goto(counter.address);
+  await page.getByLabel('Name').fill(name);
+  await page.keyboard.press('Tab');
+  await page.keyboard.type(demoStaff.find((person) => person.name === name)!.password);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
+}
+
+/** Types into the ask line and takes the answer that is picked. */
+export async function ask(page: Page, question: string, answer: string | RegExp): Promise<void> {
+  await page.keyboard.press('/');
+  await page.keyboard.type(question);
+  await expect(page.getByRole('option', { name: answer }).first()).toHaveAttribute('aria-selected', 'true');
+  await page.keyboard.press('Enter');
+}
+
+/** Moves down the tray by keys until a number is picked. */
+export async function pickRow(page: Page, printed: string): Promise<void> {
+  const picked = page.locator('[data-tray] [aria-selected="true"]');
+  for (let i = 0; i < 200; i += 1) {
+    if ((await picked.getAttribute('data-row')) === printed) return;
+    await page.keyboard.press('j');
+  }
+  throw new Error(`${printed} was not reached with j.`);
+}
+
+export const slipPane = (page: Page) => page.getByRole('complementary', { name: 'Slip' });
+export const whyPanel = (page: Page) => page.locator('[data-why]');
+
+/** No accessibility violation on the screen as it stands, in both themes. */
+export async function expectAccessible(page: Page): Promise<void> {
+  for (const theme of ['chalk', 'night']) {
+    await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(
+      violations.map(
+        (v) =>
+          `${theme}: ${v.id}: ${v.nodes
+            .map((n) => `${n.target.join(' ')} ${n.failureSummary ?? ''}`)
+            .slice(0, 3)
+            .join(' | ')}`,
+      ),
+    ).toEqual([]);
+  }
+}
+
+export { expect };

@@ -1,0 +1,64 @@
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { build as bundle } from 'esbuild';
+import { build as buildWeb } from 'vite';
+import { DIST, ROOT, SERVER_BUNDLE, WEB_BUILD } from './places.ts';
+
+const STAMP = join(DIST, 'build-stamp');
+const SOURCES = ['core/src', 'contract/src', 'server/src', 'web'];
+
+function* filesIn(folder: string): Generator<string> {
+  for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
+    const path = join(folder, entry.name);
+    if (entry.isDirectory()) {
+      if (!['node_modules', 'dist'].includes(entry.name)) yield* filesIn(path);
+    } else if (!/\.test\.tsx?$/.test(entry.name)) yield path;
+  }
+}
+
+function sourceStamp(): string {
+  const hash = createHash('sha256');
+  const files = [join(ROOT, 'package-lock.json'), ...SOURCES.flatMap((folder) => [...filesIn(join(ROOT, folder))])];
+  for (const file of files) hash.update(file.slice(ROOT.length)).update(readFileSync(file));
+  return hash.digest('hex');
+}
+
+/** Builds the server bundle and the web application, unless nothing they are made of has changed. */
+export async function buildAll(say: (line: string) => void): Promise<void> {
+  const stamp = sourceStamp();
+  const done = existsSync(STAMP) && readFileSync(STAMP, 'utf8') === stamp;
+  if (done && existsSync(SERVER_BUNDLE) && existsSync(join(WEB_BUILD, 'index.html'))) return;
+  say('Building …');
+  mkdirSync(DIST, { recursive: true });
+  await Promise.all([
+    bundle({
+      entryPoints: [join(ROOT, 'server/src/main.ts')],
+      outfile: SERVER_BUNDLE,
+      bundle: true,
+      platform: 'node',
+      target: 'node20',
+      format: 'esm',
+      sourcemap: true,
+      logLevel: 'warning',
+      // Packages stay outside the bundle; our own workspaces, which are TypeScript, go in.
+      plugins: [
+        {
+          name: 'own-workspaces-inside',
+          setup(build) {
+            build.onResolve({ filter: /^[^./]/ }, ({ path, kind }) =>
+              kind === 'entry-point' || path.startsWith('@brackenfell/') ? undefined : { path, external: true },
+            );
+          },
+        },
+      ],
+    }),
+    buildWeb({
+      root: join(ROOT, 'web'),
+      configFile: join(ROOT, 'web/vite.config.ts'),
+      logLevel: 'warn',
+      build: { outDir: WEB_BUILD, emptyOutDir: true },
+    }),
+  ]);
+  writeFileSync(STAMP, stamp);
+}

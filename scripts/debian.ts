@@ -1,0 +1,57 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
+
+const isRoot = process.getuid?.() === 0;
+
+/** Installs Debian packages as root; as an ordinary user it says what to have installed, and throws. */
+function install(packages: readonly string[]): void {
+  if (!isRoot) {
+    throw new Error(
+      `Debian packages are missing. Have them installed once: sudo apt-get install --no-install-recommends ${packages.join(' ')}`,
+    );
+  }
+  console.log(`Installing ${packages.join(', ')} from Debian …`);
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  const run = (args: string[]) =>
+    spawnSync('apt-get', args, { stdio: ['ignore', 'ignore', 'inherit'], env }).status === 0;
+  const once = () => run(['install', '-y', '-q', '--no-install-recommends', ...packages]);
+  if (!once() && !(run(['update', '-q']) && once()))
+    throw new Error(`apt-get could not install ${packages.join(', ')}.`);
+}
+
+const POSTGRES_FOLDER = '/usr/lib/postgresql';
+
+function findPostgres(): string | undefined {
+  if (!existsSync(POSTGRES_FOLDER)) return undefined;
+  const versions = readdirSync(POSTGRES_FOLDER)
+    .map(Number)
+    .filter((v) => v >= 15);
+  const newest = versions
+    .sort((a, b) => b - a)
+    .find((v) => existsSync(join(POSTGRES_FOLDER, String(v), 'bin', 'initdb')));
+  return newest === undefined ? undefined : join(POSTGRES_FOLDER, String(newest), 'bin');
+}
+
+/** Folder of PostgreSQL's programs, installed when missing. No system cluster is created or touched. */
+export function ensurePostgres(): string {
+  const present = findPostgres();
+  if (present) return present;
+  const settings = '/etc/postgresql-common/createcluster.conf';
+  if (isRoot && !existsSync(settings)) {
+    mkdirSync('/etc/postgresql-common', { recursive: true });
+    writeFileSync(settings, 'create_main_cluster = false\n');
+  }
+  install(['postgresql-15']);
+  const installed = findPostgres();
+  if (!installed) throw new Error('PostgreSQL was installed but its programs are not where Debian puts them.');
+  return installed;
+}
+
+export const CHROMIUM = '/usr/bin/chromium';
+
+/** Debian's Chromium, installed when missing. */
+export function ensureChromium(): void {
+  if (!existsSync(CHROMIUM)) install(['chromium']);
+}

@@ -1,0 +1,28 @@
+import { demoStaff } from '@brackenfell/demo/staff';
+import { demoWorld } from '@brackenfell/demo/world';
+import { loadCatalogue } from '@brackenfell/server/catalogue/load-catalogue';
+import { openDatabase } from '@brackenfell/server/db/database';
+import { migrate } from '@brackenfell/server/db/migrate';
+import { addStaff } from '@brackenfell/server/session/add-staff';
+
+/** Migrates a database and, where it is still empty, fills it with the demo world. Says what it did. */
+export async function fillDemo(ownerUrl: string, say: (line: string) => void): Promise<void> {
+  const db = openDatabase(ownerUrl, () => undefined, 2);
+  try {
+    const applied = await migrate(db);
+    if (applied.length > 0) say(`Migrated: ${applied.join(', ')}.`);
+    const engine = await db.selectFrom('engine').select('id').limit(1).executeTakeFirst();
+    if (!engine) {
+      const count = await loadCatalogue(db, demoWorld);
+      say(
+        `Loaded the demo world: ${Object.entries(count)
+          .map(([what, n]) => `${n} ${what}`)
+          .join(', ')}.`,
+      );
+    }
+    const someone = await db.selectFrom('staff').select('id').limit(1).executeTakeFirst();
+    if (!someone) await addStaff(db, demoStaff);
+  } finally {
+    await db.destroy();
+  }
+}

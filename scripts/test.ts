@@ -1,0 +1,150 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, existsSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { buildAll } from './build.ts';
+import { ensureDatabase, newPassword, openCluster, privateFolder } from './cluster.ts';
+import { ensureChromium, ensurePostgres } from './debian.ts';
+import { fillDemo } from './fill-demo.ts';
+import { ROOT, STATE } from './places.ts';
+
+/** Outcome of one part of the tests. */
+interface Count {
+  passed: number;
+  failed: number;
+}
+
+const scratch = mkdtempSync(join(tmpdir(), 'brackenfell-test-'));
+const bin = (name: string) => join(ROOT, 'node_modules', '.bin', name);
+
+function run(command: string, args: readonly string[], env: NodeJS.ProcessEnv = {}): Promise<number> {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, ...env },
+    });
+    child.on('exit', (code) => {
+      resolve(code ?? 1);
+    });
+    child.on('error', () => {
+      resolve(1);
+    });
+  });
+}
+
+/** Checks that read the code without running it; each counts as one. */
+const STATIC: readonly (readonly [string, string, readonly string[]])[] = [
+  ['types', 'tsc', ['-b']],
+  ['lint', 'eslint', ['.', '--cache', '--max-warnings', '0']],
+  ['format', 'prettier', ['--check', '--log-level', 'warn', '.']],
+  [
+    'boundaries',
+    'depcruise',
+    ['--output-type', 'err', 'core', 'contract', 'server', 'web', 'demo', 'e2e', 'bench', 'scripts'],
+  ],
+  ['dead code', 'knip', []],
+];
+
+async function readCode(): Promise<Count> {
+  const count = { passed: 0, failed: 0 };
+  for (const [what, command, args] of STATIC) {
+    const code = await run(bin(command), args);
+    console.log(`${code === 0 ? 'passed' : 'FAILED'}: ${what}`);
+    count[code === 0 ? 'passed' : 'failed'] += 1;
+  }
+  return count;
+}
+
+/** A database cluster of the tests' own, with the demo world in a template that every test file copies. */
+async function withDatabase<T>(work: (env: NodeJS.ProcessEnv) => Promise<T>): Promise<T> {
+  ensurePostgres();
+  privateFolder(scratch);
+  const secrets = { super: newPassword(), owner: newPassword(), app: newPassword() };
+  const cluster = await openCluster({
+    folder: join(scratch, 'postgres'),
+    password: secrets.super,
+    log: join(scratch, 'postgres.log'),
+    throwaway: true,
+  });
+  try {
+    const { ownerUrl, appUrl } = await ensureDatabase(cluster, 'template_world', secrets);
+    await fillDemo(ownerUrl, (line) => {
+      console.log(line);
+    });
+    return await work({
+      BRACKENFELL_TEST_SUPER_URL: cluster.superUrl('postgres'),
+      BRACKENFELL_TEST_OWNER_URL: ownerUrl,
+      BRACKENFELL_TEST_APP_URL: appUrl,
+    });
+  } finally {
+    await cluster.stop();
+  }
+}
+
+function readJson(file: string): unknown {
+  return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined;
+}
+
+async function runUnit(env: NodeJS.ProcessEnv): Promise<Count> {
+  const report = join(scratch, 'jest.json');
+  const code = await run(
+    bin('jest'),
+    ['--json', `--outputFile=${report}`, '--silent=false', ...process.argv.slice(3)],
+    { ...env, NODE_OPTIONS: '--experimental-vm-modules' },
+  );
+  const read = readJson(report) as
+    { numPassedTests: number; numFailedTests: number; numRuntimeErrorTestSuites: number } | undefined;
+  const failed = (read?.numFailedTests ?? 1) + (read?.numRuntimeErrorTestSuites ?? 0);
+  return { passed: read?.numPassedTests ?? 0, failed: code !== 0 && failed === 0 ? 1 : failed };
+}
+
+async function runJourneys(env: NodeJS.ProcessEnv): Promise<Count> {
+  ensureChromium();
+  await buildAll((line) => {
+    console.log(line);
+  });
+  const report = join(scratch, 'playwright.json');
+  const code = await run(
+    bin('playwright'),
+    ['test', '--config', join(ROOT, 'e2e/playwright.config.ts'), ...process.argv.slice(3)],
+    { ...env, PLAYWRIGHT_JSON_OUTPUT_FILE: report },
+  );
+  const read = readJson(report) as { stats: { expected: number; unexpected: number; flaky: number } } | undefined;
+  const failed = read ? read.stats.unexpected + read.stats.flaky : 1;
+  return { passed: read?.stats.expected ?? 0, failed: code !== 0 && failed === 0 ? 1 : failed };
+}
+
+const PARTS = ['code', 'unit', 'journeys'] as const;
+
+/** Runs everything, or the one part named: `code`, `unit`, `journeys`. Closes with one line that counts. */
+async function main(): Promise<void> {
+  const asked = process.argv[2];
+  const parts = PARTS.filter((part) => asked === undefined || part === asked);
+  if (parts.length === 0) throw new Error(`There is no part “${asked}”; choose ${PARTS.join(', ')}.`);
+  privateFolder(STATE);
+  const counts: Count[] = [];
+  if (parts.includes('code')) counts.push(await readCode());
+  if (parts.includes('unit') || parts.includes('journeys')) {
+    await withDatabase(async (env) => {
+      if (parts.includes('unit')) counts.push(await runUnit(env));
+      if (parts.includes('journeys')) counts.push(await runJourneys(env));
+    });
+  }
+  const total = counts.reduce((sum, c) => ({ passed: sum.passed + c.passed, failed: sum.failed + c.failed }), {
+    passed: 0,
+    failed: 0,
+  });
+  console.log(`\n${total.passed} passed, ${total.failed} failed`);
+  process.exitCode = total.failed > 0 || total.passed === 0 ? 1 : 0;
+}
+
+main()
+  .catch((error: unknown) => {
+    console.error(error instanceof Error ? error.message : error);
+    console.log('\n0 passed, 1 failed');
+    process.exitCode = 1;
+  })
+  .finally(() => {
+    rmSync(scratch, { recursive: true, force: true });
+  });

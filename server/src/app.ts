@@ -1,0 +1,125 @@
+import { randomUUID } from 'node:crypto';
+import { join } from 'node:path';
+import cookieParser from 'cookie-parser';
+import express, { type ErrorRequestHandler, type Express } from 'express';
+import helmet from 'helmet';
+import { pinoHttp } from 'pino-http';
+import { openApiDocument } from '@brackenfell/contract/openapi';
+import { EVERYONE, endpoint } from '@brackenfell/contract/endpoint';
+import { health } from '@brackenfell/contract/session';
+import { z } from 'zod';
+import { askRoutes } from './ask/routes.ts';
+import type { Context } from './context.ts';
+import { engineRoutes } from './engine/routes.ts';
+import { sameOriginJson } from './http/same-origin.ts';
+import { sendTrouble, serve } from './http/serve.ts';
+import { trouble, type Trouble } from './http/trouble.ts';
+import { partRoutes } from './part/routes.ts';
+import { sessionRoutes } from './session/routes.ts';
+import { slipRoutes } from './slip/routes.ts';
+import { trayRoutes } from './tray/routes.ts';
+
+const LARGEST_BODY = '64kb';
+const YEAR_S = 31_536_000;
+
+const openApi = endpoint({
+  method: 'GET',
+  path: '/api/openapi.json',
+  summary: 'This description.',
+  roles: EVERYONE,
+  response: z.unknown(),
+});
+
+/** The whole application on one Express: every route validated, every failure a problem document. */
+export function createApp(context: Context): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('query parser', 'simple');
+  app.use(
+    pinoHttp({
+      logger: context.log,
+      genReqId: () => randomUUID(),
+      serializers: {
+        req: (req: { id: string; method: string; url: string }) => ({ id: req.id, method: req.method, url: req.url }),
+        res: (res: { statusCode: number }) => ({ status: res.statusCode }),
+      },
+      customLogLevel: (_req, res) => (res.statusCode >= 500 ? 'error' : 'debug'),
+    }),
+  );
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: { 'upgrade-insecure-requests': null, 'style-src': ["'self'", "'unsafe-inline'"] },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use('/api', (_req, res, next) => {
+    res.set('Cache-Control', 'no-store');
+    next();
+  });
+  app.use('/api', sameOriginJson);
+  app.use(express.json({ limit: LARGEST_BODY }));
+  app.use(cookieParser());
+
+  serve(app, context, health, () => Promise.resolve({ ok: true as const }));
+  const document = openApiDocument();
+  serve(app, context, openApi, () => Promise.resolve(document));
+  sessionRoutes(app, context);
+  askRoutes(app, context);
+  engineRoutes(app, context);
+  trayRoutes(app, context);
+  partRoutes(app, context);
+  slipRoutes(app, context);
+
+  app.use('/api', (req, res) => {
+    sendTrouble(req, res, trouble('not-found', 'Check the address.'));
+  });
+  if (context.webFolder) serveWeb(app, context.webFolder);
+  app.use(onError(context));
+  return app;
+}
+
+/** Built files carry a hash in their name and may be kept for good; the page itself is always asked for anew. */
+function serveWeb(app: Express, folder: string): void {
+  app.use(
+    '/assets',
+    express.static(join(folder, 'assets'), { immutable: true, maxAge: YEAR_S * 1000, fallthrough: false }),
+  );
+  app.use(express.static(folder, { index: false }));
+  app.get('/{*splat}', (_req, res) => {
+    res.set('Cache-Control', 'no-cache');
+    res.sendFile(join(folder, 'index.html'));
+  });
+}
+
+/** Database troubles after which trying again is sensible: it is starting, stopping or out of reach. */
+const AWAY = /^(ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|57P0\d|08\d{3}|53300)$/;
+
+function troubleOf(error: unknown): Trouble {
+  const { type, code, status, message } = error as { type?: string; code?: string; status?: number; message?: string };
+  if (type === 'entity.too.large') return trouble('body-too-large', `Send at most ${LARGEST_BODY}.`);
+  if (type === 'encoding.unsupported' || type === 'charset.unsupported')
+    return trouble('wrong-media-type', 'Send UTF-8 JSON.');
+  if (type?.startsWith('entity.') || type === 'request.aborted' || type === 'request.size.invalid')
+    return trouble('unreadable-body', 'Send well-formed JSON.');
+  if (error instanceof URIError || status === 400) return trouble('invalid-request', 'The address is not well formed.');
+  if (status === 404) return trouble('not-found', 'Check the address.');
+  if (
+    (code && AWAY.test(code)) ||
+    message?.includes('timeout exceeded when trying to connect') ||
+    message?.includes('Connection terminated')
+  ) {
+    return trouble('busy', 'Nothing was changed. Try again in a moment.');
+  }
+  return trouble('fault', 'Nothing was half-written. Tell the supervisor the request id.');
+}
+
+function onError({ log }: Context): ErrorRequestHandler {
+  return (error: unknown, req, res, next) => {
+    const reply = troubleOf(error);
+    if (reply.code === 'fault' || reply.code === 'busy') log.error({ err: error, requestId: req.id }, 'request failed');
+    if (res.headersSent) next(error);
+    else sendTrouble(req, res, reply);
+  };
+}

@@ -1,0 +1,110 @@
+import { sql, type Insertable, type Selectable } from 'kysely';
+import { resolveFigures } from '@brackenfell/core/fitment/resolve-figures';
+import type { Writing } from '../db/database.ts';
+import type { ChosenFigureTable, FigureTable } from '../db/tables/catalogue.ts';
+
+const BATCH = 1000;
+
+/**
+ * Decides anew which figures rule the given parts and positions, and projects them into the typed columns of `plug_spec`
+ * and `engine_position`. The only writer of those columns; runs in the transaction that wrote the figures.
+ */
+export async function chooseFigures(
+  trx: Writing,
+  partIds: readonly string[],
+  positionIds: readonly string[],
+): Promise<void> {
+  await chooseFor(trx, 'part_id', partIds);
+  await chooseFor(trx, 'position_id', positionIds);
+  if (partIds.length > 0) await projectPlugs(trx, partIds);
+  if (positionIds.length > 0) await projectPositions(trx, positionIds);
+}
+
+async function chooseFor(trx: Writing, subject: 'part_id' | 'position_id', ids: readonly string[]): Promise<void> {
+  if (ids.length === 0) return;
+  await trx.deleteFrom('chosen_figure').where(subject, 'in', ids).execute();
+  const figures = await trx
+    .selectFrom('figure')
+    .selectAll()
+    .where(subject, 'in', ids)
+    .where('withdrawn_at', 'is', null)
+    .orderBy('id')
+    .execute();
+  const groups = groupBy(figures, (figure) => `${figure[subject]!} ${figure.attribute}`);
+  const chosen = [...groups.values()].flatMap((group) => choose(group));
+  for (let i = 0; i < chosen.length; i += BATCH) {
+    await trx
+      .insertInto('chosen_figure')
+      .values(chosen.slice(i, i + BATCH))
+      .execute();
+  }
+}
+
+function groupBy<T>(items: readonly T[], keyOf: (item: T) => string): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const item of items) {
+    const group = groups.get(keyOf(item));
+    if (group) group.push(item);
+    else groups.set(keyOf(item), [item]);
+  }
+  return groups;
+}
+
+/** One fact's figures, resolved by core's ranking of sources. */
+function choose(figures: readonly Selectable<FigureTable>[]): Insertable<ChosenFigureTable>[] {
+  const recorded = figures.map((figure) => ({
+    value: [figure.low, figure.high, figure.code],
+    source: { rank: figure.source_rank, name: figure.source_name },
+    readings: figure.readings,
+    figure,
+  }));
+  const entry = resolveFigures(recorded);
+  const rowOf = (source: { name: string; rank: string }, value: unknown, rules: boolean) => {
+    const { figure } = recorded.find(
+      (r) =>
+        r.source.name === source.name &&
+        r.source.rank === source.rank &&
+        JSON.stringify(r.value) === JSON.stringify(value),
+    )!;
+    return { figure_id: figure.id, part_id: figure.part_id, position_id: figure.position_id, rules };
+  };
+  return [
+    ...(entry?.ruling ?? []).map((r) => rowOf(r.source, r.value, true)),
+    ...(entry?.questioning ?? []).map((q) => rowOf(q.source, q.value, false)),
+  ];
+}
+
+/** A typed column of the projection: the single ruling figure, or null where sources of one rank disagree. */
+const ruling = (attribute: string, column: 'low' | 'high' | 'code') =>
+  sql.raw(`(case when count(*) filter (where f.attribute = '${attribute}') = 1
+            then max(f.${column}) filter (where f.attribute = '${attribute}') end)`);
+
+async function projectPlugs(trx: Writing, partIds: readonly string[]): Promise<void> {
+  await trx.deleteFrom('plug_spec').where('part_id', 'in', partIds).execute();
+  await sql`
+    insert into plug_spec (part_id, thread_diameter_mm, thread_pitch_mm, reach_mm, seat, hex_mm, heat_index_bar)
+    select p.id, ${ruling('plug.threadDiameterMm', 'low')}, ${ruling('plug.threadPitchMm', 'low')},
+           ${ruling('plug.reachMm', 'low')}, ${ruling('plug.seat', 'code')}, ${ruling('plug.hexMm', 'low')},
+           (select index_bar from heat_rating h
+             where h.maker_id || ':' || h.code = ${ruling('plug.heat', 'code')})
+      from part p
+      left join chosen_figure c on c.part_id = p.id and c.rules
+      left join figure f on f.id = c.figure_id
+     where p.kind = 'plug' and p.id = any(${partIds}::bigint[])
+     group by p.id`.execute(trx);
+}
+
+async function projectPositions(trx: Writing, positionIds: readonly string[]): Promise<void> {
+  await sql`
+    update engine_position e
+       set thread_diameter_mm = s.diameter, thread_pitch_mm = s.pitch, reach_low_mm = s.reach_low, reach_high_mm = s.reach_high,
+           seat = s.seat, gap_low_mm = s.gap_low, gap_high_mm = s.gap_high
+      from (select c.position_id, ${ruling('position.threadDiameterMm', 'low')} diameter,
+                   ${ruling('position.threadPitchMm', 'low')} pitch, ${ruling('position.reachMm', 'low')} reach_low,
+                   ${ruling('position.reachMm', 'high')} reach_high, ${ruling('position.seat', 'code')} seat,
+                   ${ruling('position.gapMm', 'low')} gap_low, ${ruling('position.gapMm', 'high')} gap_high
+              from chosen_figure c join figure f on f.id = c.figure_id
+             where c.rules and c.position_id = any(${positionIds}::bigint[])
+             group by c.position_id) s
+     where e.id = s.position_id`.execute(trx);
+}

@@ -1,0 +1,89 @@
+import { heatIndexBar, type HeatScale } from '@brackenfell/core/heat-range/heat-scale';
+import type { FactId, FactTypes } from '@brackenfell/core/fitment/facts';
+import type { RecordedFactId, RecordedValue } from '@brackenfell/contract/fact-values';
+
+/** A fact's value as a figure row holds it: numbers in `low`/`high`, words in `code`. */
+export interface FigureValue {
+  readonly low: number | null;
+  readonly high: number | null;
+  readonly code: string | null;
+  readonly unit: string | null;
+}
+
+export type HeatScales = ReadonlyMap<string, HeatScale>;
+
+const unitOf = (fact: FactId): string | null => (fact.endsWith('Mm') ? 'mm' : fact.endsWith('Km') ? 'km' : null);
+
+/** Turns a recorded value into the columns of a figure. The inverse is `decodeFigure`. */
+export function encodeFigure<K extends RecordedFactId>(fact: K, value: RecordedValue<K>): FigureValue {
+  const unit = unitOf(fact);
+  const row = (low: number | null, high: number | null, code: string | null) => ({ low, high, code, unit });
+  const recorded: unknown = value;
+  if (typeof recorded === 'number') return row(recorded, recorded, null);
+  if (typeof recorded === 'boolean') return row(null, null, recorded ? 'yes' : 'no');
+  if (typeof recorded === 'string') return row(null, null, recorded);
+  const object = recorded as {
+    maker: string;
+    code: string;
+    codes: string[];
+    state: string;
+    successor?: string;
+  } & Record<string, unknown>;
+  if (fact === 'plug.heat') return row(null, null, `${object.maker}:${object.code}`);
+  if (fact === 'position.heat') return row(null, null, `${object.maker}:${object.codes.join(',')}`);
+  if (fact === 'plug.supply')
+    return row(null, null, object.successor ? `${object.state}:${object.successor}` : object.state);
+  const low = (object.low ?? object.kohm ?? object.mm ?? null) as number | null;
+  const high = (object.high ?? low) as number | null;
+  return row(low, high, (object.kind as string | undefined) ?? null);
+}
+
+const splitAt = (text: string): [string, string] => {
+  const at = text.indexOf(':');
+  return at < 0 ? [text, ''] : [text.slice(0, at), text.slice(at + 1)];
+};
+
+const NUMBERS = /(Mm|Km|hexPoints|groundCount)$/;
+const SPANS: readonly FactId[] = ['position.reachMm', 'position.lengthMm', 'position.gapMm'];
+const FLAGS: readonly FactId[] = ['plug.nutCanBeFitted', 'position.singlePreciousBan', 'position.seizesTwoPiece'];
+
+/** Reads a figure back as the value core judges by; undefined when a heat code is on no known scale. */
+export function decodeFigure<K extends FactId>(
+  fact: K,
+  figure: FigureValue,
+  scales: HeatScales,
+): FactTypes[K] | undefined {
+  return decode(fact, figure, scales) as FactTypes[K] | undefined;
+}
+
+function decode(fact: FactId, { low, high, code }: FigureValue, scales: HeatScales): unknown {
+  if (SPANS.includes(fact)) return { low, high };
+  if (FLAGS.includes(fact)) return code === 'yes';
+  switch (fact) {
+    case 'plug.heat': {
+      const [maker, rating] = splitAt(code ?? '');
+      const scale = scales.get(maker);
+      const indexBar = scale && heatIndexBar(scale, rating);
+      return indexBar === undefined ? undefined : { maker: scale!.maker, code: rating, indexBar };
+    }
+    case 'position.heat': {
+      const [maker, ratings] = splitAt(code ?? '');
+      const scale = scales.get(maker);
+      return scale && { scale, codes: ratings.split(',') };
+    }
+    case 'plug.supply': {
+      const [state, successor] = splitAt(code ?? '');
+      return successor ? { state, successor } : { state };
+    }
+    case 'plug.resistor':
+      return code === 'value' ? { kind: 'value', kohm: low } : { kind: code };
+    case 'plug.gapAdjust':
+      return code === 'limit' ? { kind: 'limit', mm: low } : { kind: code };
+    case 'position.resistor':
+      return code === 'range' ? { kind: 'range', low, high } : { kind: code };
+    case 'position.wellBoreMm':
+      return code ?? low;
+    default:
+      return NUMBERS.test(fact) ? low : code;
+  }
+}

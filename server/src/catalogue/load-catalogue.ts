@@ -1,0 +1,240 @@
+import { FACTS, type FactId, type FactSource } from '@brackenfell/core/fitment/facts';
+import { foldKey } from '@brackenfell/core/part-numbers/fold-key';
+import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
+import { CatalogueFile } from '@brackenfell/contract/catalogue-file';
+import type { RecordedFactId } from '@brackenfell/contract/fact-values';
+import type { Database, Writing } from '../db/database.ts';
+import { chooseFigures } from './choose-figures.ts';
+import { encodeFigure } from './figure-codec.ts';
+
+export interface CatalogueCount {
+  readonly engines: number;
+  readonly vehicles: number;
+  readonly plugs: number;
+  readonly references: number;
+  readonly listings: number;
+}
+
+const BATCH = 500;
+
+/**
+ * Loads an open catalogue file into an empty catalogue, as the database's owner and in one transaction: all of it or
+ * nothing. The file is checked against the contract first; what is wrong is thrown with the place where it stands.
+ */
+export async function loadCatalogue(db: Database, raw: unknown): Promise<CatalogueCount> {
+  const file = CatalogueFile.parse(raw);
+  return db.transaction().execute(async (trx) => {
+    await trx.insertInto('maker').values(file.makers).execute();
+    await insertAll(
+      trx,
+      'heat_rating',
+      file.heatScales.flatMap((scale) =>
+        scale.ratings.map((rating, ordinal) => ({
+          maker_id: scale.maker,
+          ordinal,
+          code: rating.code,
+          index_bar: rating.indexBar,
+        })),
+      ),
+    );
+    const partIds = await loadParts(trx, file);
+    const positionIds = await loadEngines(trx, file, partIds);
+    const idOf = (number: string): string => {
+      const id = partIds.get(normalForm(number));
+      if (id === undefined) throw new Error(`The catalogue file refers to ${number}, which it does not hold.`);
+      return id;
+    };
+    await insertAll(
+      trx,
+      'reference',
+      file.references.map((r) => ({
+        from_part_id: idOf(r.from),
+        to_part_id: idOf(r.to),
+        grade: r.grade,
+        source: r.source,
+        noted_on: r.notedOn,
+        note: r.note ?? null,
+        rejected_at: null,
+        rejected_by: null,
+      })),
+    );
+    await insertAll(
+      trx,
+      'listing',
+      file.listings.map((l) => ({
+        part_id: idOf(l.number),
+        engine_id: l.engineId,
+        place: l.place ?? null,
+        source: l.source,
+        stated_on: l.statedOn,
+        built_from: l.builtFrom ?? null,
+        built_to: l.builtTo ?? null,
+      })),
+    );
+    await chooseFigures(trx, [...new Set(partIds.values())], positionIds);
+    await trx
+      .updateTable('catalogue_version')
+      .set((eb) => ({ version: eb('version', '+', '1') }))
+      .execute();
+    return {
+      engines: file.engines.length,
+      vehicles: file.engines.reduce((sum, engine) => sum + engine.vehicles.length, 0),
+      plugs: file.plugs.length,
+      references: file.references.length,
+      listings: file.listings.length,
+    };
+  });
+}
+
+type Filled =
+  'heat_rating' | 'part_name' | 'reference' | 'listing' | 'figure' | 'stock' | 'price' | 'vehicle' | 'named_number';
+
+async function insertAll(trx: Writing, table: Filled, rows: readonly object[]): Promise<void> {
+  for (let i = 0; i < rows.length; i += BATCH) {
+    await trx
+      .insertInto(table)
+      .values(rows.slice(i, i + BATCH))
+      .execute();
+  }
+}
+
+type Subject = { part_id: string; position_id: null } | { part_id: null; position_id: string };
+
+function figureRows(subject: Subject, facts: object, source: FactSource, readings = 1) {
+  return Object.entries(facts)
+    .filter(([, value]) => value !== undefined)
+    .map(([attribute, value]) => {
+      if (!(attribute in FACTS)) throw new Error(`${attribute} is not a fact the checks know.`);
+      return {
+        ...subject,
+        attribute: attribute as FactId,
+        ...encodeFigure(attribute as RecordedFactId, value as never),
+        source_rank: source.rank,
+        source_name: source.name,
+        readings,
+        withdrawn_at: null,
+      };
+    });
+}
+
+async function loadParts(trx: Writing, file: CatalogueFile): Promise<Map<string, string>> {
+  const oeNumbers = file.engines.flatMap((engine) =>
+    engine.oeNumbers.map(({ number }) => ({ maker: engine.maker, number })),
+  );
+  const uniqueOe = [...new Map(oeNumbers.map((oe) => [normalForm(oe.number), oe])).values()];
+  const inserted = await trx
+    .insertInto('part')
+    .values([
+      ...uniqueOe.map(({ maker }) => ({ maker_id: maker, kind: 'oe-number' as const })),
+      ...file.plugs.map(({ maker }) => ({ maker_id: maker, kind: 'plug' as const })),
+    ])
+    .returning('id')
+    .execute();
+  const ids = inserted.map(({ id }) => id);
+  const byNumber = new Map<string, string>();
+  const name = (part_id: string, kind: string, printed: string) => ({
+    part_id,
+    kind,
+    printed,
+    normal_form: normalForm(printed),
+    fold_key: foldKey(printed),
+  });
+  const names = uniqueOe.map(({ number }, i) => {
+    byNumber.set(normalForm(number), ids[i]!);
+    return name(ids[i]!, 'oe', number);
+  });
+  const figures: object[] = [];
+  const stock: object[] = [];
+  const prices: object[] = [];
+  const makerName = new Map(file.makers.map((maker) => [maker.id, maker.name]));
+  file.plugs.forEach((plug, i) => {
+    const id = ids[uniqueOe.length + i]!;
+    if (byNumber.has(normalForm(plug.number))) throw new Error(`${plug.number} stands twice in the catalogue file.`);
+    byNumber.set(normalForm(plug.number), id);
+    names.push(name(id, 'catalogue', plug.number), ...plug.names.map((n) => name(id, n.kind, n.printed)));
+    const source = plug.source ?? { rank: 'part-maker', name: `${makerName.get(plug.maker) ?? plug.maker} catalogue` };
+    const subject = { part_id: id, position_id: null } as const;
+    figures.push(...figureRows(subject, plug.facts, source));
+    for (const extra of plug.extra) figures.push(...figureRows(subject, extra.facts, extra.source, extra.readings));
+    if (plug.onHand !== undefined) stock.push({ part_id: id, on_hand: plug.onHand, bin: plug.bin ?? null });
+    if (plug.priceMinor !== undefined) prices.push({ part_id: id, each_minor: plug.priceMinor });
+  });
+  await insertAll(trx, 'part_name', names);
+  await insertAll(trx, 'figure', figures);
+  await insertAll(trx, 'stock', stock);
+  await insertAll(trx, 'price', prices);
+  return byNumber;
+}
+
+async function loadEngines(trx: Writing, file: CatalogueFile, partIds: Map<string, string>): Promise<string[]> {
+  const makerName = new Map(file.makers.map((maker) => [maker.id, maker.name]));
+  const positionIds: string[] = [];
+  for (const engine of file.engines) {
+    const title = `${makerName.get(engine.maker) ?? engine.maker} ${engine.code}`;
+    await trx
+      .insertInto('engine')
+      .values({
+        id: engine.id,
+        maker_id: engine.maker,
+        code: engine.code,
+        summary: engine.summary,
+        layout: engine.layout,
+        visits: engine.visits,
+        cautions: JSON.stringify(engine.cautions) as unknown as string[],
+        words: `${title} ${engine.summary}`.toLowerCase(),
+      })
+      .execute();
+    const places = new Set(engine.positions.map((position) => position.place)).size;
+    const positions = await trx
+      .insertInto('engine_position')
+      .values(
+        engine.positions.map(({ cylinder, place }) => ({
+          engine_id: engine.id,
+          cylinder,
+          place,
+          label: places > 1 ? `${cylinder} ${place}` : String(cylinder),
+          thread_diameter_mm: null,
+          thread_pitch_mm: null,
+          reach_low_mm: null,
+          reach_high_mm: null,
+          seat: null,
+          gap_low_mm: null,
+          gap_high_mm: null,
+        })),
+      )
+      .returning('id')
+      .execute();
+    const figures = positions.flatMap(({ id }, i) => {
+      const subject = { part_id: null, position_id: id } as const;
+      return [
+        ...figureRows(subject, { ...engine.facts, ...engine.positions[i]!.facts }, engine.source),
+        ...engine.extra.flatMap((extra) => figureRows(subject, extra.facts, extra.source, extra.readings)),
+      ];
+    });
+    positionIds.push(...positions.map(({ id }) => id));
+    await insertAll(trx, 'figure', figures);
+    await insertAll(
+      trx,
+      'vehicle',
+      engine.vehicles.map((v) => ({
+        engine_id: engine.id,
+        make: v.make,
+        model: v.model,
+        built_from: v.from,
+        built_to: v.to ?? null,
+        words: `${v.make} ${v.model} ${engine.code} ${v.from} ${v.to ?? ''}`.toLowerCase(),
+      })),
+    );
+    await insertAll(
+      trx,
+      'named_number',
+      engine.oeNumbers.map((oe) => ({
+        engine_id: engine.id,
+        part_id: partIds.get(normalForm(oe.number)),
+        place: oe.place ?? null,
+        note: oe.note ?? null,
+      })),
+    );
+  }
+  return positionIds;
+}

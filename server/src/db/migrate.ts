@@ -1,0 +1,34 @@
+import { Migrator } from 'kysely';
+import { FACTS, type FactId } from '@brackenfell/core/fitment/facts';
+import type { Database } from './database.ts';
+import { MIGRATIONS } from './migrations/list.ts';
+
+/** Brings a database up to date, as its owner. Throws what went wrong; a failed migration leaves nothing half-done. */
+export async function migrate(db: Database): Promise<readonly string[]> {
+  const migrator = new Migrator({
+    db: db,
+    provider: { getMigrations: () => Promise.resolve(MIGRATIONS) },
+  });
+  const { error, results = [] } = await migrator.migrateToLatest();
+  if (error) throw error instanceof Error ? error : new Error('The migration failed.', { cause: error });
+  await shareAttributes(db);
+  return results.map((result) => result.migrationName);
+}
+
+/** The attribute table holds core's facts, so that a figure can only be of something the checks know. */
+async function shareAttributes(db: Database): Promise<void> {
+  const rows = (Object.keys(FACTS) as FactId[]).map((id) => ({
+    id,
+    label: FACTS[id].label,
+    question: FACTS[id].question,
+  }));
+  await db
+    .insertInto('attribute')
+    .values(rows)
+    .onConflict((conflict) =>
+      conflict
+        .column('id')
+        .doUpdateSet((eb) => ({ label: eb.ref('excluded.label'), question: eb.ref('excluded.question') })),
+    )
+    .execute();
+}

@@ -1,0 +1,7 @@
+import type { Migration } from 'kysely';
+import * as firstCounter from './2026-11-25-first-counter.ts';
+
+/** Every migration by its file name, in order. Listed by hand: a bundle cannot look into folders. */
+export const MIGRATIONS: Record<string, Migration> = {
+  '2026-11-25-first-counter': firstCounter,
+};

@@ -1,0 +1,148 @@
+import type { Generated, GeneratedAlways } from 'kysely';
+import type { ReferenceGrade } from '@brackenfell/core/interchange/trail';
+import type { SourceRank } from '@brackenfell/core/fitment/facts';
+
+/** bigint columns are read and written as decimal strings. */
+type Key = GeneratedAlways<string>;
+
+export interface MakerTable {
+  id: string;
+  name: string;
+}
+export interface HeatRatingTable {
+  maker_id: string;
+  /** From hot (0) to cold. */
+  ordinal: number;
+  code: string;
+  index_bar: number;
+}
+export interface AttributeTable {
+  id: string;
+  label: string;
+  question: string;
+}
+export interface PartTable {
+  id: Key;
+  maker_id: string;
+  /** An `oe-number` is only a number to order by: it stands in trails and never in a tray. */
+  kind: 'plug' | 'oe-number';
+  created_at: Generated<Date>;
+}
+export interface PartNameTable {
+  id: Key;
+  part_id: string;
+  kind: 'catalogue' | 'stamping' | 'stock' | 'barcode' | 'oe' | 'box';
+  printed: string;
+  normal_form: string;
+  fold_key: string;
+}
+export interface EngineTable {
+  id: string;
+  maker_id: string;
+  code: string;
+  summary: string;
+  layout: string;
+  /** How often this engine came to the counter in the last year. */
+  visits: number;
+  cautions: string[];
+  /** Lower-case words it answers to. */
+  words: string;
+}
+export interface VehicleTable {
+  id: Key;
+  engine_id: string;
+  make: string;
+  model: string;
+  built_from: number;
+  built_to: number | null;
+  words: string;
+}
+/** The typed columns are a projection of the position's ruling figures, written with them. */
+export interface EnginePositionTable {
+  id: Key;
+  engine_id: string;
+  cylinder: number;
+  place: string;
+  label: string;
+  thread_diameter_mm: number | null;
+  thread_pitch_mm: number | null;
+  reach_low_mm: number | null;
+  reach_high_mm: number | null;
+  seat: string | null;
+  gap_low_mm: number | null;
+  gap_high_mm: number | null;
+}
+export interface NamedNumberTable {
+  engine_id: string;
+  part_id: string;
+  /** Only at this place of a cylinder; null for all of them. */
+  place: string | null;
+  note: string | null;
+}
+/** Append-only: a figure is withdrawn, never altered. */
+export interface FigureTable {
+  id: Key;
+  part_id: string | null;
+  position_id: string | null;
+  attribute: string;
+  low: number | null;
+  high: number | null;
+  code: string | null;
+  unit: string | null;
+  source_rank: SourceRank;
+  source_name: string;
+  readings: Generated<number>;
+  at: Generated<Date>;
+  withdrawn_at: Date | null;
+}
+export interface ChosenFigureTable {
+  figure_id: string;
+  part_id: string | null;
+  position_id: string | null;
+  /** False for a figure that may only raise a question. */
+  rules: boolean;
+}
+export interface PlugSpecTable {
+  part_id: string;
+  thread_diameter_mm: number | null;
+  thread_pitch_mm: number | null;
+  reach_mm: number | null;
+  seat: string | null;
+  hex_mm: number | null;
+  heat_index_bar: number | null;
+}
+export interface ReferenceTable {
+  id: Key;
+  from_part_id: string;
+  to_part_id: string;
+  grade: ReferenceGrade;
+  source: string;
+  noted_on: string;
+  note: string | null;
+  rejected_at: Date | null;
+  rejected_by: string | null;
+}
+export interface ListingTable {
+  id: Key;
+  part_id: string;
+  engine_id: string;
+  /** Only at this place of a cylinder; null for all of them. */
+  place: string | null;
+  source: string;
+  stated_on: string;
+  built_from: string | null;
+  built_to: string | null;
+}
+export interface StockTable {
+  part_id: string;
+  on_hand: number;
+  bin: string | null;
+}
+export interface PriceTable {
+  part_id: string;
+  each_minor: number;
+}
+export interface CatalogueVersionTable {
+  only_row: Generated<boolean>;
+  version: string;
+}

@@ -1,0 +1,87 @@
+import type { ColumnType, Generated, GeneratedAlways } from 'kysely';
+import type { Finding } from '@brackenfell/contract/tray';
+import type { Role } from '@brackenfell/contract/endpoint';
+import type { Verdict } from '@brackenfell/core/fitment/verdict';
+
+type Key = GeneratedAlways<string>;
+/** jsonb: read as data, written as JSON text. */
+type Json<T> = ColumnType<T, string, string>;
+
+export interface StaffTable {
+  id: Key;
+  name: string;
+  initials: string;
+  role: Role;
+  password_hash: string;
+  pin_hash: string;
+  active: Generated<boolean>;
+}
+export interface SessionTable {
+  /** SHA-256 of the token in the cookie; the token itself is never stored. */
+  token_hash: Buffer;
+  staff_id: string;
+  created_at: Generated<Date>;
+  expires_at: Date;
+}
+export interface SlipTable {
+  id: Key;
+  docket: Generated<number>;
+  state: Generated<'open' | 'parked' | 'closed'>;
+  version: Generated<number>;
+  customer: Generated<string>;
+  vehicle: Generated<string>;
+  came_for: Generated<string>;
+  engine_id: string | null;
+  in_hand_part_id: string | null;
+  holder_id: string | null;
+  created_at: Generated<Date>;
+  updated_at: Generated<Date>;
+}
+export interface SlipLineTable {
+  id: Key;
+  slip_id: string;
+  part_id: string;
+  kind: 'sale' | 'customers-own';
+  quantity: number;
+  unit_price_minor: number | null;
+  positions: string[];
+  added_at: Generated<Date>;
+  removed_at: Date | null;
+}
+export interface SlipNoteTable {
+  id: Key;
+  slip_id: string;
+  staff_id: string;
+  text: string;
+  at: Generated<Date>;
+}
+/** Append-only: what was told stays as told. */
+export interface JudgementTable {
+  id: Key;
+  slip_line_id: string;
+  staff_id: string;
+  catalogue_version: string;
+  rules_version: number;
+  verdict: Verdict;
+  reason: string;
+  findings: Json<Finding[]>;
+  at: Generated<Date>;
+}
+export interface ChangeEntryTable {
+  id: Key;
+  at: Generated<Date>;
+  staff_id: string | null;
+  subject: string;
+  subject_id: string;
+  action: string;
+  before: Json<unknown> | null;
+  after: Json<unknown> | null;
+}
+export interface RequestReceiptTable {
+  key: string;
+  staff_id: string;
+  call_hash: string;
+  status: number | null;
+  response: Json<unknown> | null;
+  at: Generated<Date>;
+}

@@ -1,0 +1,145 @@
+import type { FactId, FactSheet, FactSource, FactTypes } from '@brackenfell/core/fitment/facts';
+import { FACTS } from '@brackenfell/core/fitment/facts';
+import { heatIndexBar } from '@brackenfell/core/heat-range/heat-scale';
+import type { Say } from '@brackenfell/core/fitment/say';
+import type { RequirementLine } from '@brackenfell/contract/engine';
+
+/** One position of an engine with what it asks. */
+export interface AskedPosition {
+  readonly label: string;
+  readonly sheet: FactSheet;
+}
+
+type Values = { readonly [K in FactId]?: FactTypes[K] };
+
+interface LineForm {
+  readonly label: string;
+  readonly group: RequirementLine['group'];
+  readonly facts: readonly FactId[];
+  readonly isFigure: boolean;
+  /** `undefined` when it is not known. */
+  readonly print: (v: Values, say: Say) => string | undefined;
+}
+
+const form = (
+  label: string,
+  group: RequirementLine['group'],
+  facts: readonly FactId[],
+  isFigure: boolean,
+  print: LineForm['print'],
+): LineForm => ({ label, group, facts, isFigure, print });
+
+/** The engine card's lines, in the order a hand meets the plug. */
+const LINES: readonly LineForm[] = [
+  form('Thread', 'hole', ['position.threadDiameterMm', 'position.threadPitchMm'], true, (v) =>
+    v['position.threadDiameterMm'] === undefined
+      ? undefined
+      : `M${v['position.threadDiameterMm']} × ${v['position.threadPitchMm'] ?? '?'}`,
+  ),
+  form(
+    'Reach',
+    'hole',
+    ['position.reachMm'],
+    true,
+    (v, say) => v['position.reachMm'] && say.span('reach', v['position.reachMm']),
+  ),
+  form('Seat', 'hole', ['position.seat'], false, (v) => v['position.seat']),
+  form('Depth', 'hole', ['position.oeDepthMm', 'position.crownMm'], true, (v, say) => {
+    const depth = v['position.oeDepthMm'];
+    const crown = v['position.crownMm'];
+    if (depth === undefined) return undefined;
+    return `${say.quantity('length', depth)}, ${crown === undefined ? 'piston ?' : `piston ${say.quantity('length', crown)}`}`;
+  }),
+  form('Hex, well', 'hole', ['position.hexMm', 'position.hexPoints', 'position.wellBoreMm'], true, (v, say) => {
+    const hex = v['position.hexMm'];
+    const well = v['position.wellBoreMm'];
+    if (hex === undefined) return undefined;
+    const points = v['position.hexPoints'] === 12 ? ' 12-pt' : '';
+    return `${say.quantity('hex', hex)}${points}, ${well === 'open' ? 'open' : well === undefined ? 'well ?' : `⌀${say.quantity('length', well)}`}`;
+  }),
+  form(
+    'Length',
+    'hole',
+    ['position.lengthMm'],
+    true,
+    (v, say) => v['position.lengthMm'] && say.span('length', v['position.lengthMm']),
+  ),
+  form('Terminal', 'hole', ['position.terminal'], false, (v) =>
+    v['position.terminal'] === 'stud' ? 'bare stud' : v['position.terminal'],
+  ),
+  form(
+    'Gap',
+    'spark',
+    ['position.gapMm'],
+    true,
+    (v, say) => v['position.gapMm'] && say.span('gap', v['position.gapMm']),
+  ),
+  form(
+    'Electrode',
+    'spark',
+    ['position.centreDesign', 'position.groundDesign'],
+    false,
+    (v) => v['position.centreDesign'] && `${v['position.centreDesign']}, ground ${v['position.groundDesign'] ?? '?'}`,
+  ),
+  form('Polarity', 'spark', ['position.polarity'], false, (v) =>
+    v['position.polarity'] === 'reverse' ? 'reversed' : v['position.polarity'],
+  ),
+  form('Grounds', 'spark', ['position.groundCount', 'position.groundForm'], false, (v) =>
+    v['position.groundCount'] === undefined
+      ? undefined
+      : `${v['position.groundCount']}, ${{ 'over-tip': 'over the tip', side: 'beside', surface: 'surface' }[v['position.groundForm'] ?? 'over-tip']}`,
+  ),
+  form('Heat', 'spark', ['position.heat'], true, (v) => {
+    const heat = v['position.heat'];
+    if (!heat) return undefined;
+    const bar = heatIndexBar(heat.scale, heat.codes[0]!);
+    return `${heat.codes.join(', ')} = ${bar?.toFixed(1) ?? '?'} bar`;
+  }),
+  form('Resistor', 'spark', ['position.resistor'], true, (v, say) => {
+    const asked = v['position.resistor'];
+    if (!asked) return undefined;
+    if (asked.kind === 'range') return say.span('plug-resistor', { low: asked.low * 1000, high: asked.high * 1000 });
+    return asked.kind === 'forbidden' ? 'none allowed' : 'none asked';
+  }),
+  form('Shell', 'rules', ['position.shellFitted'], false, (v) => v['position.shellFitted'] ?? 'no rule'),
+  form('Interval', 'rules', ['position.intervalKm'], true, (v, say) =>
+    v['position.intervalKm'] === undefined ? undefined : say.quantity('distance', v['position.intervalKm']),
+  ),
+];
+
+/** Strongest figure of each fact, as the card prints one. */
+function firstValues(sheet: FactSheet): Values {
+  return Object.fromEntries(
+    Object.entries(sheet).flatMap(([id, entry]) => (entry.ruling[0] ? [[id, entry.ruling[0].value]] : [])),
+  );
+}
+
+function sourcesOf(sheet: FactSheet, facts: readonly FactId[]): FactSource[] {
+  const sources = facts.flatMap((fact) => (sheet[fact]?.ruling ?? []).map((r) => r.source));
+  return [...new Map(sources.map((s) => [`${s.rank} ${s.name}`, s])).values()];
+}
+
+/** The requirement as the card's lines; a line that differs between positions is told once per value, with where. */
+export function requirementLines(positions: readonly AskedPosition[], say: Say): RequirementLine[] {
+  return LINES.flatMap(({ label, group, facts, isFigure, print }) => {
+    const byValue = new Map<string, { labels: string[]; sheet: FactSheet }>();
+    for (const { label: at, sheet } of positions) {
+      const value = print(firstValues(sheet), say) ?? '';
+      const held = byValue.get(value);
+      if (held) held.labels.push(at);
+      else byValue.set(value, { labels: [at], sheet });
+    }
+    return [...byValue].map(([value, { labels, sheet }]) => {
+      const missing = facts.find((fact) => sheet[fact] === undefined);
+      return {
+        label,
+        value: value === '' ? 'not known' : value,
+        sources: sourcesOf(sheet, facts),
+        at: byValue.size === 1 ? [] : labels,
+        isFigure: isFigure && value !== '',
+        question: missing === undefined || missing === 'position.shellFitted' ? null : FACTS[missing].question,
+        group,
+      };
+    });
+  });
+}

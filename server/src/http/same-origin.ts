@@ -1,0 +1,30 @@
+import type { RequestHandler } from 'express';
+import { sendTrouble } from './serve.ts';
+import { trouble } from './trouble.ts';
+
+const READS = ['GET', 'HEAD', 'OPTIONS'];
+
+/** Writes must come from our own pages and say that they are JSON; a form of another site can do neither. */
+export const sameOriginJson: RequestHandler = (req, res, next) => {
+  if (READS.includes(req.method)) {
+    next();
+    return;
+  }
+  const origin = req.get('origin');
+  if (origin !== undefined && hostOf(origin) !== req.get('host')) {
+    sendTrouble(req, res, trouble('wrong-origin', 'Use the application at its own address.'));
+    return;
+  }
+  const hasBody =
+    req.get('content-length') !== '0' &&
+    (req.get('content-length') !== undefined || req.get('transfer-encoding') !== undefined);
+  if (hasBody && !req.is('application/json')) {
+    sendTrouble(req, res, trouble('wrong-media-type', 'Send Content-Type: application/json.'));
+    return;
+  }
+  next();
+};
+
+function hostOf(origin: string): string | undefined {
+  return URL.canParse(origin) ? new URL(origin).host : undefined;
+}

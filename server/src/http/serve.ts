@@ -1,0 +1,150 @@
+import { createHash } from 'node:crypto';
+import type { Express, Request, Response } from 'express';
+import type { z } from 'zod';
+import type { Endpoint } from '@brackenfell/contract/endpoint';
+import type { Staff } from '@brackenfell/contract/session';
+import type { Context } from '../context.ts';
+import type { Database, Writing } from '../db/database.ts';
+import { findSession } from '../session/store.ts';
+import { readSessionToken } from '../session/cookie.ts';
+import { isTrouble, problemOf, trouble, type Trouble } from './trouble.ts';
+
+type Parsed<S> = S extends z.ZodType ? z.output<S> : object;
+type Reply<E extends Endpoint> = z.input<E['response']> | Trouble;
+
+interface Call<E extends Endpoint> {
+  readonly params: Parsed<E['params']>;
+  readonly query: Parsed<E['query']>;
+  readonly body: Parsed<E['body']>;
+  readonly req: Request;
+  readonly res: Response;
+}
+type WithStaff<E extends Endpoint> = E['roles'] extends 'public' ? object : { readonly staff: Staff };
+/** Idempotent endpoints write, inside the transaction that also keeps their receipt; the others read. */
+type WithDatabase<E extends Endpoint> = E extends { idempotent: true }
+  ? { readonly trx: Writing }
+  : { readonly db: Database };
+
+export type Handler<E extends Endpoint> = (call: Call<E> & WithStaff<E> & WithDatabase<E>) => Promise<Reply<E>>;
+
+/** Endpoints registered on an application, for the test that none is missing. */
+export const registered = new WeakMap<Express, Endpoint[]>();
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/i;
+
+/** Registers an endpoint: session and role, then validation, then the handler, then one shape of answer or problem. */
+export function serve<const E extends Endpoint>(
+  app: Express,
+  context: Context,
+  endpoint: E,
+  handler: Handler<E>,
+): void {
+  registered.set(app, [...(registered.get(app) ?? []), endpoint]);
+  const method = endpoint.method.toLowerCase() as 'get' | 'post' | 'patch' | 'delete';
+  app[method](endpoint.path, async (req, res) => {
+    const reply = await answer(context, endpoint, handler, req, res);
+    if (isTrouble(reply)) sendTrouble(req, res, reply);
+    else res.status(endpoint.status ?? 200).json(reply);
+  });
+}
+
+const requestIdOf = (req: Request): string => (typeof req.id === 'string' ? req.id : '');
+
+export function sendTrouble(req: Request, res: Response, reply: Trouble): void {
+  const problem = problemOf(reply, reply.code === 'fault' ? requestIdOf(req) : undefined);
+  res.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+}
+
+async function answer(
+  context: Context,
+  endpoint: Endpoint,
+  handler: Handler<Endpoint>,
+  req: Request,
+  res: Response,
+): Promise<unknown> {
+  let staff: Staff | undefined;
+  if (endpoint.roles !== 'public') {
+    const token = readSessionToken(req);
+    staff = token ? await findSession(context.db, token) : undefined;
+    if (!staff) return trouble('not-signed-in', 'Sign in, then try again. What you typed is kept.');
+    if (!endpoint.roles.includes(staff.role)) {
+      return trouble(
+        'role-not-allowed',
+        `This needs one of: ${endpoint.roles.join(', ')}. Hand over to a colleague who may.`,
+      );
+    }
+  }
+  const parsed: Record<string, unknown> = {};
+  for (const part of ['params', 'query', 'body'] as const) {
+    const schema = endpoint[part];
+    if (!schema) continue;
+    const read = schema.safeParse(req[part] ?? {});
+    if (!read.success)
+      return trouble('invalid-request', 'Mend the fields named and send it again.', fieldsOf(read.error));
+    parsed[part] = read.data;
+  }
+  const call = { ...parsed, req, res, staff };
+  if (!endpoint.idempotent) return handler({ ...call, db: context.db } as never);
+  return onceOnly(context, endpoint, staff!, call, handler);
+}
+
+function fieldsOf(error: z.ZodError): Record<string, string> {
+  return Object.fromEntries(
+    error.issues.slice(0, 20).map((issue) => [issue.path.join('.') || 'request', issue.message]),
+  );
+}
+
+/** Carries a trouble out of a transaction so that everything it wrote is undone. */
+class Undone extends Error {
+  readonly reply: Trouble;
+  constructor(reply: Trouble) {
+    super(reply.code);
+    this.reply = reply;
+  }
+}
+
+/** Runs a write once per Idempotency-Key: a retry gets the first answer, another call under the same key is refused. */
+async function onceOnly(
+  context: Context,
+  endpoint: Endpoint,
+  staff: Staff,
+  call: { req: Request },
+  handler: Handler<Endpoint>,
+): Promise<unknown> {
+  const { req } = call;
+  const key = req.get('idempotency-key');
+  if (key === undefined || !UUID.test(key)) {
+    return trouble('invalid-request', 'Send an Idempotency-Key header holding a UUID.', {
+      'idempotency-key': 'must be a UUID',
+    });
+  }
+  const callHash = createHash('sha256')
+    .update(`${req.method} ${req.originalUrl} ${JSON.stringify(req.body ?? {})}`)
+    .digest('hex');
+  try {
+    return await context.db.transaction().execute(async (trx) => {
+      const claimed = await trx
+        .insertInto('request_receipt')
+        .values({ key, staff_id: staff.id, call_hash: callHash, status: null, response: null })
+        .onConflict((conflict) => conflict.column('key').doNothing())
+        .returning('key')
+        .executeTakeFirst();
+      if (!claimed) {
+        const first = await trx.selectFrom('request_receipt').selectAll().where('key', '=', key).executeTakeFirst();
+        const same = first?.call_hash === callHash && first.staff_id === staff.id;
+        return same ? first.response : trouble('key-reused', 'Use a fresh key for a new call.');
+      }
+      const reply = await handler({ ...call, trx } as never);
+      if (isTrouble(reply)) throw new Undone(reply);
+      await trx
+        .updateTable('request_receipt')
+        .set({ status: endpoint.status ?? 200, response: JSON.stringify(reply) })
+        .where('key', '=', key)
+        .execute();
+      return reply;
+    });
+  } catch (error) {
+    if (error instanceof Undone) return error.reply;
+    throw error;
+  }
+}

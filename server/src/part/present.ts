@@ -1,0 +1,43 @@
+import { FACTS, type FactId, type FactSheet } from '@brackenfell/core/fitment/facts';
+import type { Say } from '@brackenfell/core/fitment/say';
+import type { PartCard } from '@brackenfell/contract/part';
+
+/** A plug's fact in plain words for its card. */
+function printFact(fact: FactId, value: unknown, say: Say): string {
+  const { display } = FACTS[fact];
+  if (typeof value === 'number') return display ? say.quantity(display, value) : String(value);
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'string') return value;
+  if (Array.isArray(value)) return value.join(', ');
+  const held = value as { state?: string; successor?: string } & Record<string, unknown>;
+  if (fact === 'plug.heat') return `${String(held.code)} = ${(held.indexBar as number).toFixed(1)} bar`;
+  if (fact === 'plug.supply') return held.successor ? `${held.state ?? ''}, now ${held.successor}` : (held.state ?? '');
+  if (fact === 'plug.gapAdjust')
+    return held.kind === 'fixed' ? 'not to be set' : `up to ${say.quantity('gap', held.mm as number)}`;
+  if (fact === 'plug.resistor')
+    return held.kind === 'value'
+      ? say.quantity('plug-resistor', (held.kohm as number) * 1000)
+      : held.kind === 'none'
+        ? 'none'
+        : 'present, value unpublished';
+  return String(held.kind);
+}
+
+const IN_ORDER = Object.keys(FACTS) as FactId[];
+
+/** Every figure of a plug with its sources, ruling ones first. */
+export function factLines(sheet: FactSheet, say: Say): PartCard['facts'] {
+  return IN_ORDER.flatMap((fact) => {
+    const entry = sheet[fact];
+    if (!entry) return [];
+    const line =
+      (ruling: boolean) =>
+      ({ value, source }: { value: unknown; source: PartCard['facts'][number]['sources'][number] }) => ({
+        label: FACTS[fact].label,
+        value: printFact(fact, value, say),
+        sources: [source],
+        ruling,
+      });
+    return [...entry.ruling.map(line(true)), ...(entry.questioning ?? []).map(line(false))];
+  });
+}

@@ -1,0 +1,85 @@
+import type { Slip, SlipLine, SlipSummary } from '@brackenfell/contract/slip';
+import type { LineRow, listSlipRows, readNotes, SlipRow } from './store.ts';
+
+/** Value added tax of the demo counter, per cent, on prices that are quoted without it. */
+const TAX_PERCENT = 20;
+
+const engineTitle = (row: { engine_maker: string | null; engine_code: string | null }) =>
+  row.engine_code === null ? null : `${row.engine_maker} ${row.engine_code}`;
+
+/** Questions that must be answered before a line is settled: those of blocking unknowns, as they were told. */
+function openQuestions(line: LineRow): string[] {
+  if (line.kind === 'customers-own') return [];
+  if (line.verdict === null) return ['Which engine is it for? The part was not judged.'];
+  if (line.verdict === 'refuse') return ['Refused for the engine now on the slip: take it off.'];
+  if (line.verdict === 'needs-supervisor') return ['Waits for the supervisor.'];
+  if (line.verdict !== 'ask-first') return [];
+  const blocking = (line.findings ?? []).filter((finding) => finding.outcome === 'unknown' && finding.blocks);
+  return blocking.map((finding) => finding.told.toDo ?? finding.told.says);
+}
+
+function lineView(line: LineRow): SlipLine {
+  return {
+    lineId: line.id,
+    kind: line.kind,
+    partId: line.part_id,
+    printed: line.printed,
+    maker: line.maker,
+    quantity: line.quantity,
+    unitPriceMinor: line.unit_price_minor,
+    positions: line.positions,
+    verdict: line.verdict,
+    reason: line.reason ?? 'Not judged: no engine on the slip',
+    openQuestions: openQuestions(line),
+    told: line.findings ?? [],
+    judgedAt: line.judged_at?.toISOString() ?? null,
+    judgedBy: line.judged_by,
+  };
+}
+
+/** A slip as the docket shows it. Only lines for sale are priced; a customer's own part never is. */
+export function slipView(
+  slip: SlipRow,
+  lines: readonly LineRow[],
+  notes: Awaited<ReturnType<typeof readNotes>>,
+  inHandPrinted: string | null,
+): Slip {
+  const goodsMinor = lines
+    .filter((line) => line.kind === 'sale' && line.verdict !== 'refuse')
+    .reduce((sum, line) => sum + line.quantity * (line.unit_price_minor ?? 0), 0);
+  const taxMinor = Math.round((goodsMinor * TAX_PERCENT) / 100);
+  return {
+    slipId: slip.id,
+    docket: slip.docket,
+    state: slip.state,
+    version: slip.version,
+    customer: slip.customer,
+    vehicle: slip.vehicle,
+    cameFor: slip.came_for,
+    engineId: slip.engine_id,
+    engine: engineTitle(slip),
+    inHand: slip.in_hand_part_id === null ? null : { partId: slip.in_hand_part_id, printed: inHandPrinted ?? '' },
+    holder: slip.holder,
+    lines: lines.map(lineView),
+    notes: notes.map((note) => ({ at: note.at.toISOString(), by: note.by, text: note.text })),
+    goodsMinor,
+    taxMinor,
+    totalMinor: goodsMinor + taxMinor,
+    createdAt: slip.created_at.toISOString(),
+    updatedAt: slip.updated_at.toISOString(),
+  };
+}
+
+export function summaryView(row: Awaited<ReturnType<typeof listSlipRows>>[number]): SlipSummary {
+  return {
+    slipId: row.id,
+    docket: row.docket,
+    state: row.state,
+    customer: row.customer,
+    vehicle: row.vehicle,
+    engine: engineTitle(row),
+    holder: row.holder,
+    lines: Number(row.line_count),
+    updatedAt: row.updated_at.toISOString(),
+  };
+}

@@ -1,0 +1,329 @@
+import type { Express } from 'express';
+import { sayIn } from '@brackenfell/core/fitment/say';
+import { reasonPhrase } from '@brackenfell/core/fitment/reason';
+import type { Staff } from '@brackenfell/contract/session';
+import {
+  addLine,
+  addNote,
+  changeLine,
+  changeSlip,
+  closeSlip,
+  createSlip,
+  getSlip,
+  listSlips,
+  parkSlip,
+  removeLine,
+  reopenSlip,
+  restoreLine,
+  takeOverSlip,
+  type Slip,
+} from '@brackenfell/contract/slip';
+import type { Context } from '../context.ts';
+import type { Database, Writing } from '../db/database.ts';
+import { findEngine } from '../engine/store.ts';
+import { serve } from '../http/serve.ts';
+import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
+import { judgeEngine } from '../tray/judge-engine.ts';
+import { findingView } from '../tray/present.ts';
+import { readPartRows } from '../tray/store.ts';
+import { slipView, summaryView } from './present.ts';
+import { changeSlipRow, listSlipRows, readLines, readNotes, readSlip, recordChange, type SlipRow } from './store.ts';
+
+async function showSlip(db: Database, slipId: string): Promise<Slip | Trouble> {
+  const slip = await readSlip(db, slipId);
+  if (!slip) return trouble('not-found', 'There is no slip of that number.');
+  const [lines, notes, inHand] = [
+    await readLines(db, slipId),
+    await readNotes(db, slipId),
+    slip.in_hand_part_id === null ? [] : await readPartRows(db, [slip.in_hand_part_id]),
+  ];
+  return slipView(slip, lines, notes, inHand[0]?.printed ?? null);
+}
+
+const notWhile = (states: readonly SlipRow['state'][], doing: string) => (slip: SlipRow) =>
+  states.includes(slip.state)
+    ? trouble('not-allowed-now', `Slip ${slip.docket} is ${slip.state}: ${doing}.`)
+    : undefined;
+const mustBeOpen = notWhile(['closed', 'parked'], 'take it up or reopen it first');
+
+interface Details {
+  readonly customer?: string | undefined;
+  readonly vehicle?: string | undefined;
+  readonly cameFor?: string | undefined;
+  readonly engineId?: string | null | undefined;
+  readonly inHandPartId?: string | null | undefined;
+}
+
+/** Columns of a slip from what was sent, leaving out what was not. */
+function columnsOf({ customer, vehicle, cameFor, engineId, inHandPartId }: Details) {
+  return {
+    ...(customer === undefined ? {} : { customer }),
+    ...(vehicle === undefined ? {} : { vehicle }),
+    ...(cameFor === undefined ? {} : { came_for: cameFor }),
+    ...(engineId === undefined ? {} : { engine_id: engineId }),
+    ...(inHandPartId === undefined ? {} : { in_hand_part_id: inHandPartId }),
+  };
+}
+
+/** Names the first detail that points at nothing. */
+async function danglingDetail(db: Database, { engineId, inHandPartId }: Details): Promise<Trouble | undefined> {
+  if (engineId && !(await findEngine(db, engineId)))
+    return trouble('invalid-request', 'Choose an engine of this catalogue.', { engineId: 'no such engine' });
+  if (inHandPartId && (await readPartRows(db, [inHandPartId])).length === 0) {
+    return trouble('invalid-request', 'Choose a part of this catalogue.', { inHandPartId: 'no such part' });
+  }
+  return undefined;
+}
+
+export function slipRoutes(app: Express, context: Context): void {
+  serve(app, context, listSlips, async ({ query, db }) => ({
+    slips: (await listSlipRows(db, query.state)).map(summaryView),
+  }));
+  serve(app, context, getSlip, ({ params, db }) => showSlip(db, params.slipId));
+
+  serve(app, context, createSlip, async ({ body, staff, trx }) => {
+    const dangling = await danglingDetail(trx, body);
+    if (dangling) return dangling;
+    const { id } = await trx
+      .insertInto('slip')
+      .values({ ...columnsOf(body), holder_id: staff.id })
+      .returning('id')
+      .executeTakeFirstOrThrow();
+    await recordChange(trx, {
+      staffId: staff.id,
+      subject: 'slip',
+      subjectId: id,
+      action: 'create',
+      after: columnsOf(body),
+    });
+    return showSlip(trx, id);
+  });
+
+  serve(app, context, changeSlip, async ({ params, body, staff, trx }) => {
+    const dangling = await danglingDetail(trx, body);
+    if (dangling) return dangling;
+    const changed = await changeSlipRow(trx, {
+      slipId: params.slipId,
+      version: body.version,
+      staffId: staff.id,
+      action: 'change',
+      set: columnsOf(body),
+      unless: mustBeOpen,
+    });
+    if (isTrouble(changed)) return changed;
+    if (body.engineId !== undefined) await judgeLinesAgain(context, trx, changed, staff);
+    return showSlip(trx, params.slipId);
+  });
+
+  const moves = [
+    { endpoint: parkSlip, action: 'park', state: 'parked', holder: false, unless: mustBeOpen },
+    {
+      endpoint: takeOverSlip,
+      action: 'take over',
+      state: 'open',
+      holder: true,
+      unless: notWhile(['closed'], 'reopen it first'),
+    },
+    {
+      endpoint: closeSlip,
+      action: 'close',
+      state: 'closed',
+      holder: false,
+      unless: notWhile(['closed'], 'it is closed already'),
+    },
+    {
+      endpoint: reopenSlip,
+      action: 'reopen',
+      state: 'open',
+      holder: true,
+      unless: notWhile(['open', 'parked'], 'it is not closed'),
+    },
+  ] as const;
+  for (const { endpoint, action, state, holder, unless } of moves) {
+    serve(app, context, endpoint, async ({ params, body, staff, trx }) => {
+      const set = { state, ...(holder ? { holder_id: staff.id } : {}) };
+      const changed = await changeSlipRow(trx, {
+        slipId: params.slipId,
+        version: body.version,
+        staffId: staff.id,
+        action,
+        set,
+        unless,
+      });
+      return isTrouble(changed) ? changed : showSlip(trx, params.slipId);
+    });
+  }
+
+  serve(app, context, addLine, async ({ params, body, staff, trx }) => {
+    const slip = await changeSlipRow(trx, {
+      slipId: params.slipId,
+      version: body.version,
+      staffId: staff.id,
+      action: 'add line',
+      unless: mustBeOpen,
+    });
+    if (isTrouble(slip)) return slip;
+    const [part] = await readPartRows(trx, [body.partId]);
+    if (part?.kind !== 'plug')
+      return trouble('invalid-request', 'Choose a part that can be handed over.', { partId: 'no such plug' });
+    const judged =
+      slip.engine_id === null
+        ? undefined
+        : await judgeEngine(
+            context,
+            { engineId: slip.engine_id, positionId: body.positionId, only: [part.id] },
+            sayIn(body.units),
+            trx,
+          );
+    if (slip.engine_id !== null && !judged)
+      return trouble('invalid-request', 'Choose a position of the slip’s engine.', { positionId: 'no such position' });
+    const candidate = judged?.candidates[0];
+    if (candidate?.judgement.verdict === 'refuse' && body.kind === 'sale') {
+      return trouble(
+        'not-allowed-now',
+        'It is refused for this engine. It can be noted as the customer’s own part, not sold.',
+      );
+    }
+    const line = await trx
+      .insertInto('slip_line')
+      .values({
+        slip_id: slip.id,
+        part_id: part.id,
+        kind: body.kind,
+        quantity: body.quantity ?? judged?.positions.length ?? 1,
+        unit_price_minor: body.kind === 'sale' ? part.each_minor : null,
+        positions: judged?.positions.map((p) => p.label) ?? [],
+        removed_at: null,
+      })
+      .returning('id')
+      .executeTakeFirstOrThrow();
+    if (judged && candidate) await storeJudgement(context, trx, { lineId: line.id, staff, judged, candidate });
+    await recordChange(trx, {
+      staffId: staff.id,
+      subject: 'slip line',
+      subjectId: line.id,
+      action: 'add',
+      after: { part: part.printed, kind: body.kind },
+    });
+    return showSlip(trx, slip.id);
+  });
+
+  serve(app, context, changeLine, async ({ params, body, staff, trx }) => {
+    const slip = await changeSlipRow(trx, {
+      slipId: params.slipId,
+      version: body.version,
+      staffId: staff.id,
+      action: 'change line',
+      unless: mustBeOpen,
+    });
+    if (isTrouble(slip)) return slip;
+    const before = await trx
+      .selectFrom('slip_line')
+      .select('quantity')
+      .where('id', '=', params.lineId)
+      .where('slip_id', '=', slip.id)
+      .where('removed_at', 'is', null)
+      .executeTakeFirst();
+    if (!before) return trouble('not-found', 'The slip has no such line.');
+    await trx.updateTable('slip_line').set({ quantity: body.quantity }).where('id', '=', params.lineId).execute();
+    await recordChange(trx, {
+      staffId: staff.id,
+      subject: 'slip line',
+      subjectId: params.lineId,
+      action: 'change',
+      before,
+      after: { quantity: body.quantity },
+    });
+    return showSlip(trx, slip.id);
+  });
+
+  const lineMoves = [
+    { endpoint: removeLine, action: 'remove', removing: true },
+    { endpoint: restoreLine, action: 'restore', removing: false },
+  ] as const;
+  for (const { endpoint, action, removing } of lineMoves) {
+    serve(app, context, endpoint, async ({ params, body, staff, trx }) => {
+      const slip = await changeSlipRow(trx, {
+        slipId: params.slipId,
+        version: body.version,
+        staffId: staff.id,
+        action: `${action} line`,
+        unless: mustBeOpen,
+      });
+      if (isTrouble(slip)) return slip;
+      const changed = await trx
+        .updateTable('slip_line')
+        .set({ removed_at: removing ? new Date() : null })
+        .where('id', '=', params.lineId)
+        .where('slip_id', '=', slip.id)
+        .where('removed_at', removing ? 'is' : 'is not', null)
+        .returning('id')
+        .executeTakeFirst();
+      if (!changed) return trouble('not-found', 'The slip has no such line.');
+      await recordChange(trx, { staffId: staff.id, subject: 'slip line', subjectId: params.lineId, action });
+      return showSlip(trx, slip.id);
+    });
+  }
+
+  serve(app, context, addNote, async ({ params, body, staff, trx }) => {
+    const slip = await changeSlipRow(trx, {
+      slipId: params.slipId,
+      version: body.version,
+      staffId: staff.id,
+      action: 'note',
+    });
+    if (isTrouble(slip)) return slip;
+    await trx.insertInto('slip_note').values({ slip_id: slip.id, staff_id: staff.id, text: body.text }).execute();
+    return showSlip(trx, slip.id);
+  });
+}
+
+type Judged = NonNullable<Awaited<ReturnType<typeof judgeEngine>>>;
+
+async function storeJudgement(
+  context: Context,
+  trx: Writing,
+  {
+    lineId,
+    staff,
+    judged,
+    candidate,
+  }: { lineId: string; staff: Staff; judged: Judged; candidate: Judged['candidates'][number] },
+): Promise<void> {
+  const { findings, verdict } = candidate.judgement;
+  await trx
+    .insertInto('judgement')
+    .values({
+      slip_line_id: lineId,
+      staff_id: staff.id,
+      catalogue_version: judged.catalogueVersion,
+      rules_version: context.rules.version,
+      verdict,
+      reason: reasonPhrase(findings, verdict, candidate.evidence),
+      findings: JSON.stringify(findings.map(findingView)),
+    })
+    .execute();
+}
+
+/** When the slip's engine changes, every line is judged anew for it; the earlier judgements stay as told. */
+async function judgeLinesAgain(context: Context, trx: Writing, slip: SlipRow, staff: Staff): Promise<void> {
+  if (slip.engine_id === null) return;
+  const lines = await readLines(trx, slip.id);
+  if (lines.length === 0) return;
+  const judged = await judgeEngine(
+    context,
+    { engineId: slip.engine_id, only: lines.map((line) => line.part_id) },
+    sayIn('metric'),
+    trx,
+  );
+  for (const line of lines) {
+    const candidate = judged?.candidates.find((c) => c.part.id === line.part_id);
+    if (!judged || !candidate) continue;
+    await storeJudgement(context, trx, { lineId: line.id, staff, judged, candidate });
+    await trx
+      .updateTable('slip_line')
+      .set({ positions: judged.positions.map((p) => p.label) })
+      .where('id', '=', line.id)
+      .execute();
+  }
+}

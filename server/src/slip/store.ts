@@ -1,0 +1,165 @@
+import type { Updateable } from 'kysely';
+import type { Database, Writing } from '../db/database.ts';
+import type { SlipTable } from '../db/tables/counter.ts';
+import { trouble, type Trouble } from '../http/trouble.ts';
+
+export async function readSlip(db: Database, slipId: string) {
+  return db
+    .selectFrom('slip')
+    .leftJoin('engine', 'engine.id', 'slip.engine_id')
+    .leftJoin('maker', 'maker.id', 'engine.maker_id')
+    .leftJoin('staff', 'staff.id', 'slip.holder_id')
+    .selectAll('slip')
+    .select(['engine.code as engine_code', 'maker.name as engine_maker', 'staff.name as holder'])
+    .where('slip.id', '=', slipId)
+    .executeTakeFirst();
+}
+export type SlipRow = NonNullable<Awaited<ReturnType<typeof readSlip>>>;
+
+export async function readLines(db: Database, slipId: string) {
+  return db
+    .selectFrom('slip_line')
+    .innerJoin('part', 'part.id', 'slip_line.part_id')
+    .innerJoin('maker', 'maker.id', 'part.maker_id')
+    .innerJoin('part_name', (join) =>
+      join.onRef('part_name.part_id', '=', 'part.id').on('part_name.kind', 'in', ['catalogue', 'oe']),
+    )
+    .leftJoinLateral(
+      (eb) =>
+        eb
+          .selectFrom('judgement')
+          .innerJoin('staff', 'staff.id', 'judgement.staff_id')
+          .select([
+            'judgement.verdict',
+            'judgement.reason',
+            'judgement.findings',
+            'judgement.at',
+            'staff.name as judged_by',
+          ])
+          .whereRef('judgement.slip_line_id', '=', 'slip_line.id')
+          .orderBy('judgement.id', 'desc')
+          .limit(1)
+          .as('latest'),
+      (join) => join.onTrue(),
+    )
+    .select([
+      'slip_line.id',
+      'slip_line.kind',
+      'slip_line.part_id',
+      'slip_line.quantity',
+      'slip_line.unit_price_minor',
+      'slip_line.positions',
+      'part_name.printed',
+      'maker.name as maker',
+      'latest.verdict',
+      'latest.reason',
+      'latest.findings',
+      'latest.at as judged_at',
+      'latest.judged_by',
+    ])
+    .where('slip_line.slip_id', '=', slipId)
+    .where('slip_line.removed_at', 'is', null)
+    .orderBy('slip_line.id')
+    .execute();
+}
+export type LineRow = Awaited<ReturnType<typeof readLines>>[number];
+
+export async function readNotes(db: Database, slipId: string) {
+  return db
+    .selectFrom('slip_note')
+    .innerJoin('staff', 'staff.id', 'slip_note.staff_id')
+    .select(['slip_note.at', 'slip_note.text', 'staff.name as by'])
+    .where('slip_note.slip_id', '=', slipId)
+    .orderBy('slip_note.id')
+    .execute();
+}
+
+const MOST_SLIPS = 100;
+
+export async function listSlipRows(db: Database, state: 'open' | 'parked' | 'closed' | undefined) {
+  let query = db
+    .selectFrom('slip')
+    .leftJoin('engine', 'engine.id', 'slip.engine_id')
+    .leftJoin('maker', 'maker.id', 'engine.maker_id')
+    .leftJoin('staff', 'staff.id', 'slip.holder_id')
+    .selectAll('slip')
+    .select((eb) => [
+      'engine.code as engine_code',
+      'maker.name as engine_maker',
+      'staff.name as holder',
+      eb
+        .selectFrom('slip_line')
+        .select((line) => line.fn.countAll<string>().as('count'))
+        .whereRef('slip_line.slip_id', '=', 'slip.id')
+        .where('slip_line.removed_at', 'is', null)
+        .as('line_count'),
+    ])
+    .orderBy('slip.updated_at', 'desc')
+    .orderBy('slip.id', 'desc')
+    .limit(MOST_SLIPS);
+  if (state) query = query.where('slip.state', '=', state);
+  return query.execute();
+}
+
+/** Who changed what, when, and what it was before: written in the transaction that makes the change. */
+export async function recordChange(
+  trx: Writing,
+  change: { staffId: string; subject: string; subjectId: string; action: string; before?: unknown; after?: unknown },
+): Promise<void> {
+  await trx
+    .insertInto('change_entry')
+    .values({
+      staff_id: change.staffId,
+      subject: change.subject,
+      subject_id: change.subjectId,
+      action: change.action,
+      before: change.before === undefined ? null : JSON.stringify(change.before),
+      after: change.after === undefined ? null : JSON.stringify(change.after),
+    })
+    .execute();
+}
+
+/**
+ * Takes the next version of a slip and changes it, if it still is at the version the caller saw. Every change of a slip
+ * or of its lines goes through here, so two people cannot overwrite each other unseen.
+ */
+export async function changeSlipRow(
+  trx: Writing,
+  change: {
+    slipId: string;
+    version: number;
+    staffId: string;
+    action: string;
+    set?: Updateable<SlipTable>;
+    unless?: (slip: SlipRow) => Trouble | undefined;
+  },
+): Promise<SlipRow | Trouble> {
+  const before = await readSlip(trx, change.slipId);
+  if (!before) return trouble('not-found', 'There is no slip of that number.');
+  const refused = change.unless?.(before);
+  if (refused) return refused;
+  const changed = await trx
+    .updateTable('slip')
+    .set({ ...change.set, version: change.version + 1, updated_at: new Date() })
+    .where('id', '=', change.slipId)
+    .where('version', '=', change.version)
+    .returning('id')
+    .executeTakeFirst();
+  if (!changed) {
+    return trouble(
+      'changed-meanwhile',
+      `${before.holder ?? 'Somebody'} changed slip ${before.docket} meanwhile. Look at it as it stands now and try again.`,
+    );
+  }
+  const keys = Object.keys(change.set ?? {}) as (keyof SlipRow)[];
+  const only = (row: object) => Object.fromEntries(keys.map((key) => [key, (row as Record<string, unknown>)[key]]));
+  await recordChange(trx, {
+    staffId: change.staffId,
+    subject: 'slip',
+    subjectId: change.slipId,
+    action: change.action,
+    before: only(before),
+    after: change.set ?? {},
+  });
+  return (await readSlip(trx, change.slipId))!;
+}

@@ -1,0 +1,82 @@
+import { randomUUID } from 'node:crypto';
+import pg from 'pg';
+import pino from 'pino';
+import supertest from 'supertest';
+import { demoStaff } from '@brackenfell/demo/staff';
+import type { Tray, TrayRow } from '@brackenfell/contract/tray';
+import { createApp } from '../app.ts';
+import { createContext } from '../context.ts';
+import { openDatabase, type Database } from '../db/database.ts';
+
+const TEMPLATE = 'template_world';
+
+function setting(name: string): string {
+  const value = process.env[name];
+  if (!value) throw new Error('These tests need a database of their own: run them with `npm test -- unit`.');
+  return value;
+}
+
+async function asSuper(statement: string): Promise<void> {
+  const client = new pg.Client({ connectionString: setting('BRACKENFELL_TEST_SUPER_URL') });
+  await client.connect();
+  await client.query(statement).finally(() => client.end());
+}
+
+export type Agent = ReturnType<typeof supertest.agent>;
+
+/** A counter of a test file's own: a copy of the demo world in its own database, behind the real application. */
+export interface TestCounter {
+  /** The application's own least-privileged connection. */
+  readonly db: Database;
+  /** The owner's connection, to put the catalogue in states that nobody at the counter could. */
+  readonly owner: Database;
+  readonly anonymous: Agent;
+  as(role: 'specialist' | 'starter' | 'supervisor' | 'editor'): Promise<Agent>;
+  close(): Promise<void>;
+}
+
+export async function openTestCounter(): Promise<TestCounter> {
+  const name = `test_${randomUUID().replaceAll('-', '')}`;
+  await asSuper(`create database ${name} template ${TEMPLATE} owner brackenfell_owner`);
+  const inDatabase = (url: string) => url.replace(TEMPLATE, name);
+  const db = openDatabase(inDatabase(setting('BRACKENFELL_TEST_APP_URL')), () => undefined);
+  const owner = openDatabase(inDatabase(setting('BRACKENFELL_TEST_OWNER_URL')), () => undefined, 1);
+  const app = createApp(createContext(db, pino({ level: 'silent' })));
+  const signedIn = new Map<string, Agent>();
+  return {
+    db,
+    owner,
+    anonymous: supertest.agent(app),
+    as: async (role) => {
+      const held = signedIn.get(role);
+      if (held) return held;
+      const { name: who, password } = demoStaff.find((person) => person.role === role)!;
+      const agent = supertest.agent(app);
+      await agent.post('/api/session').send({ name: who, password }).expect(200);
+      signedIn.set(role, agent);
+      return agent;
+    },
+    close: async () => {
+      await Promise.all([db.destroy(), owner.destroy()]);
+      await asSuper(`drop database ${name} with (force)`);
+    },
+  };
+}
+
+/** A write with a fresh idempotency key. */
+export const write = (agent: Agent, method: 'post' | 'patch', path: string, body: object, key: string = randomUUID()) =>
+  agent[method](path).set('idempotency-key', key).send(body);
+
+export async function fetchTray(agent: Agent, engineId: string, query = ''): Promise<Tray> {
+  const { body } = await agent.get(`/api/engines/${engineId}/tray${query}`).expect(200);
+  return body as Tray;
+}
+
+export function rowOf(tray: Tray, printed: string): TrayRow {
+  const row = tray.rows.find((r) => r.printed === printed);
+  if (!row) throw new Error(`${printed} is not in the tray of ${tray.engineId}.`);
+  return row;
+}
+
+export const findingOf = (row: TrayRow, check: TrayRow['findings'][number]['check']) =>
+  row.findings.find((finding) => finding.check === check)!;

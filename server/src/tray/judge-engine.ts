@@ -1,0 +1,168 @@
+import type { FactSheet } from '@brackenfell/core/fitment/facts';
+import { ruleFacts } from '@brackenfell/core/fitment/house-rules';
+import { judgeOverPositions, judgePlug, type LineJudgement } from '@brackenfell/core/fitment/judge-plug';
+import type { Say } from '@brackenfell/core/fitment/say';
+import type { Evidence } from '@brackenfell/core/fitment/verdict';
+import { trailsFrom, type Trail } from '@brackenfell/core/interchange/trail';
+import type { HeatScales } from '../catalogue/figure-codec.ts';
+import type { Context } from '../context.ts';
+import type { Database } from '../db/database.ts';
+import { findEngine, listNamedNumbers, listPositions } from '../engine/store.ts';
+import {
+  findPlugsBySize,
+  readEdgesAround,
+  readListings,
+  readPartRows,
+  type PartRow,
+  type StoredEdge,
+} from './store.ts';
+
+export interface TrayQuestion {
+  readonly engineId: string;
+  readonly positionId?: string | undefined;
+  readonly inHand?: string | undefined;
+  readonly built?: string | undefined;
+  /** Judge only these parts; every candidate when left out. */
+  readonly only?: readonly string[];
+}
+
+export interface JudgedCandidate {
+  readonly part: PartRow;
+  readonly sheet: FactSheet;
+  readonly judgement: LineJudgement;
+  readonly evidence: Evidence;
+  readonly listedBy: string | null;
+  readonly trail: Trail | undefined;
+  readonly bySizeOnly: boolean;
+}
+
+export interface JudgedEngine {
+  readonly positions: readonly { id: string; label: string; sheet: FactSheet }[];
+  readonly candidates: readonly JudgedCandidate[];
+  readonly edges: ReadonlyMap<string, StoredEdge>;
+  readonly printed: ReadonlyMap<string, string>;
+  readonly scales: HeatScales;
+  readonly catalogueVersion: string;
+}
+
+/** Whether a listing's restriction is met; a restriction by build month is not met while the month is unknown. */
+function restrictionMet(
+  listing: { built_from: string | null; built_to: string | null },
+  built: string | undefined,
+): boolean {
+  if (listing.built_from === null && listing.built_to === null) return true;
+  if (built === undefined) return false;
+  return (
+    (listing.built_from === null || built >= listing.built_from) &&
+    (listing.built_to === null || built <= listing.built_to)
+  );
+}
+
+/** Positions that ask the very same are judged once. */
+function alikePositions<P extends { label: string; place: string; sheet: FactSheet }>(positions: readonly P[]): P[][] {
+  const groups = new Map<string, P[]>();
+  for (const position of positions) {
+    const key = position.place + JSON.stringify(position.sheet);
+    groups.set(key, [...(groups.get(key) ?? []), position]);
+  }
+  return [...groups.values()];
+}
+
+/**
+ * Gathers every plug that could serve an engine (by reference, listing or size), and judges each in full at each position.
+ * Undefined when the engine or the position does not exist. All reads come from one snapshot.
+ */
+export async function judgeEngine(
+  context: Context,
+  question: TrayQuestion,
+  say: Say,
+  within?: Database,
+): Promise<JudgedEngine | undefined> {
+  if (within) return judgeIn(within, context, question, say);
+  return context.db
+    .transaction()
+    .setIsolationLevel('repeatable read')
+    .execute((snapshot) => judgeIn(snapshot, context, question, say));
+}
+
+async function judgeIn(
+  db: Database,
+  context: Context,
+  question: TrayQuestion,
+  say: Say,
+): Promise<JudgedEngine | undefined> {
+  const engine = await findEngine(db, question.engineId);
+  if (!engine) return undefined;
+  const held = await context.sheets.at(db);
+  const stored = (await listPositions(db, [engine.id])).filter(
+    (p) => question.positionId === undefined || p.id === question.positionId,
+  );
+  if (stored.length === 0) return undefined;
+  const asked = await context.sheets.positions(
+    db,
+    held,
+    stored.map((p) => p.id),
+  );
+  const positions = stored.map((p) => ({ ...p, sheet: asked.get(p.id)! }));
+
+  const named = await listNamedNumbers(db, engine.id);
+  const roots = named.map((n) => n.part_id);
+  const edges = await readEdgesAround(db, roots);
+  const trails = trailsFrom(roots, edges);
+  const listings = await readListings(db, engine.id);
+  const bySize = question.only ? [] : await findPlugsBySize(db, engine.id);
+  const reached = new Set([...roots, ...trails.keys(), ...listings.map((l) => l.part_id)]);
+  const wanted = question.only ?? [...reached, ...bySize, ...(question.inHand ? [question.inHand] : [])];
+  const rows = await readPartRows(db, [...new Set([...wanted, ...roots, ...trails.keys()])]);
+  const printed = new Map(rows.map((row) => [row.id, row.printed]));
+  const plugs = rows.filter((row) => row.kind === 'plug' && wanted.includes(row.id));
+  const sheets = await context.sheets.plugs(
+    db,
+    held,
+    plugs.map((row) => row.id),
+  );
+
+  const ruled = ruleFacts(context.rules);
+  const groups = alikePositions(positions);
+  const candidates = plugs.map((part): JudgedCandidate => {
+    const sheet = sheets.get(part.id)!;
+    const trail = trails.get(part.id);
+    const isNamedAt = (place: string) =>
+      named.some(
+        (n) => (n.place === null || n.place === place) && (n.part_id === part.id || isOneSameHop(trail, n.part_id)),
+      );
+    const listingAt = (place: string) =>
+      listings.find(
+        (l) => l.part_id === part.id && (l.place === null || l.place === place) && restrictionMet(l, question.built),
+      );
+    const evidenceAt = (place: string): Evidence => ({
+      named: isNamedAt(place),
+      listed: listingAt(place) !== undefined,
+      ...(trail ? { trailGrade: trail.grade } : {}),
+    });
+    const byPosition = groups.flatMap((group) => {
+      const judgement = judgePlug({ ...sheet, ...group[0]!.sheet, ...ruled }, evidenceAt(group[0]!.place), say);
+      return group.map(({ label }) => ({ label, judgement }));
+    });
+    const places = [...new Set(positions.map((p) => p.place))];
+    const everywhere = places.map(evidenceAt);
+    return {
+      part,
+      sheet,
+      judgement: judgeOverPositions(byPosition),
+      evidence: {
+        named: everywhere.every((e) => e.named),
+        listed: everywhere.every((e) => e.listed),
+        ...(trail ? { trailGrade: trail.grade } : {}),
+      },
+      listedBy: listingAt(places[0]!)?.source ?? null,
+      trail,
+      bySizeOnly: !reached.has(part.id),
+    };
+  });
+  const edgeById = new Map(edges.map((edge) => [edge.id, edge]));
+  return { positions, candidates, edges: edgeById, printed, scales: held.scales, catalogueVersion: held.version };
+}
+
+const isOneSameHop = (trail: Trail | undefined, root: string): boolean =>
+  trail?.from === root && trail.steps.length === 1 && trail.steps[0]!.grade === 'same';

@@ -1,0 +1,195 @@
+import { FACTS, type FactId, type FactSheet, type FactTypes } from '@brackenfell/core/fitment/facts';
+import { lifeAtPositionKm } from '@brackenfell/core/fitment/electrode-wear';
+import type { SharedFinding } from '@brackenfell/core/fitment/judge-plug';
+import { compareInTray, RANKING_TOLD, type Rankable } from '@brackenfell/core/fitment/ranking';
+import { reasonPhrase } from '@brackenfell/core/fitment/reason';
+import type { HouseRules } from '@brackenfell/core/fitment/house-rules';
+import { heatIndexBar, placeOnScale } from '@brackenfell/core/heat-range/heat-scale';
+import type { Finding, HeadShape, PlugShape, TrailView, Tray, TrayRow } from '@brackenfell/contract/tray';
+import type { JudgedCandidate, JudgedEngine } from './judge-engine.ts';
+
+/** The first ruling value of a fact, or undefined. */
+function value<K extends FactId>(sheet: FactSheet, fact: K): FactTypes[K] | undefined {
+  return sheet[fact]?.ruling[0]?.value;
+}
+
+export function findingView(finding: SharedFinding): Finding {
+  const { check, outcome, caseId, figures, told, blocks, relief, onlyAt } = finding;
+  return {
+    check,
+    outcome,
+    caseId,
+    figures: figures as Finding['figures'],
+    told,
+    sources: finding.sources.map(({ fact, source, questions }) =>
+      questions ? { fact: FACTS[fact].label, source, questions } : { fact: FACTS[fact].label, source },
+    ),
+    missing: finding.missing.map((fact) => ({ fact: FACTS[fact].label, question: FACTS[fact].question })),
+    blocks,
+    ...(relief ? { relief } : {}),
+    onlyAt: [...onlyAt],
+  };
+}
+
+export function plugShape(sheet: FactSheet): PlugShape {
+  const centre = value(sheet, 'plug.centreMaterial');
+  return {
+    threadDiameterMm: value(sheet, 'plug.threadDiameterMm') ?? null,
+    threadPitchMm: value(sheet, 'plug.threadPitchMm') ?? null,
+    reachMm: value(sheet, 'plug.reachMm') ?? null,
+    threadedLengthMm: value(sheet, 'plug.threadedLengthMm') ?? null,
+    seat: value(sheet, 'plug.seat') ?? null,
+    hexMm: value(sheet, 'plug.hexMm') ?? null,
+    lengthMm: value(sheet, 'plug.lengthMm') ?? null,
+    terminal: value(sheet, 'plug.terminal') ?? null,
+    projectionMm: value(sheet, 'plug.projectionMm') ?? null,
+    gapMm: value(sheet, 'plug.gapMm') ?? null,
+    groundThicknessMm: value(sheet, 'plug.groundThicknessMm') ?? null,
+    groundCount: value(sheet, 'plug.groundCount') ?? null,
+    groundForm: value(sheet, 'plug.groundForm') ?? null,
+    tipMm: centre === undefined ? null : TIP_MM[centre],
+  };
+}
+
+/** Usual tip diameters, for drawing only. */
+const TIP_MM = { nickel: 2.5, silver: 2, platinum: 1.1, iridium: 0.6 } as const;
+
+function headShape(sheet: FactSheet): HeadShape {
+  const well = value(sheet, 'position.wellBoreMm');
+  return {
+    threadDiameterMm: value(sheet, 'position.threadDiameterMm') ?? null,
+    threadPitchMm: value(sheet, 'position.threadPitchMm') ?? null,
+    headThreadMm: value(sheet, 'position.headThreadMm') ?? null,
+    seat: value(sheet, 'position.seat') ?? null,
+    wellBoreMm: typeof well === 'number' ? well : null,
+    crownMm: value(sheet, 'position.crownMm') ?? null,
+    lengthLimitMm: value(sheet, 'position.lengthLimitMm') ?? null,
+  };
+}
+
+function trailView(judged: JudgedEngine, { trail }: JudgedCandidate): TrailView | null {
+  if (!trail) return null;
+  const name = (id: string) => judged.printed.get(id) ?? id;
+  return {
+    from: name(trail.from),
+    grade: trail.grade,
+    steps: trail.steps.map(({ edgeId, grade, to }) => {
+      const edge = judged.edges.get(edgeId)!;
+      return { to: name(to), grade, source: edge.source, notedOn: edge.notedOn, note: edge.note };
+    }),
+  };
+}
+
+const MINOR_PER_10000 = 10_000;
+
+/** Cost of a set per 10 000 km of the life it reaches at the hardest of its positions, in minor units; null when unknown. */
+function costPer10000Km(judged: JudgedEngine, { sheet, part }: JudgedCandidate): number | null {
+  if (part.each_minor === null) return null;
+  const lives = judged.positions.map(({ sheet: asked }) =>
+    lifeAtPositionKm({
+      polarity: value(asked, 'position.polarity') ?? 'forward',
+      centre: value(sheet, 'plug.centreMaterial'),
+      ground: value(sheet, 'plug.groundMaterial'),
+      gapMm: value(asked, 'position.gapMm'),
+      aspiration: value(asked, 'position.aspiration'),
+      statedLifeKm: value(sheet, 'plug.lifeKm'),
+    }),
+  );
+  if (lives.some((life) => life === undefined)) return null;
+  return Math.round((part.each_minor * judged.positions.length * MINOR_PER_10000) / Math.min(...(lives as number[])));
+}
+
+const EVIDENCE_WORDS = {
+  same: 'same',
+  supersedes: 'renamed',
+  equivalent: 'equiv.',
+  alternative: 'altern.',
+  observed: 'observed',
+} as const;
+
+function evidenceWord({ evidence, trail, bySizeOnly }: JudgedCandidate): string {
+  if (evidence.named) return 'named';
+  if (evidence.listed) return 'listed';
+  if (trail) return EVIDENCE_WORDS[trail.grade];
+  return bySizeOnly ? 'by size' : 'none';
+}
+
+function rowView(
+  judged: JudgedEngine,
+  candidate: JudgedCandidate,
+  inHand: string | undefined,
+): TrayRow & { rank: Rankable } {
+  const { part, sheet, judgement, evidence } = candidate;
+  const cost = costPer10000Km(judged, candidate);
+  const heat = value(sheet, 'plug.heat');
+  return {
+    partId: part.id,
+    printed: part.printed,
+    maker: part.maker,
+    verdict: judgement.verdict,
+    reason: reasonPhrase(judgement.findings, judgement.verdict, evidence),
+    findings: judgement.findings.map(findingView),
+    evidence: { named: evidence.named, listed: candidate.listedBy, trail: trailView(judged, candidate) },
+    evidenceWord: evidenceWord(candidate),
+    onHand: part.on_hand ?? 0,
+    bin: part.bin,
+    priceMinor: part.each_minor,
+    costPer10000KmMinor: cost,
+    heatBar: heat?.indexBar ?? null,
+    heatCode: heat?.code ?? null,
+    shape: plugShape(sheet),
+    inHand: part.id === inHand,
+    rank: {
+      verdict: judgement.verdict,
+      evidence,
+      closeness: judgement.closeness,
+      onHand: part.on_hand ?? 0,
+      costPer10000Km: cost ?? undefined,
+      printed: part.printed,
+    },
+  };
+}
+
+/** Half a step either side of the required ratings, in bar on the common index. */
+function heatView({ scales, positions }: JudgedEngine): Tray['heat'] {
+  const asked = value(positions[0]!.sheet, 'position.heat');
+  const rails = [...scales.values()].map(({ maker, ratings }) => ({ maker, ratings: [...ratings] }));
+  if (!asked) return { rails, requiredMaker: null, requiredBar: [], targetLowBar: null, targetHighBar: null };
+  const requiredBar = asked.codes.map((code) => heatIndexBar(asked.scale, code)).filter((bar) => bar !== undefined);
+  const halfStepFrom = (bar: number, towards: 1 | -1): number => {
+    const { ratings } = asked.scale;
+    const at = placeOnScale(asked.scale, bar).steps + towards / 2;
+    const low = Math.max(0, Math.min(ratings.length - 2, Math.floor(at)));
+    return ratings[low]!.indexBar + (at - low) * (ratings[low + 1]!.indexBar - ratings[low]!.indexBar);
+  };
+  return {
+    rails,
+    requiredMaker: asked.scale.maker,
+    requiredBar,
+    targetLowBar: requiredBar.length > 0 ? halfStepFrom(Math.min(...requiredBar), -1) : null,
+    targetHighBar: requiredBar.length > 0 ? halfStepFrom(Math.max(...requiredBar), 1) : null,
+  };
+}
+
+/** The whole tray as the counter sees it: rows ranked, the head, the maker's own plug, the heat rails. */
+export function trayView(judged: JudgedEngine, engineId: string, rules: HouseRules, inHand: string | undefined): Tray {
+  const ranked = judged.candidates
+    .map((candidate) => ({ candidate, row: rowView(judged, candidate, inHand) }))
+    .sort((a, b) => compareInTray(a.row.rank, b.row.rank));
+  const named = ranked.find(({ row }) => row.evidence.named);
+  const bySize = ranked.filter(({ candidate }) => candidate.bySizeOnly).length;
+  return {
+    engineId,
+    positions: judged.positions.map((p) => p.label),
+    rows: ranked.map(({ row: { rank: _rank, ...row } }) => row),
+    byReference: ranked.length - bySize,
+    bySize,
+    order: RANKING_TOLD,
+    rules: [{ rule: 'Better electrode', choice: rules.electrodeUpgrade === 'allowed' ? 'may be sold' : 'as designed' }],
+    head: headShape(judged.positions[0]!.sheet),
+    oePlug: named ? { printed: named.row.printed, shape: named.row.shape } : null,
+    heat: heatView(judged),
+    catalogueVersion: judged.catalogueVersion,
+    rulesVersion: rules.version,
+  };
+}

@@ -1,0 +1,21 @@
+import type { Express } from 'express';
+import { sayIn } from '@brackenfell/core/fitment/say';
+import { getTray } from '@brackenfell/contract/tray';
+import type { Context } from '../context.ts';
+import { serve } from '../http/serve.ts';
+import { trouble } from '../http/trouble.ts';
+import { judgeEngine } from './judge-engine.ts';
+import { trayView } from './present.ts';
+
+export function trayRoutes(app: Express, context: Context): void {
+  serve(app, context, getTray, async ({ params, query }) => {
+    const { position, inHand, built } = query;
+    const judged = await judgeEngine(
+      context,
+      { engineId: params.engineId, positionId: position, inHand, built },
+      sayIn(query.units),
+    );
+    if (!judged) return trouble('not-found', 'No engine of this catalogue has that key and position.');
+    return trayView(judged, params.engineId, context.rules, inHand);
+  });
+}

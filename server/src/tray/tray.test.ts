@@ -1,0 +1,63 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { Tray } from '@brackenfell/contract/tray';
+import { Tray as TraySchema } from '@brackenfell/contract/tray';
+import { CHECK_IDS } from '@brackenfell/core/fitment/check-ids';
+import { fetchTray, findingOf, openTestCounter, rowOf, type TestCounter } from '../testing/counter.ts';
+
+let counter: TestCounter;
+let tray: Tray;
+
+beforeAll(async () => {
+  counter = await openTestCounter();
+  tray = await fetchTray(await counter.as('specialist'), 'skerrow-sc20');
+});
+afterAll(() => counter.close());
+
+describe('the tray of the SC20 over HTTP', () => {
+  test('gives every candidate with all sixteen checks, their figures, sentences and sources', () => {
+    expect(() => TraySchema.parse(tray)).not.toThrow();
+    for (const row of tray.rows) {
+      expect(row.findings.map((finding) => finding.check)).toEqual([...CHECK_IDS]);
+      for (const finding of row.findings) {
+        expect(finding.told.says).not.toBe('');
+        if (finding.outcome !== 'unknown') expect(finding.sources.length).toBeGreaterThan(0);
+      }
+    }
+  });
+
+  test('refuses the long-reach plug, 7.5 mm too long, though a list calls it equivalent', () => {
+    const row = rowOf(tray, 'KN 426G-63DR');
+    const reach = findingOf(row, 'reach');
+    expect(row.verdict).toBe('refuse');
+    expect(row.evidence.trail?.grade).toBe('equivalent');
+    expect(reach).toMatchObject({ outcome: 'refuse', caseId: 'longer', figures: { differenceMm: 7.5 } });
+    expect(reach.told.says).toMatch(/into the chamber/);
+    expect(findingOf(row, 'depth').told.says).toMatch(/inside the piston's path/);
+  });
+
+  test('asks first for a plug whose reach nobody gives, with the measurement that settles it', () => {
+    const row = rowOf(tray, 'TS 500 231');
+    expect(row.verdict).toBe('ask-first');
+    expect(findingOf(row, 'reach')).toMatchObject({ outcome: 'unknown', blocks: true });
+    expect(findingOf(row, 'reach').missing.map((m) => m.question)).toEqual([
+      'Measure from the seat face to the end of the shell, in mm.',
+    ]);
+  });
+
+  test('refuses the cheap single-precious plug at the cylinders that fire in reverse', () => {
+    const polarity = findingOf(rowOf(tray, 'IVX-C19-F10'), 'polarity');
+    expect(polarity).toMatchObject({ outcome: 'refuse', onlyAt: ['2', '4'] });
+    expect(polarity.told.says).toMatch(/forbids/);
+  });
+
+  test('refuses a taper seat in a gasket head', () => {
+    expect(findingOf(rowOf(tray, 'TS 500 187'), 'seat')).toMatchObject({
+      outcome: 'refuse',
+      caseId: 'taper-in-gasket',
+    });
+  });
+
+  test('puts the engine maker’s own plug first, to be sold', () => {
+    expect(tray.rows[0]).toMatchObject({ printed: 'KN 419G-63DR', verdict: 'sell', evidenceWord: 'named' });
+  });
+});

@@ -1,0 +1,55 @@
+import { Navigate, Route, Routes, useParams } from 'react-router';
+import { MarkSymbols } from './controls/mark.tsx';
+import { EngineStage } from './engine/engine-stage.tsx';
+import { Frame } from './frame/frame.tsx';
+import { AwayBanner } from './frame/away-banner.tsx';
+import { PartPage } from './part/part-page.tsx';
+import { SignIn } from './session/sign-in.tsx';
+import { useSession } from './session/use-session.ts';
+import { PartsStage } from './tray/parts-stage.tsx';
+
+/** The whole application: sign-in, then the counter's frame with its stages. */
+export function App() {
+  const session = useSession();
+  return (
+    <>
+      <MarkSymbols />
+      {session.isPending && <p className="p-6 text-soft">Opening the counter …</p>}
+      {session.error && !session.data && (
+        <div className="p-6">
+          <AwayBanner />
+          <p className="mt-2 text-soft">{session.error.message}</p>
+        </div>
+      )}
+      {session.data === null && <SignIn />}
+      {session.data && (
+        <Routes>
+          <Route element={<Frame me={session.data} />}>
+            <Route index element={<Navigate to="/counter/engine" replace />} />
+            <Route path="counter/engine" element={<EngineStage />} />
+            <Route path="counter/parts" element={<PartsStage />} />
+            <Route path="parts/:partId" element={<PartPage />} />
+            <Route path="slips/:slipId" element={<SlipAddress />} />
+            <Route path="engines/:engineId" element={<EngineAddress />} />
+            <Route path="*" element={<Nowhere />} />
+          </Route>
+        </Routes>
+      )}
+    </>
+  );
+}
+
+/** The shareable address of a slip opens it at the counter. */
+function SlipAddress() {
+  const { slipId = '' } = useParams();
+  return <Navigate to={`/counter/parts?slip=${encodeURIComponent(slipId)}`} replace />;
+}
+
+function EngineAddress() {
+  const { engineId = '' } = useParams();
+  return <Navigate to={`/counter/parts?engine=${encodeURIComponent(engineId)}`} replace />;
+}
+
+function Nowhere() {
+  return <p className="col-span-2 p-6">There is nothing at this address. Press 1 for the engine stage, or / to ask.</p>;
+}

@@ -1,0 +1,237 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { Command } from 'cmdk';
+import { useEffect, useState, type RefObject } from 'react';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import type { PartAnswer } from '@brackenfell/contract/ask';
+import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
+import { Key } from '../controls/key.tsx';
+import { printPrice } from '../controls/money.ts';
+import { useCounter } from '../frame/use-counter.ts';
+import { slipCall, useSlipWrite } from '../slip/use-slip.ts';
+import { call } from '../wire/call.ts';
+
+const PAUSE_MS = 60;
+const LONGEST = 120;
+const UNIT_SIGNS: Record<UnitDisplay, string> = { metric: 'mm, N·m', imperial: 'in, lbf·ft', both: 'mm and in' };
+
+function useSettled(text: string): string {
+  const [settled, settle] = useState(text);
+  useEffect(() => {
+    const timer = setTimeout(() => settle(text), PAUSE_MS);
+    return () => {
+      clearTimeout(timer);
+    };
+  }, [text]);
+  return settled;
+}
+
+/** The one box for everything: numbers, stampings, barcodes, engines, vehicles, slips. In it every character is text. */
+export function AskLine({
+  inputRef,
+  onLeave,
+  onKeys,
+  units,
+}: {
+  inputRef: RefObject<HTMLInputElement | null>;
+  onLeave: () => void;
+  onKeys: () => void;
+  units: UnitDisplay;
+}) {
+  const [text, setText] = useState('');
+  const [open, setOpen] = useState(false);
+  const question = useSettled(text.trim());
+  const answer = useQuery({
+    queryKey: ['ask', question],
+    queryFn: ({ signal }) => call('ask', { query: { q: question } }, { signal }),
+    enabled: question !== '',
+    placeholderData: keepPreviousData,
+  });
+  const take = useTake(() => {
+    setOpen(false);
+    onLeave();
+  });
+  const data = question === '' ? undefined : answer.data;
+  const nothing = data && data.parts.length + data.engines.length + data.vehicles.length + data.slips.length === 0;
+  return (
+    <Command
+      className="frame-ask"
+      shouldFilter={false}
+      loop
+      label="Ask line"
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape') return;
+        setOpen(false);
+        onLeave();
+      }}
+    >
+      <Key>/</Key>
+      <Command.Input
+        ref={inputRef}
+        value={text}
+        maxLength={LONGEST}
+        onValueChange={(value) => {
+          setText(value);
+          setOpen(true);
+        }}
+        onFocus={() => setOpen(true)}
+        onBlur={() => setOpen(false)}
+        placeholder="Number, stamping, engine, vehicle, slip"
+        aria-label="Ask: part number, stamping, barcode, engine, vehicle or slip"
+        className="ask-input num"
+        spellCheck={false}
+        autoComplete="off"
+      />
+      <div className="ml-auto flex gap-4 whitespace-nowrap text-soft">
+        <span>
+          {UNIT_SIGNS[units]} <Key>u</Key>
+        </span>
+        <button type="button" onClick={onKeys} className="min-h-6">
+          keys <Key>?</Key>
+        </button>
+      </div>
+      <Command.List
+        className={open && text.trim() !== '' ? 'ask-answers' : 'hidden'}
+        onMouseDown={(event) => event.preventDefault()}
+      >
+        {answer.error && (
+          <p role="alert" className="p-3 text-madder">
+            {answer.error.message}
+          </p>
+        )}
+        {!data && !answer.error && <p className="p-3 text-soft">Looking …</p>}
+        {data?.remark && <p className="border-b border-hair p-3 text-heather">{data.remark}</p>}
+        {nothing && (
+          <p className="p-3">
+            Nothing answers to “{question}”. Try fewer characters, or words of the engine or vehicle.
+          </p>
+        )}
+        {data && data.parts.length > 0 && (
+          <Command.Group heading="Parts">
+            {data.parts.map((part) => (
+              <Command.Item
+                key={`part ${part.partId}`}
+                value={`part ${part.partId}`}
+                onSelect={() => take.part(part)}
+                className="answer"
+              >
+                <Printed text={part.printed} differs={part.differs} />
+                <span className="text-soft">{part.isOeNumber ? `${part.maker} number` : part.maker}</span>
+                <span>{howFound(part)}</span>
+                <span className="num ml-auto text-right">
+                  {part.isOeNumber ? '' : `${printPrice(part.priceMinor)}  ${part.onHand ?? 0} here`}
+                </span>
+              </Command.Item>
+            ))}
+          </Command.Group>
+        )}
+        {data && data.engines.length > 0 && (
+          <Command.Group heading="Engines">
+            {data.engines.map((engine) => (
+              <Command.Item
+                key={`engine ${engine.engineId}`}
+                value={`engine ${engine.engineId}`}
+                onSelect={() => take.engine(engine.engineId)}
+                className="answer"
+              >
+                <b className="font-semibold">{engine.title}</b>
+                <span className="text-soft">{engine.summary}</span>
+              </Command.Item>
+            ))}
+          </Command.Group>
+        )}
+        {data && data.vehicles.length > 0 && (
+          <Command.Group heading="Vehicles">
+            {data.vehicles.map((vehicle) => (
+              <Command.Item
+                key={`vehicle ${vehicle.vehicleId}`}
+                value={`vehicle ${vehicle.vehicleId}`}
+                onSelect={() => take.engine(vehicle.engineId, `${vehicle.title} ${vehicle.years}`)}
+                className="answer"
+              >
+                <b className="font-semibold">{vehicle.title}</b>
+                <span className="text-soft">{vehicle.years}</span>
+                <span>engine {vehicle.engine}</span>
+              </Command.Item>
+            ))}
+          </Command.Group>
+        )}
+        {data && data.slips.length > 0 && (
+          <Command.Group heading="Slips">
+            {data.slips.map((slip) => (
+              <Command.Item
+                key={`slip ${slip.slipId}`}
+                value={`slip ${slip.slipId}`}
+                onSelect={() => take.slip(slip.slipId)}
+                className="answer"
+              >
+                <b className="num font-semibold">{slip.docket}</b>
+                <span className="text-soft">{slip.title}</span>
+              </Command.Item>
+            ))}
+          </Command.Group>
+        )}
+      </Command.List>
+    </Command>
+  );
+}
+
+function howFound(part: PartAnswer): string {
+  const said = [
+    part.how === '' ? 'as written' : part.how,
+    part.sharedBy > 1 ? `${part.sharedBy} parts share this number` : '',
+    part.replacedBy ? `superseded by ${part.replacedBy}` : '',
+  ];
+  return said.filter(Boolean).join('; ');
+}
+
+/** A number with the characters that were read as others marked. */
+function Printed({ text, differs }: { text: string; differs: readonly number[] }) {
+  return (
+    <b className="num font-semibold">
+      {[...text].map((ch, i) =>
+        differs.includes(i) ? (
+          <mark key={i} className="border-b-2 border-bracken bg-transparent font-bold text-bracken">
+            {ch}
+          </mark>
+        ) : (
+          ch
+        ),
+      )}
+    </b>
+  );
+}
+
+/** What taking an answer does: the engine goes on the slip, a part becomes the one in hand. */
+function useTake(done: () => void) {
+  const { slip, go, engineId } = useCounter();
+  const write = useSlipWrite();
+  const navigate = useNavigate();
+  const current = slip.data?.state === 'open' ? slip.data : undefined;
+  const change = (details: { engineId?: string; vehicle?: string; inHandPartId?: string }) => {
+    if (current)
+      write.mutate(
+        slipCall('changeSlip', { params: { slipId: current.slipId }, body: { version: current.version, ...details } }),
+      );
+  };
+  return {
+    part: (part: PartAnswer) => {
+      done();
+      const isPlug = !part.isOeNumber;
+      if (isPlug) change({ inHandPartId: part.partId });
+      if (engineId && isPlug) {
+        go('/counter/parts', { inHand: part.partId, row: part.partId });
+        toast(`${part.printed} is in hand; its row is picked in the tray.`);
+      } else go(`/parts/${part.partId}`, isPlug ? { inHand: part.partId } : {});
+    },
+    engine: (id: string, vehicle?: string) => {
+      done();
+      change(vehicle ? { engineId: id, vehicle } : { engineId: id });
+      go('/counter/parts', { engine: id });
+    },
+    slip: (slipId: string) => {
+      done();
+      void navigate(`/slips/${slipId}`);
+    },
+  };
+}

@@ -1,0 +1,108 @@
+import { scaleLinear } from 'd3-scale';
+import { memo } from 'react';
+import type { Tray } from '@brackenfell/contract/tray';
+
+const WIDTH = 224;
+const HEIGHT = 236;
+const TOP = 36;
+const LEFT = 26;
+
+interface HeatRailsProps {
+  readonly heat: Tray['heat'];
+  readonly maker: string | undefined;
+  readonly bar: number | null;
+  readonly code: string | null;
+  readonly outcome: string;
+}
+
+/** Every maker's scale side by side on the common heat index: hot at the top, whichever way its numbers run. */
+export const HeatRails = memo(function HeatRails({ heat, maker, bar, code, outcome }: HeatRailsProps) {
+  const all = [...heat.rails.flatMap((rail) => rail.ratings.map((r) => r.indexBar)), ...(bar === null ? [] : [bar])];
+  const y = scaleLinear([Math.min(...all) - 0.4, Math.max(...all) + 0.4], [TOP, HEIGHT - 6]);
+  const step = (WIDTH - LEFT - 30) / Math.max(1, heat.rails.length - 1);
+  const { targetLowBar: low, targetHighBar: high } = heat;
+  const ticks = y.ticks(8).filter((tick) => Number.isInteger(tick));
+  const said = [
+    `Heat scales of ${heat.rails.map((rail) => rail.maker).join(', ')} on one index in bar.`,
+    heat.requiredBar.length > 0
+      ? `Asked: ${heat.requiredBar.map((b) => b.toFixed(1)).join(', ')} bar.`
+      : 'The asked heat is not known.',
+    bar === null
+      ? 'The heat of the plug picked is not known.'
+      : `Picked: ${maker ?? ''} ${code ?? ''}, ${bar.toFixed(1)} bar: ${outcome}.`,
+  ].join(' ');
+  return (
+    <section aria-label="Heat" className="border-t border-line px-2 pt-1.5 pb-1">
+      <h3 className="flex gap-3 px-1 text-xs">
+        <b className="font-semibold">Heat</b>
+        <span className="text-soft">▸ in hand</span>
+        <span className="text-soft">- - asked, ½ step shaded</span>
+      </h3>
+      <svg
+        width={WIDTH}
+        height={HEIGHT}
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        role="img"
+        aria-label={said}
+        className="block max-w-full"
+      >
+        {ticks.map((tick) => (
+          <g key={tick}>
+            <path d={`M${LEFT} ${y(tick)}H${WIDTH}`} className="stroke-grid" />
+            <text x={LEFT - 6} y={y(tick) + 4} textAnchor="end" className="num fill-slate text-xs">
+              {tick}
+            </text>
+          </g>
+        ))}
+        <text x={2} y={12} className="fill-slate text-xs">
+          hot
+        </text>
+        <text x={2} y={25} className="fill-slate text-xs">
+          bar
+        </text>
+        {low !== null && high !== null && (
+          <rect x={LEFT} y={y(low)} width={WIDTH - LEFT} height={y(high) - y(low)} className="fill-lichen-wash" />
+        )}
+        {heat.requiredBar.map((required) => (
+          <path
+            key={required}
+            d={`M${LEFT} ${y(required)}H${WIDTH}`}
+            className="stroke-peat"
+            strokeWidth="1.2"
+            strokeDasharray="5 2.5"
+          />
+        ))}
+        {heat.rails.map((rail, i) => {
+          const x = LEFT + 14 + i * step;
+          return (
+            <g key={rail.maker}>
+              {rail.maker.split(' & ').map((word, w, words) => (
+                <text
+                  key={word}
+                  x={x}
+                  y={(words.length > 1 ? 12 : 25) + w * 13}
+                  textAnchor="middle"
+                  className={`text-xs ${rail.maker === maker ? 'fill-bracken font-semibold' : 'fill-slate'}`}
+                >
+                  {w > 0 ? `& ${word}` : word}
+                </text>
+              ))}
+              <path d={`M${x} ${TOP - 4}V${HEIGHT - 4}`} className="stroke-slate" />
+              {rail.ratings.map(({ code: rating, indexBar }) => (
+                <g key={rating}>
+                  <path d={`M${x - 4} ${y(indexBar)}H${x + 4}`} className="stroke-slate" strokeWidth="1.3" />
+                  <text x={x + 7} y={y(indexBar) + 4} className="num fill-slate text-xs">
+                    {rating}
+                  </text>
+                </g>
+              ))}
+              {rail.maker === maker && bar !== null && (
+                <path d={`M${x - 15} ${y(bar) - 5}l10 5l-10 5z`} className="fill-bracken" />
+              )}
+            </g>
+          );
+        })}
+      </svg>
+    </section>
+  );
+});

@@ -1,0 +1,24 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useSettings } from '../settings/settings.ts';
+import { call } from '../wire/call.ts';
+
+export function useEngine(engineId: string | undefined) {
+  const { units } = useSettings();
+  return useQuery({
+    queryKey: ['engine', engineId, units],
+    queryFn: () => call('getEngine', { params: { engineId: engineId! }, query: { units } }),
+    enabled: engineId !== undefined,
+    staleTime: 60_000,
+    placeholderData: (previous) => (previous?.engineId === engineId ? previous : undefined),
+  });
+}
+
+export function useEngines(words: string) {
+  const { units } = useSettings();
+  return useQuery({
+    queryKey: ['engines', words, units],
+    queryFn: ({ signal }) =>
+      call('listEngines', { query: words.trim() === '' ? { units } : { words: words.trim(), units } }, { signal }),
+    placeholderData: keepPreviousData,
+  });
+}

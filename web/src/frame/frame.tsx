@@ -1,0 +1,64 @@
+import { useEffect, useRef, useState } from 'react';
+import { Outlet } from 'react-router';
+import { Toaster } from 'sonner';
+import type { Staff } from '@brackenfell/contract/session';
+import { AskLine } from '../ask/ask-line.tsx';
+import { SwitchPerson } from '../session/switch-person.tsx';
+import { changeSettings, nextUnits, useSettings } from '../settings/settings.ts';
+import { SlipList } from '../slip/slip-list.tsx';
+import { SlipPane } from '../slip/slip-pane.tsx';
+import { AwayBanner } from './away-banner.tsx';
+import { KeyHelp } from './key-help.tsx';
+import { useKeys, watchForBursts } from './keys.ts';
+import { Rail } from './rail.tsx';
+import { StageStrip } from './stage-strip.tsx';
+import { useCounter } from './use-counter.ts';
+
+type Sheet = 'keys' | 'person' | 'slips' | undefined;
+
+/** The frame around every screen of the counter: rail, ask line, stages, desk and slip. */
+export function Frame({ me }: { me: Staff }) {
+  const [sheet, open] = useState<Sheet>();
+  const ask = useRef<HTMLInputElement>(null);
+  const desk = useRef<HTMLDivElement>(null);
+  const { go } = useCounter();
+  const settings = useSettings();
+  useEffect(watchForBursts, []);
+  const close = () => {
+    open(undefined);
+  };
+  const toDesk = () => desk.current?.focus();
+  useKeys('Everywhere', [
+    { press: '/', does: 'Ask line', run: () => ask.current?.focus() },
+    { press: '?', does: 'Keys and reading', run: () => open('keys') },
+    { press: 'Shift+?', printed: '?', does: 'Keys and reading', run: () => open('keys') },
+    { press: '1', does: 'Engine stage', run: () => go('/counter/engine') },
+    { press: '2', does: 'Parts stage', run: () => go('/counter/parts') },
+    { press: ', c', printed: ', then c', does: 'Counter', run: () => go('/counter/engine') },
+    { press: '=', does: 'Slips: begin, park, take up', run: () => open('slips') },
+    { press: 'o', does: 'Hand over the counter', run: () => open('person') },
+    {
+      press: 'u',
+      does: 'Units: metric, imperial, both',
+      run: () => changeSettings({ units: nextUnits(settings.units) }),
+    },
+  ]);
+  return (
+    <div className="frame">
+      <Rail me={me} onPerson={() => open('person')} />
+      <AskLine inputRef={ask} onLeave={toDesk} onKeys={() => open('keys')} units={settings.units} />
+      <div className="frame-strip">
+        <AwayBanner />
+        <StageStrip />
+      </div>
+      <div className="frame-desk" ref={desk} tabIndex={-1} data-desk>
+        <Outlet />
+      </div>
+      <SlipPane me={me} onSlips={() => open('slips')} />
+      {sheet === 'keys' && <KeyHelp onClose={close} />}
+      {sheet === 'person' && <SwitchPerson me={me} onClose={close} />}
+      {sheet === 'slips' && <SlipList onClose={close} />}
+      <Toaster position="bottom-left" duration={5000} toastOptions={{ className: 'toast' }} />
+    </div>
+  );
+}

@@ -1,0 +1,107 @@
+import { Dialog } from '../controls/dialog.tsx';
+import { changeSettings, useSettings, type Settings } from '../settings/settings.ts';
+import { useKeyMap } from './keys.ts';
+
+const CHOICES: readonly {
+  label: string;
+  name: keyof Settings;
+  options: readonly (readonly [Settings[keyof Settings], string])[];
+}[] = [
+  {
+    label: 'Theme',
+    name: 'theme',
+    options: [
+      ['system', 'As the system'],
+      ['chalk', 'Chalk'],
+      ['night', 'Night shift'],
+    ],
+  },
+  {
+    label: 'Text size',
+    name: 'textSize',
+    options: [
+      [100, '100%'],
+      [125, '125%'],
+      [150, '150%'],
+    ],
+  },
+  {
+    label: 'Tray rows',
+    name: 'dense',
+    options: [
+      [false, '24 px'],
+      [true, 'Dense'],
+    ],
+  },
+  {
+    label: 'Units',
+    name: 'units',
+    options: [
+      ['metric', 'Metric'],
+      ['imperial', 'Imperial'],
+      ['both', 'Both'],
+    ],
+  },
+  {
+    label: 'Single-key commands',
+    name: 'singleKeys',
+    options: [
+      [true, 'On'],
+      [false, 'Off'],
+    ],
+  },
+];
+
+/** The keys that act on this screen, and how this reader likes to read. */
+export function KeyHelp({ onClose }: { onClose: () => void }) {
+  const groups = useKeyMap().filter((group) => group.bindings.length > 0);
+  const settings = useSettings();
+  return (
+    <Dialog title="Keys of this screen" onClose={onClose} wide>
+      <div className="grid gap-6 sm:grid-cols-[1fr_18rem]">
+        <div className="columns-2 gap-6">
+          {groups.map((group, i) => (
+            <section key={`${group.title} ${i}`} className="mb-4 break-inside-avoid">
+              <h3 className="pb-1 font-semibold text-slate">{group.title}</h3>
+              <dl className="grid grid-cols-[5.5rem_1fr] gap-y-0.5">
+                {group.bindings
+                  .filter((b) => b.press !== 'Shift+?')
+                  .map((b) => (
+                    <div key={b.press} className="contents">
+                      <dt className="num">{b.printed ?? b.press}</dt>
+                      <dd>{b.does}</dd>
+                    </div>
+                  ))}
+              </dl>
+            </section>
+          ))}
+        </div>
+        <section className="border-l border-hair pl-5">
+          <h3 className="pb-1 font-semibold text-slate">Reading</h3>
+          {CHOICES.map(({ label, name, options }) => (
+            <fieldset key={name} className="pb-3">
+              <legend className="pb-1">{label}</legend>
+              <div className="flex flex-wrap gap-1">
+                {options.map(([value, text]) => (
+                  <label
+                    key={text}
+                    className={`flex min-h-6 items-center gap-1 border px-1.5 ${settings[name] === value ? 'border-bracken bg-bracken-wash' : 'border-hair'}`}
+                  >
+                    <input
+                      type="radio"
+                      name={name}
+                      checked={settings[name] === value}
+                      onChange={() => changeSettings({ [name]: value })}
+                      className="accent-bracken"
+                    />
+                    {text}
+                  </label>
+                ))}
+              </div>
+            </fieldset>
+          ))}
+        </section>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,69 @@
+import { Link } from 'react-router';
+import { Tooltip } from 'radix-ui';
+import type { Staff } from '@brackenfell/contract/session';
+import { Frond } from './frond.tsx';
+
+/** Rooms of the shop. Those not built yet are shown for what they will be and cannot be entered. */
+const ROOMS = [
+  { name: 'Counter', key: 'c', to: '/counter/engine' },
+  { name: 'Catalogue', key: 'k' },
+  { name: 'Quarantine', key: 'q' },
+  { name: 'Garage book', key: 'g' },
+  { name: 'Sums', key: 's' },
+  { name: 'Drill', key: 'd' },
+  { name: 'House rules', key: 'h' },
+] as const;
+
+export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
+  return (
+    <Tooltip.Provider delayDuration={150}>
+      <nav className="frame-rail" aria-label="Rooms">
+        <div className="py-2">
+          <Frond />
+        </div>
+        <ul className="flex min-h-0 w-full flex-1 flex-col">
+          {ROOMS.map((room) => (
+            <li key={room.name} className="rail-room" data-here={'to' in room || undefined}>
+              <Tooltip.Root>
+                <Tooltip.Trigger asChild>
+                  {'to' in room ? (
+                    <Link to={room.to} aria-current="page" aria-label={room.name}>
+                      <RoomName name={room.name} />
+                    </Link>
+                  ) : (
+                    <button type="button" aria-disabled="true" aria-label={`${room.name}, not built yet`}>
+                      <RoomName name={room.name} />
+                    </button>
+                  )}
+                </Tooltip.Trigger>
+                <Tooltip.Content
+                  side="right"
+                  sideOffset={4}
+                  className="z-30 border border-line bg-slip px-2 py-1 text-peat"
+                >
+                  {room.name} {'to' in room ? `(, then ${room.key})` : '– not built yet'}
+                </Tooltip.Content>
+              </Tooltip.Root>
+            </li>
+          ))}
+        </ul>
+        <button
+          type="button"
+          className="num min-h-9 w-full border-t border-hair text-xs font-semibold text-soft hover:bg-bracken-wash"
+          onClick={onPerson}
+          aria-label={`${me.name}, ${me.role}. Hand over the counter`}
+        >
+          {me.initials}
+        </button>
+      </nav>
+    </Tooltip.Provider>
+  );
+}
+
+function RoomName({ name }: { name: string }) {
+  return (
+    <span className="rail-name" aria-hidden="true">
+      {name}
+    </span>
+  );
+}

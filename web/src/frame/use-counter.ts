@@ -1,0 +1,29 @@
+import { useCallback, useMemo } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { useSlip } from '../slip/use-slip.ts';
+
+/** What the counter is working on, read from the address and the slip: shared by all stages. */
+export function useCounter() {
+  const [search] = useSearchParams();
+  const navigate = useNavigate();
+  const slipId = search.get('slip') ?? undefined;
+  const slip = useSlip(slipId);
+  const engineId = slip.data?.engineId ?? search.get('engine') ?? undefined;
+  const inHand = slip.data?.inHand?.partId ?? search.get('inHand') ?? undefined;
+
+  /** Goes to a path keeping slip, engine and part in hand, with the given changes; `null` takes one away. */
+  const go = useCallback(
+    (path: string, change: Record<string, string | null> = {}, options: { replace?: boolean } = {}) => {
+      const next = new URLSearchParams();
+      const now = new URLSearchParams(window.location.search);
+      for (const name of ['slip', 'engine', 'inHand']) {
+        const value = name in change ? change[name] : now.get(name);
+        if (value) next.set(name, value);
+      }
+      for (const [name, value] of Object.entries(change)) if (value) next.set(name, value);
+      void navigate(`${path}?${next.toString()}`, { replace: options.replace ?? false });
+    },
+    [navigate],
+  );
+  return useMemo(() => ({ slipId, slip, engineId, inHand, search, go }), [slipId, slip, engineId, inHand, search, go]);
+}

@@ -1,0 +1,185 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { useParams } from 'react-router';
+import type { PartCard } from '@brackenfell/contract/part';
+import { Key } from '../controls/key.tsx';
+import { printPrice } from '../controls/money.ts';
+import { drawPlug, frameFor } from '../drawing/section-geometry.ts';
+import { Section } from '../drawing/section.tsx';
+import { SOURCE_LETTERS } from '../engine/engine-card.tsx';
+import { useKeys } from '../frame/keys.ts';
+import { useCounter } from '../frame/use-counter.ts';
+import { LETTERS } from '../session/switch-person.tsx';
+import { useSettings } from '../settings/settings.ts';
+import { call } from '../wire/call.ts';
+
+const NO_HEAD = {
+  threadDiameterMm: null,
+  threadPitchMm: null,
+  headThreadMm: null,
+  seat: null,
+  wellBoreMm: null,
+  crownMm: null,
+  lengthLimitMm: null,
+};
+const SIZE = { widthPx: 520, heightPx: 230 };
+const GRADE_WORDS = {
+  same: 'same as',
+  supersedes: 'replaced by',
+  equivalent: 'equivalent to',
+  alternative: 'alternative to',
+  observed: 'seen as',
+} as const;
+
+/** One part by itself: price and stock at once, its figures with their sources, where it is said to fit. */
+export function PartPage() {
+  const { partId = '' } = useParams();
+  const { units } = useSettings();
+  const part = useQuery({
+    queryKey: ['part', partId, units],
+    queryFn: () => call('getPart', { params: { partId }, query: { units } }),
+  });
+  if (!part.data) {
+    return (
+      <main className="desk-main col-span-2" aria-label="Part">
+        {part.error ? (
+          <p role="alert" className="p-6 text-madder">
+            {part.error.message}
+          </p>
+        ) : (
+          <p className="p-6 text-soft">Fetching the part …</p>
+        )}
+      </main>
+    );
+  }
+  return <Card part={part.data} />;
+}
+
+function Card({ part }: { part: PartCard }) {
+  const { go } = useCounter();
+  const { units } = useSettings();
+  const drawn = useMemo(() => frameFor([drawPlug(part.shape)], NO_HEAD, SIZE), [part]);
+  const engines = part.engines.slice(0, LETTERS.length);
+  const inHand = part.isOeNumber ? {} : { inHand: part.partId, row: part.partId };
+  const judge = (engineId: string) => go('/counter/parts', { engine: engineId, ...inHand });
+  useKeys(
+    'Part',
+    engines.map((engine, i) => ({
+      press: LETTERS[i]!,
+      does: `Judge it for ${engine.title}`,
+      run: () => judge(engine.engineId),
+    })),
+    { active: engines.length > 0 },
+  );
+  return (
+    <main className="desk-main col-span-2" aria-label="Part">
+      <div className="flex items-baseline gap-4 border-b border-line px-4 py-3">
+        <h1 className="num text-verdict font-semibold">{part.printed}</h1>
+        <span className="text-lead">{part.maker}</span>
+        {part.isOeNumber ? (
+          <span className="text-soft">A number to order by; the plugs that fill it are below.</span>
+        ) : (
+          <p className="ml-auto flex gap-6 text-lead" aria-label="Price and stock">
+            <span>
+              <b className="num text-verdict font-semibold">{printPrice(part.priceMinor)}</b> each, before tax
+            </span>
+            <span>
+              <b className="num text-verdict font-semibold">{part.onHand ?? 0}</b> on the shelf
+              {part.bin ? (
+                <>
+                  , bin <span className="num">{part.bin}</span>
+                </>
+              ) : (
+                ''
+              )}
+            </span>
+          </p>
+        )}
+      </div>
+      <div className="grid min-h-0 flex-1 grid-cols-[1fr_22rem] overflow-auto">
+        <div className="p-4">
+          {!part.isOeNumber && (
+            <Section
+              head={NO_HEAD}
+              plug={part}
+              oePlug={null}
+              engine="no engine"
+              frame={drawn}
+              size={SIZE}
+              units={units}
+            />
+          )}
+          <h2 className="pt-3 pb-1 font-semibold text-slate">For which engine?</h2>
+          <p className="pb-2 text-soft">
+            It is not judged until the engine is known. <Key>1</Key> shows every engine; the part stays in hand.
+          </p>
+          <ul className="grid max-w-xl gap-1">
+            {engines.map((engine, i) => (
+              <li key={`${engine.engineId} ${engine.how}`}>
+                <button
+                  type="button"
+                  className="flex min-h-7 w-full items-center gap-2 border border-hair px-2 text-left hover:bg-bracken-wash"
+                  onClick={() => judge(engine.engineId)}
+                >
+                  <Key>{LETTERS[i]}</Key> <b className="font-semibold">{engine.title}</b>{' '}
+                  <span className="text-soft">{engine.how}</span>
+                </button>
+              </li>
+            ))}
+          </ul>
+          {engines.length === 0 && <p>No engine maker names it and no maker lists it for an engine here.</p>}
+          <h2 className="pt-4 pb-1 font-semibold text-slate">References</h2>
+          <ul className="columns-2 gap-6">
+            {part.references.map((r) => (
+              <li key={`${r.partId} ${r.grade} ${r.source}`} className="break-inside-avoid py-0.5">
+                <span className="text-soft">
+                  {r.direction === 'to'
+                    ? GRADE_WORDS[r.grade]
+                    : r.grade === 'supersedes'
+                      ? 'replaces'
+                      : GRADE_WORDS[r.grade]}
+                </span>{' '}
+                <button
+                  type="button"
+                  className="num min-h-6 underline decoration-line"
+                  onClick={() => go(`/parts/${r.partId}`)}
+                >
+                  {r.printed}
+                </button>{' '}
+                <span className="text-soft">
+                  {r.maker}; {r.source}
+                </span>
+              </li>
+            ))}
+          </ul>
+          {part.references.length === 0 && <p className="text-soft">None is recorded.</p>}
+        </div>
+        <aside className="border-l border-line p-4" aria-label="Specification">
+          <h2 className="pb-1 font-semibold text-slate">Names</h2>
+          <ul className="pb-3">
+            {part.names.map((name) => (
+              <li key={`${name.kind} ${name.printed}`}>
+                <span className="num">{name.printed}</span> <span className="text-soft">{name.kind}</span>
+              </li>
+            ))}
+          </ul>
+          <h2 className="pb-1 font-semibold text-slate">Specification</h2>
+          <dl className="spec spec-wide">
+            {part.facts.map((fact) => (
+              <div key={`${fact.label} ${fact.value} ${fact.sources[0]!.name}`} className="contents">
+                <dt>{fact.label}</dt>
+                <dd className={fact.ruling ? '' : 'text-ash'}>
+                  {fact.value}
+                  {fact.ruling ? '' : ' (not proven)'}
+                </dd>
+                <i className="num" title={fact.sources[0]!.name}>
+                  {SOURCE_LETTERS[fact.sources[0]!.rank][0]}
+                </i>
+              </div>
+            ))}
+          </dl>
+        </aside>
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,95 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { Staff } from '@brackenfell/contract/session';
+import { Dialog } from '../controls/dialog.tsx';
+import { Key } from '../controls/key.tsx';
+import { useKeys } from '../frame/keys.ts';
+import { call } from '../wire/call.ts';
+import { useSignOut, useSwitchPerson } from './use-session.ts';
+
+/** Letters that choose an answer, everywhere alike. */
+export const LETTERS = 'abcdefghijklm';
+
+/** Hands the counter over: a letter picks the person, the PIN confirms. */
+export function SwitchPerson({ me, onClose }: { me: Staff; onClose: () => void }) {
+  const staff = useQuery({ queryKey: ['staff'], queryFn: () => call('listStaff', {}) });
+  const others = (staff.data?.staff ?? []).filter((person) => person.id !== me.id);
+  const [chosen, choose] = useState<Staff>();
+  const [pin, setPin] = useState('');
+  const switching = useSwitchPerson();
+  const signOut = useSignOut();
+  useKeys(
+    'Hand over the counter',
+    others.map((person, i) => ({ press: LETTERS[i]!, does: person.name, run: () => choose(person) })),
+    { inDialog: true, active: chosen === undefined && others.length > 0 },
+  );
+  return (
+    <Dialog
+      title="Hand over the counter"
+      about="The slip and everything on the desk stay as they are."
+      onClose={onClose}
+    >
+      {staff.isPending && <p className="text-soft">Fetching who works here …</p>}
+      {staff.error && (
+        <p role="alert" className="text-madder">
+          {staff.error.message}
+        </p>
+      )}
+      <ul className="grid gap-1">
+        {others.map((person, i) => (
+          <li key={person.id}>
+            <button
+              type="button"
+              className={`flex min-h-8 w-full items-center gap-2 border px-2 text-left ${chosen?.id === person.id ? 'border-bracken bg-bracken-wash' : 'border-hair'}`}
+              onClick={() => choose(person)}
+            >
+              <Key>{LETTERS[i]}</Key>
+              <b className="font-semibold">{person.name}</b>
+              <span className="text-soft">{person.role}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {chosen && (
+        <form
+          className="mt-3 flex items-end gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            switching.mutate({ staffId: chosen.id, pin }, { onSuccess: onClose });
+          }}
+        >
+          <label className="grid flex-1 gap-1">
+            <span className="text-slate">PIN of {chosen.name}</span>
+            <input
+              className="field num"
+              type="password"
+              inputMode="numeric"
+              autoComplete="off"
+              autoFocus
+              maxLength={8}
+              value={pin}
+              onChange={(event) => setPin(event.target.value)}
+            />
+          </label>
+          <button className="button-act" type="submit" disabled={switching.isPending}>
+            Take over
+          </button>
+        </form>
+      )}
+      {switching.error && (
+        <p role="alert" className="mt-2 text-madder">
+          {switching.error.message}
+        </p>
+      )}
+      <p className="mt-4 border-t border-hair pt-3">
+        <button
+          type="button"
+          className="button-plain"
+          onClick={() => signOut.mutate(undefined, { onSuccess: onClose })}
+        >
+          Sign {me.name} out
+        </button>
+      </p>
+    </Dialog>
+  );
+}

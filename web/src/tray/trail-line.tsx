@@ -1,0 +1,41 @@
+import type { TrayRow } from '@brackenfell/contract/tray';
+
+const GRADE_MEANS = {
+  same: 'the same part in another box',
+  supersedes: 'replaced by',
+  equivalent: 'a maker’s claim',
+  alternative: 'fits with a noted difference',
+  observed: 'noted at this counter',
+} as const;
+
+/** The chain of references that led to the picked row, left to right with its grades. */
+export function TrailLine({ row, showSources }: { row: TrayRow; showSources: boolean }) {
+  const { trail, listed } = row.evidence;
+  return (
+    <div className="trail" aria-label="Trail">
+      <h3 className="text-xs font-semibold text-slate">Trail</h3>
+      {trail ? (
+        <>
+          <span className="num">{trail.from}</span>
+          {trail.steps.map((step) => (
+            <span key={`${step.to} ${step.grade}`} className="flex items-center">
+              <span
+                className={`hop ${step.grade === 'alternative' || step.grade === 'observed' ? 'hop-weak' : ''}`}
+                title={`${GRADE_MEANS[step.grade]}; ${step.source}, ${step.notedOn}${step.note ? `; ${step.note}` : ''}`}
+              >
+                {step.grade}
+                {showSources && <small className="text-soft"> {step.source}</small>}
+              </span>
+              <span className="num">{step.to}</span>
+            </span>
+          ))}
+        </>
+      ) : (
+        <span className="text-soft">
+          {row.evidence.named ? 'The engine maker’s own number.' : 'No reference leads here; found by its dimensions.'}
+        </span>
+      )}
+      {listed && <span className="ml-3 text-slate">Listed: {listed}</span>}
+    </div>
+  );
+}

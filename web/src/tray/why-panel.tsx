@@ -1,0 +1,157 @@
+import type { Finding, TrayRow } from '@brackenfell/contract/tray';
+import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
+import { Key } from '../controls/key.tsx';
+import { Mark, MARK_WORDS, VERDICT_MARK } from '../controls/mark.tsx';
+import { COLUMNS } from './columns.ts';
+
+const GRAVITY = ['refuse', 'unknown', 'caution', 'acceptable', 'match', 'not-asked'] as const;
+const titleOf = (check: Finding['check']): string => COLUMNS.find((column) => column.check === check)!.title;
+const and = (labels: readonly string[]): string =>
+  labels.length < 2 ? labels.join('') : `${labels.slice(0, -1).join(', ')} and ${labels.at(-1)!}`;
+
+interface WhyPanelProps {
+  readonly row: TrayRow;
+  readonly betterPrinted: string | undefined;
+  readonly showAll: boolean;
+  readonly showSources: boolean;
+}
+
+/** Why the picked row has its verdict: the checks that differ first, one sentence each, then what to do. */
+export function WhyPanel({ row, betterPrinted, showAll, showSources }: WhyPanelProps) {
+  const ordered = GRAVITY.flatMap((outcome) => row.findings.filter((f) => f.outcome === outcome));
+  const differing = ordered.filter((f) => f.outcome !== 'match' && f.outcome !== 'not-asked');
+  const shown = showAll ? ordered : differing;
+  const matches = row.findings.filter((f) => f.outcome === 'match').length;
+  const idle = row.findings.filter((f) => f.outcome === 'not-asked').length;
+  const trail = row.evidence.trail;
+  const paperSaysEqual =
+    row.verdict === 'refuse' && trail && (trail.grade === 'same' || trail.grade === 'equivalent') ? trail : undefined;
+  return (
+    <section aria-label={`Why ${row.printed}`} className={`why verdict-${row.verdict}`} data-why>
+      <h2 className="flex items-center gap-2">
+        <Mark kind={VERDICT_MARK[row.verdict]} rem={1.375} />
+        <b className="text-verdict font-semibold text-[var(--ink)]">{VERDICT_WORDS[row.verdict]}</b>
+        <span className="num ml-auto text-right">{row.printed}</span>
+      </h2>
+      <p className="pb-1">{summary(row, betterPrinted)}</p>
+      {shown.map((finding) => (
+        <FindingSentence key={finding.check} finding={finding} showSources={showSources} />
+      ))}
+      {paperSaysEqual && (
+        <article className="why-item">
+          <h3>
+            <b>Paper says equal</b>
+          </h3>
+          <p>
+            {paperSaysEqual.steps.at(-1)!.source} calls it {paperSaysEqual.steps.at(-1)!.grade}. The dimensions win.
+          </p>
+        </article>
+      )}
+      <p className="flex flex-wrap items-center gap-x-3 border-t border-hair pt-1.5 text-soft">
+        {!showAll && (
+          <span>
+            {matches} {matches === 1 ? 'check matches' : 'checks match'}
+            {idle > 0 ? `, ${idle} not asked` : ''}
+          </span>
+        )}
+        <span>
+          <Key>w</Key> {showAll ? 'only what differs' : 'all sixteen'}
+        </span>
+        <span>
+          <Key>s</Key> sources
+        </span>
+        {row.verdict === 'refuse' && (
+          <span>
+            <Key>r</Key> note as the customer’s own
+          </span>
+        )}
+      </p>
+    </section>
+  );
+}
+
+function summary(row: TrayRow, better: string | undefined): React.ReactNode {
+  const instead = better ? (
+    <>
+      {' '}
+      Sell <b className="num font-semibold">{better}</b> instead.
+    </>
+  ) : (
+    <> Nothing in this tray can be sold in its place as it stands.</>
+  );
+  switch (row.verdict) {
+    case 'refuse':
+      return (
+        <>
+          <b className="font-semibold">Do not supply it.</b>
+          {instead}
+        </>
+      );
+    case 'ask-first':
+      return (
+        <>
+          <b className="font-semibold">Ask before selling.</b> On the slip it carries its question and cannot be
+          released until that is answered.
+        </>
+      );
+    case 'needs-supervisor':
+      return (
+        <>
+          <b className="font-semibold">Waits for the supervisor</b> once on the slip.
+        </>
+      );
+    case 'sell-with-advice':
+      return (
+        <>
+          <b className="font-semibold">Can be sold</b>, and the customer is told what follows.
+        </>
+      );
+    case 'sell':
+      return (
+        <>
+          <b className="font-semibold">Can be sold.</b> {row.reason}.
+        </>
+      );
+  }
+}
+
+function FindingSentence({ finding, showSources }: { finding: Finding; showSources: boolean }) {
+  const { told, outcome, onlyAt, relief } = finding;
+  return (
+    <article className="why-item">
+      <h3>
+        <Mark kind={outcome} label={MARK_WORDS[outcome]} />
+        <b>{titleOf(finding.check)}</b>
+        {told.asked !== '' && (
+          <span className="text-soft">
+            asked <span className="num">{told.asked}</span>, has <span className="num">{told.has}</span>
+          </span>
+        )}
+        {told.difference && (
+          <b className={`num ml-auto whitespace-nowrap ${outcome === 'refuse' ? 'text-madder' : ''}`}>
+            {told.difference}
+          </b>
+        )}
+      </h3>
+      <p>
+        {onlyAt.length > 0 && (
+          <b className="font-semibold">
+            {onlyAt.length === 1 ? 'Cylinder' : 'Cylinders'} {and(onlyAt)} only.{' '}
+          </b>
+        )}
+        {told.says} {told.toDo && outcome !== 'match' && <span className="text-slate">{told.toDo}</span>}
+        {relief === 'listed-not-measured' && <span className="text-slate"> Does not count against it.</span>}
+      </p>
+      {showSources && (
+        <ul className="text-soft">
+          {finding.sources.map((use) => (
+            <li key={`${use.fact} ${use.source.name}`}>
+              {use.fact}: {use.source.name}
+              {use.questions ? ' (raises a question only)' : ''}
+            </li>
+          ))}
+        </ul>
+      )}
+    </article>
+  );
+}

@@ -1,0 +1,70 @@
+import type { EndpointName, RequestOf, ResponseOf } from '@brackenfell/contract/endpoints';
+import type { Problem } from '@brackenfell/contract/problem';
+import { ADDRESSES } from './addresses.ts';
+import { reportAway, reportBack } from './server-presence.ts';
+
+/** A call that the server answered with a problem. */
+export class ProblemError extends Error {
+  readonly problem: Problem;
+  constructor(problem: Problem) {
+    super(`${problem.title} ${problem.detail}`);
+    this.problem = problem;
+  }
+}
+
+/** A call that never reached the server, or found it without its database. Nothing was changed. */
+export class AwayError extends Error {
+  constructor() {
+    super('The server does not answer. What you typed is kept; it is tried again by itself.');
+  }
+}
+
+interface Parts {
+  readonly params?: Record<string, string>;
+  readonly query?: Record<string, string | undefined>;
+  readonly body?: unknown;
+}
+
+function addressOf(path: string, { params = {}, query = {} }: Parts): string {
+  const filled = path.replaceAll(/:(\w+)/g, (_, name: string) => encodeURIComponent(params[name] ?? ''));
+  const search = new URLSearchParams(
+    Object.entries(query).filter((pair): pair is [string, string] => pair[1] !== undefined),
+  );
+  return search.size > 0 ? `${filled}?${search.toString()}` : filled;
+}
+
+/**
+ * Calls an endpoint. `key` makes a write repeatable: the same key gives the first answer again. Throws `AwayError` when
+ * the server is out of reach, `ProblemError` when it refuses.
+ */
+export async function call<N extends EndpointName>(
+  name: N,
+  request: RequestOf<N>,
+  options: { key?: string; signal?: AbortSignal } = {},
+): Promise<ResponseOf<N>> {
+  const [method, path] = ADDRESSES[name];
+  const parts = request as Parts;
+  const headers: Record<string, string> = { accept: 'application/json' };
+  if (parts.body !== undefined) headers['content-type'] = 'application/json';
+  if (method !== 'GET') headers['idempotency-key'] = options.key ?? crypto.randomUUID();
+  let response: Response;
+  try {
+    response = await fetch(addressOf(path, parts), {
+      method,
+      headers,
+      ...(parts.body === undefined ? {} : { body: JSON.stringify(parts.body) }),
+      ...(options.signal ? { signal: options.signal } : {}),
+    });
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'AbortError') throw error;
+    reportAway();
+    throw new AwayError();
+  }
+  if (response.status === 503 || response.status === 502 || response.status === 504) {
+    reportAway();
+    throw new AwayError();
+  }
+  reportBack();
+  if (!response.ok) throw new ProblemError((await response.json()) as Problem);
+  return (await response.json()) as ResponseOf<N>;
+}
