@@ -51,6 +51,7 @@ export class Counter {
 }
 
 export const test = base.extend<{ counter: Counter }>({
+  // eslint-disable-next-line no-empty-pattern -- Playwright reads fixtures from the pattern
   counter: async ({}, use) => {
     const counter = new Counter();
     await counter.open();

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { EngineKey, endpoint, EVERYONE, Id } from './endpoint.ts';
+import { EngineKey, endpoint, EVERYONE, Id, line } from './endpoint.ts';
 
-export const LONGEST_QUESTION = 120;
+const LONGEST_QUESTION = 120;
 
 /** How a number was found, worst readings last. */
 export const MATCH_STAGES = ['exact', 'fold', 'prefix'] as const;
@@ -42,7 +42,7 @@ export const ask = endpoint({
   path: '/api/ask',
   summary: 'One question to everything: part numbers, stampings, barcodes, engines, vehicles.',
   roles: EVERYONE,
-  query: z.object({ q: z.string().trim().min(1).max(LONGEST_QUESTION) }),
+  query: z.object({ q: line(LONGEST_QUESTION).trim().min(1) }),
   response: z.object({
     parts: z.array(PartAnswer),
     engines: z.array(EngineAnswer),

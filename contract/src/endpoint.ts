@@ -39,12 +39,12 @@ export const EngineKey = z
   .max(60)
   .regex(/^[a-z0-9-]+$/, 'must be an engine key such as skerrow-sc20');
 
-/** Free text of a person, on one line, without control characters. */
+/** Free text of a person, on one line, without control characters or the remains of a broken encoding. */
 export const line = (longest: number) =>
   z
     .string()
     .max(longest)
     // eslint-disable-next-line no-control-regex -- control characters are exactly what is refused
-    .regex(/^[^\u0000-\u001f\u007f]*$/u, 'must not contain control characters');
+    .regex(/^[^\u0000-\u001f\u007f\ufffd]*$/u, 'must not contain control or unreadable characters');
 
 export const Units = z.enum(['metric', 'imperial', 'both']);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { SOURCE_RANKS } from '@brackenfell/core/fitment/facts';
-import { EngineKey, endpoint, EVERYONE, Id, Units } from './endpoint.ts';
+import { EngineKey, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
 
 export const Source = z.object({ rank: z.enum(SOURCE_RANKS), name: z.string() }).meta({ id: 'Source' });
 
@@ -26,7 +26,7 @@ export const listEngines = endpoint({
   path: '/api/engines',
   summary: 'The engines of the catalogue, those that answer to the words first narrowed by them.',
   roles: EVERYONE,
-  query: z.object({ words: z.string().trim().max(120).optional(), units: Units.default('metric') }),
+  query: z.object({ words: line(120).trim().optional(), units: Units.default('metric') }),
   response: z.object({ engines: z.array(EngineLine), total: z.number().int() }),
 });
 

@@ -1,50 +1,25 @@
 import type { z } from 'zod';
 import type { CatalogueFile } from '@brackenfell/contract/catalogue-file';
+import { aldersykeAs30t } from './engines/aldersyke-as30t.ts';
+import { dunmarrowDd70 } from './engines/dunmarrow-dd70.ts';
+import { dunmarrowHf22 } from './engines/dunmarrow-hf22.ts';
+import { ostrelOw12 } from './engines/ostrel-ow12.ts';
+import { pellworthPp20 } from './engines/pellworth-pp20.ts';
 import { skerrowSc20 } from './engines/skerrow-sc20.ts';
+import { listings } from './listings.ts';
 import { heatScales, makers } from './makers.ts';
+import { hollinBray } from './plugs/hollin-bray.ts';
+import { ivorix } from './plugs/ivorix.ts';
 import { kestrane } from './plugs/kestrane.ts';
-import { others } from './plugs/others.ts';
+import { tamsel } from './plugs/tamsel.ts';
+import { references } from './references.ts';
 
 /** The invented catalogue of the demo counter. */
 export const demoWorld: z.input<typeof CatalogueFile> = {
   makers,
   heatScales,
-  engines: [skerrowSc20],
-  plugs: [...kestrane, ...others],
-  references: [
-    {
-      from: '40-61-118-552',
-      to: 'KN 419G-63DR',
-      grade: 'same',
-      source: 'Skerrow workshop sheet',
-      notedOn: '2016-09-01',
-    },
-    {
-      from: '40-61-118-340',
-      to: '40-61-118-552',
-      grade: 'supersedes',
-      source: 'Skerrow bulletin',
-      notedOn: '2016-09-01',
-    },
-    {
-      from: 'KN 419G-63DR',
-      to: 'HB/19/45.D1',
-      grade: 'equivalent',
-      source: 'Hollin & Bray list',
-      notedOn: '2024-02-01',
-    },
-    { from: 'KN 419G-63DR', to: 'IVX-C19-D10', grade: 'equivalent', source: 'Ivorix list', notedOn: '2024-05-01' },
-    { from: 'KN 419G-63DR', to: 'TS 500 231', grade: 'equivalent', source: 'Tamsel list', notedOn: '2023-01-15' },
-    { from: 'TS 500 231', to: 'KN 426G-63DR', grade: 'equivalent', source: 'Tamsel list', notedOn: '2023-01-15' },
-    { from: 'TS 500 231', to: 'TS 500 187', grade: 'equivalent', source: 'Norrad list', notedOn: '2022-03-01' },
-    {
-      from: 'KN 419G-63DR',
-      to: 'HB/19/40.D1',
-      grade: 'alternative',
-      source: 'Hollin & Bray list',
-      notedOn: '2024-02-01',
-    },
-    { from: 'IVX-C19-D10', to: 'IVX-C19-F10', grade: 'equivalent', source: 'Norrad list', notedOn: '2024-05-01' },
-  ],
-  listings: [],
+  engines: [skerrowSc20, ostrelOw12, dunmarrowDd70, dunmarrowHf22, aldersykeAs30t, pellworthPp20],
+  plugs: [...kestrane, ...hollinBray, ...ivorix, ...tamsel],
+  references,
+  listings,
 };

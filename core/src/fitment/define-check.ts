@@ -150,7 +150,8 @@ export function defineCheck<N extends FactId, O extends FactId, F extends Figure
       };
     }
     const { outcome, caseId, figures } = judged;
-    const told = definition.explain({ outcome, caseId, figures }, say);
+    const explained = definition.explain({ outcome, caseId, figures }, say);
+    const told = { ...explained, says: upperFirst(explained.says), phrase: upperFirst(explained.phrase) };
     if (judged.outcome === 'unknown') {
       const blocks = definition.canRefuse(known);
       return { ...base, outcome, caseId, figures, told, missing: judged.missing, blocks };

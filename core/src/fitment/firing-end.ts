@@ -1,4 +1,4 @@
-import type { FactTypes } from './facts.ts';
+import type { FactTypes, GapAdjust, Span } from './facts.ts';
 
 /** The facts of a plug's firing end that set how deep it stands. */
 export interface FiringEnd {
@@ -17,4 +17,17 @@ export interface FiringEnd {
 export function deepestPointMm(end: FiringEnd): number {
   const tip = end.reachMm + end.projectionMm;
   return end.groundForm === 'over-tip' ? tip + end.gapUpperMm + end.groundThicknessMm : tip;
+}
+
+/** The facts of a gap that set how wide it may stand in the engine. */
+export interface GapFacts {
+  readonly adjust: GapAdjust | undefined;
+  readonly deliveredMm: number | undefined;
+  readonly toleranceMm: number | undefined;
+  readonly asked: Span;
+}
+
+/** Upper limit of the gap a plug will run with, mm: that of the asked range, or as delivered where it must not be set. */
+export function gapUpperLimitMm({ adjust, deliveredMm, toleranceMm, asked }: GapFacts): number {
+  return adjust?.kind === 'fixed' && deliveredMm !== undefined ? deliveredMm + (toleranceMm ?? 0) : asked.high;
 }

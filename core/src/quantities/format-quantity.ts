@@ -13,10 +13,13 @@ const SMALL_TORQUE_NM = 20;
 /** Smallest digit a figure of a unit can honestly carry: never more than the measurement supports. */
 const STEP: Partial<Record<UnitId, number>> = { mm: 0.01, in: 0.001, thou: 1, nm: 0.5, lbfFt: 1, lbfIn: 1, kohm: 0.1 };
 
+/** Thousands set apart by a space that does not break, as every trade reads them: 60 000. */
+const grouped = (text: string): string => text.replace(/\B(?=(\d{3})+$)/g, '\u00a0');
+
 function digits(base: number, unit: UnitId, step: number): string {
   const value = Math.round(fromBase(base, unit) / step) * step;
   const decimals = Math.max(0, Math.ceil(-Math.log10(step) - 1e-9));
-  return value.toFixed(decimals);
+  return grouped(value.toFixed(decimals));
 }
 
 function span(low: number, high: number, unit: UnitId, step: number): string {
@@ -36,8 +39,9 @@ function metricUnit(kind: DisplayKind): [UnitId, number] {
     case 'reach':
     case 'hex':
     case 'length':
-    case 'thread':
       return ['mm', 0.1];
+    case 'thread':
+      return ['mm', 0.01];
     case 'plug-torque':
     case 'fastener-torque':
       return ['nm', 0.5];
@@ -84,6 +88,8 @@ function imperialUnit(kind: DisplayKind, high: number): [UnitId, number] {
 export function formatQuantity(kind: DisplayKind, low: number, high: number, display: UnitDisplay): string {
   const [metric, metricStep] = metricUnit(kind);
   const [imperial, imperialStep] = imperialUnit(kind, high);
+  // Threads are named, not measured: M14 × 1.25 carries no idle zeros.
+  if (kind === 'thread') return `${Number(low.toFixed(2))} mm`;
   const inMetric = span(low, high, metric, metricStep);
   if (display === 'metric' || metric === imperial) return inMetric;
   const inImperial = span(low, high, imperial, imperialStep);

@@ -20,7 +20,7 @@ interface WrittenNumber {
 }
 
 const LONGEST_FIGURE = 60;
-const NUMBER = String.raw`[-−]?(?:\d+\s+\d+\/\d+|\d+\/\d+|\d[\d.,]*|[.,]\d+)`;
+const NUMBER = String.raw`[-−]?(?:\d{1,3}(?:[ \u00a0]\d{3})+|\d+\s+\d+\/\d+|\d+\/\d+|\d[\d.,]*|[.,]\d+)`;
 const UNIT = String.raw`[^\d±+()\s][^\d±+()]*?`;
 const SINGLE = new RegExp(`^(${NUMBER})\\s*(${UNIT})?$`, 'u');
 const RANGE = new RegExp(`^(${NUMBER})\\s*(${UNIT})?\\s*(?:-|–|—|−|\\.\\.\\.?|to)\\s*(${NUMBER})\\s*(${UNIT})?$`, 'u');
@@ -42,6 +42,8 @@ function decimal(text: string): WrittenNumber | undefined {
 /** Every honest reading of one written number: fractions, decimal comma, thousands comma. */
 function readNumber(text: string): WrittenNumber[] {
   const plain = text.trim().replace(/^−/, '-');
+  const spaced = /^-?\d{1,3}(?:[ \u00a0]\d{3})+$/.test(plain) ? decimal(plain.replaceAll(/[ \u00a0]/g, '')) : undefined;
+  if (spaced) return [spaced];
   const fraction = /^(-?)(?:(\d+)\s+)?(\d+)\/(\d+)$/.exec(plain);
   if (fraction) {
     const [, sign, whole = '0', top, bottom] = fraction;

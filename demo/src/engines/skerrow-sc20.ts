@@ -1,4 +1,5 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
+import { USUAL } from './position-forms.ts';
 
 /** 2.0 four with a waste-spark pack: cylinders 2 and 4 fire in reverse, so a cheap single-precious plug is a trap. */
 export const skerrowSc20: EngineEntry = {
@@ -14,13 +15,13 @@ export const skerrowSc20: EngineEntry = {
     'Engine cold, ignition off: the pack’s secondary voltage can kill.',
   ],
   facts: {
+    ...USUAL,
     'position.threadDiameterMm': 14,
     'position.threadPitchMm': 1.25,
     'position.reachMm': { low: 19, high: 19 },
     'position.headThreadMm': 19,
     'position.seat': 'gasket',
     'position.hexMm': 16,
-    'position.hexPoints': 6,
     'position.wellBoreMm': 24,
     'position.lengthMm': { low: 50.5, high: 50.5 },
     'position.lengthLimitMm': 56,
@@ -28,18 +29,11 @@ export const skerrowSc20: EngineEntry = {
     'position.resistor': { kind: 'range', low: 3, high: 7.5 },
     'position.centreDesign': 'platinum',
     'position.groundDesign': 'platinum',
-    'position.electrodeBan': 'nothing',
     'position.singlePreciousBan': true,
-    'position.groundCount': 1,
-    'position.groundForm': 'over-tip',
     'position.gapMm': { low: 1, high: 1.1 },
     'position.oeDepthMm': 23.5,
     'position.crownMm': 28.5,
     'position.heat': { maker: 'kestrane', codes: ['63'] },
-    'position.aspiration': 'natural',
-    'position.fuel': 'petrol',
-    'position.shellFitted': 'one-piece',
-    'position.seizesTwoPiece': false,
     'position.intervalKm': 60_000,
   },
   positions: [

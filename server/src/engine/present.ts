@@ -48,7 +48,7 @@ const LINES: readonly LineForm[] = [
     const depth = v['position.oeDepthMm'];
     const crown = v['position.crownMm'];
     if (depth === undefined) return undefined;
-    return `${say.quantity('length', depth)}, ${crown === undefined ? 'piston ?' : `piston ${say.quantity('length', crown)}`}`;
+    return `${say.quantity('length', depth)} of ${crown === undefined ? '?' : say.quantity('length', crown)}`;
   }),
   form('Hex, well', 'hole', ['position.hexMm', 'position.hexPoints', 'position.wellBoreMm'], true, (v, say) => {
     const hex = v['position.hexMm'];

@@ -1,6 +1,7 @@
 import { FACTS, type FactId, type FactSheet, type FactTypes } from '@brackenfell/core/fitment/facts';
 import { lifeAtPositionKm } from '@brackenfell/core/fitment/electrode-wear';
 import type { SharedFinding } from '@brackenfell/core/fitment/judge-plug';
+import { gapUpperLimitMm } from '@brackenfell/core/fitment/firing-end';
 import { compareInTray, RANKING_TOLD, type Rankable } from '@brackenfell/core/fitment/ranking';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import type { HouseRules } from '@brackenfell/core/fitment/house-rules';
@@ -49,6 +50,19 @@ export function plugShape(sheet: FactSheet): PlugShape {
     groundForm: value(sheet, 'plug.groundForm') ?? null,
     tipMm: centre === undefined ? null : TIP_MM[centre],
   };
+}
+
+/** The plug as it would run at a position: its gap at the upper limit it will be set to, as the depth check counts it. */
+function shapeAt(sheet: FactSheet, asked: FactSheet): PlugShape {
+  const range = value(asked, 'position.gapMm');
+  if (!range) return plugShape(sheet);
+  const gapMm = gapUpperLimitMm({
+    adjust: value(sheet, 'plug.gapAdjust'),
+    deliveredMm: value(sheet, 'plug.gapMm'),
+    toleranceMm: value(sheet, 'plug.gapToleranceMm'),
+    asked: range,
+  });
+  return { ...plugShape(sheet), gapMm };
 }
 
 /** Usual tip diameters, for drawing only. */
@@ -137,7 +151,7 @@ function rowView(
     costPer10000KmMinor: cost,
     heatBar: heat?.indexBar ?? null,
     heatCode: heat?.code ?? null,
-    shape: plugShape(sheet),
+    shape: shapeAt(sheet, judged.positions[0]!.sheet),
     inHand: part.id === inHand,
     rank: {
       verdict: judgement.verdict,

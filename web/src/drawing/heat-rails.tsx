@@ -2,8 +2,8 @@ import { scaleLinear } from 'd3-scale';
 import { memo } from 'react';
 import type { Tray } from '@brackenfell/contract/tray';
 
-const WIDTH = 224;
-const HEIGHT = 236;
+const WIDTH = 218;
+const HEIGHT = 206;
 const TOP = 36;
 const LEFT = 26;
 
@@ -19,7 +19,7 @@ interface HeatRailsProps {
 export const HeatRails = memo(function HeatRails({ heat, maker, bar, code, outcome }: HeatRailsProps) {
   const all = [...heat.rails.flatMap((rail) => rail.ratings.map((r) => r.indexBar)), ...(bar === null ? [] : [bar])];
   const y = scaleLinear([Math.min(...all) - 0.4, Math.max(...all) + 0.4], [TOP, HEIGHT - 6]);
-  const step = (WIDTH - LEFT - 30) / Math.max(1, heat.rails.length - 1);
+  const step = (WIDTH - LEFT - 42) / Math.max(1, heat.rails.length - 1);
   const { targetLowBar: low, targetHighBar: high } = heat;
   const ticks = y.ticks(8).filter((tick) => Number.isInteger(tick));
   const said = [
@@ -32,11 +32,11 @@ export const HeatRails = memo(function HeatRails({ heat, maker, bar, code, outco
       : `Picked: ${maker ?? ''} ${code ?? ''}, ${bar.toFixed(1)} bar: ${outcome}.`,
   ].join(' ');
   return (
-    <section aria-label="Heat" className="border-t border-line px-2 pt-1.5 pb-1">
+    <section aria-label="Heat" className="flex-none border-t border-line px-2 pt-1.5 pb-1">
       <h3 className="flex gap-3 px-1 text-xs">
         <b className="font-semibold">Heat</b>
-        <span className="text-soft">▸ in hand</span>
-        <span className="text-soft">- - asked, ½ step shaded</span>
+        <span className="text-soft">▸ picked</span>
+        <span className="text-soft">- - asked, ± ½ step</span>
       </h3>
       <svg
         width={WIDTH}

@@ -93,10 +93,12 @@ function shellTop(
           [0, threadRadius],
           [(shoulder - threadRadius) / Math.tan(TAPER_HALF_ANGLE), shoulder],
         ]
-      : [
-          [0, shoulder],
-          [2.6, shoulder],
-        ];
+      : plug.seat === null
+        ? []
+        : [
+            [0, shoulder],
+            [2.6, shoulder],
+          ];
   const hexFrom = COLLAR_MM;
   const hexTo = hexFrom + HEX_HEIGHT_MM;
   const neck = shoulder - 1.4;
@@ -104,7 +106,7 @@ function shellTop(
   return {
     upper: [
       ...collar,
-      [Math.max(3.4, collar.at(-1)![0] + 0.4), neck],
+      [Math.max(3.4, (collar.at(-1)?.[0] ?? 0) + 0.4), neck],
       [hexFrom, neck],
       [hexFrom, hexRadius],
       [hexTo, hexRadius],
@@ -357,10 +359,12 @@ export function drawPlug(plug: PlugShape): DrawnPlug {
 
   const seatKnown = plug.seat !== null;
   if (!seatKnown) {
-    dashed.push([
-      [0, top.shoulder],
-      [0, -top.shoulder],
-    ]);
+    dashed.push(
+      mirrored([
+        [0, top.shoulder],
+        [3.4, top.shoulder],
+      ]),
+    );
     unknown.push({ what: 'seat', at: [1.2, top.shoulder + 1.5] });
   }
   const body = mirrored(top.upper);
@@ -506,12 +510,14 @@ export function frameFor(
     head.headThreadMm ?? 0,
   );
   const top = Math.max(45, head.lengthLimitMm ?? 0, ...plugs.map((p) => p.topMm ?? 0));
-  const leftMm = -(deepest + 7);
+  const longest = Math.max(head.headThreadMm ?? 0, ...plugs.map((p) => -(p.shellEndMm ?? 0)));
+  // Room to the left for the piston, and for the words that say how much too long a plug is.
+  const leftMm = -Math.max(deepest + 7, longest + 19);
   const radius = (drawHead(head)?.topRadiusMm ?? HEAD_RADIUS_MM) + 1;
-  const scale = Math.min((size.widthPx - 6) / (top + 5 - leftMm), (size.heightPx - 98) / (2 * radius));
+  const scale = Math.min((size.widthPx - 6) / (top + 5 - leftMm), (size.heightPx - 102) / (2 * radius));
   return {
     scale,
     leftMm: leftMm - Math.max(0, (size.widthPx / scale - (top + 5 - leftMm)) / 2),
-    axisPx: 48 + (size.heightPx - 98) / 2,
+    axisPx: 50 + (size.heightPx - 102) / 2,
   };
 }

@@ -37,6 +37,8 @@ export const Section = memo(function Section({ head, plug, oePlug, engine, frame
   const top = block?.topRadiusMm ?? 15;
   const long = block ? protrusion(drawn, block.threadMm) : null;
   const say = (mm: number) => formatQuantity('length', Math.abs(mm), Math.abs(mm), units);
+  // On the drawing the ruler gives the unit; figures in inches say so themselves.
+  const figure = (mm: number) => (units === 'imperial' ? say(mm) : Math.abs(mm).toFixed(1));
   const hatch = `url(#${id}hatch)`;
   return (
     <svg
@@ -109,7 +111,7 @@ export const Section = memo(function Section({ head, plug, oePlug, engine, frame
           </text>
         );
       })}
-      <Dimensions drawn={drawn} oe={oe} head={head} x={x} y={y} top={top} say={say} widthPx={size.widthPx} />
+      <Dimensions drawn={drawn} oe={oe} head={head} x={x} y={y} top={top} say={say} figure={figure} />
       <Ruler frame={frame} size={size} />
     </svg>
   );
@@ -183,21 +185,13 @@ function Ruler({ frame, size }: { frame: Frame; size: SectionProps['size'] }) {
   for (let mm = Math.ceil(frame.leftMm); mm <= rightMm; mm += 1) {
     const px = (mm - frame.leftMm) * frame.scale;
     ticks += `M${px.toFixed(1)} ${base}v${mm % 10 === 0 ? 7 : mm % 5 === 0 ? 5 : 3}`;
-    if (mm % 10 === 0 && px > 22 && px < size.widthPx - 12)
-      labels.push({ px, text: mm === 0 ? '0 seat' : String(Math.abs(mm)) });
+    if (mm % 10 === 0 && px > 22 && px < size.widthPx - 12) labels.push({ px, text: String(Math.abs(mm)) });
   }
   return (
     <g>
       <path d={ticks} className="stroke-slate" fill="none" />
       {labels.map(({ px, text }) => (
-        <text
-          key={px}
-          x={px}
-          y={size.heightPx}
-          textAnchor={text === '0 seat' ? 'start' : 'middle'}
-          dx={text === '0 seat' ? -3 : 0}
-          className="num fill-slate text-xs"
-        >
+        <text key={px} x={px} y={size.heightPx} textAnchor="middle" className="num fill-slate text-xs">
           {text}
         </text>
       ))}
@@ -216,10 +210,10 @@ interface DimensionsProps {
   readonly y: (mm: number) => number;
   readonly top: number;
   readonly say: (mm: number) => string;
-  readonly widthPx: number;
+  readonly figure: (mm: number) => string;
 }
 
-function Dimensions({ drawn, oe, head, x, y, top, say, widthPx }: DimensionsProps) {
+function Dimensions({ drawn, oe, head, x, y, top, say, figure }: DimensionsProps) {
   const { headThreadMm, crownMm } = head;
   const end = drawn.shellEndMm;
   const foot = y(-top) + 12;
@@ -233,47 +227,42 @@ function Dimensions({ drawn, oe, head, x, y, top, say, widthPx }: DimensionsProp
     <g>
       {end !== null && (
         <>
-          <Extend at={x(end)} from={6} to={y(drawn.threadRadiusMm - 1)} tone={misfit ? 'madder' : 'slate'} />
-          <Span from={x(end)} to={x(0)} at={11} tone="peat" text={`${say(end)} offered`} />
+          <Extend at={x(end)} from={9} to={y(drawn.threadRadiusMm - 1)} tone={misfit ? 'madder' : 'slate'} />
+          <Span from={x(end)} to={x(0)} at={15} tone="peat" text={`${figure(end)} offered`} />
         </>
       )}
-      <Extend at={x(0)} from={6} to={y(9)} tone="slate" />
+      <Extend at={x(0)} from={9} to={y(9)} tone="slate" />
       {headThreadMm !== null && (
         <>
-          <Extend at={x(-headThreadMm)} from={22} to={y(drawn.threadRadiusMm)} tone="slate" />
-          <Span from={x(-headThreadMm)} to={x(0)} at={29} tone="slate" text={`${say(headThreadMm)} head`} />
+          <Extend at={x(-headThreadMm)} from={26} to={y(drawn.threadRadiusMm)} tone="slate" />
+          <Span from={x(-headThreadMm)} to={x(0)} at={32} tone="slate" text={`${figure(headThreadMm)} head`} />
         </>
       )}
       {drawn.topMm !== null && (
         <>
-          <Extend at={x(drawn.topMm)} from={22} to={y(2.5)} tone="slate" />
-          <Span from={x(0)} to={x(drawn.topMm)} at={29} tone="slate" text={say(drawn.topMm)} />
+          <Extend at={x(drawn.topMm)} from={26} to={y(2.5)} tone="slate" />
+          <Span from={x(0)} to={x(drawn.topMm)} at={32} tone="slate" text={figure(drawn.topMm)} />
         </>
       )}
       {misfit && headThreadMm !== null && end !== null && (
         <>
-          <Span from={x(end)} to={x(-headThreadMm)} at={29} tone="madder" />
+          <Span from={x(end)} to={x(-headThreadMm)} at={32} tone="madder" />
           <text
             x={Math.max(4, Math.min(x(end), x(-headThreadMm)) - 6)}
-            y={33}
-            textAnchor={Math.min(x(end), x(-headThreadMm)) > 120 ? 'end' : 'start'}
+            y={36}
+            textAnchor={Math.min(x(end), x(-headThreadMm)) > 84 ? 'end' : 'start'}
             className="halo fill-madder text-sm font-bold"
           >
-            {say(over)} {over > 0 ? 'too long' : 'too short'}
+            {figure(over)} {over > 0 ? 'too long' : 'too short'}
           </text>
         </>
       )}
       {crownMm !== null && (
-        <text
-          x={Math.max(4, x(-crownMm) - 6)}
-          y={y(top) + 14}
-          textAnchor={x(-crownMm) > 60 ? 'end' : 'start'}
-          className="halo fill-soft text-xs"
-        >
+        <text x={4} y={y(top) - 5} className="halo fill-soft text-xs">
           piston at top
         </text>
       )}
-      {crownMm === null && (
+      {crownMm === null && headThreadMm !== null && (
         <text x={6} y={foot + 4} className="halo fill-ash text-xs">
           piston: not known
         </text>
@@ -295,14 +284,11 @@ function Dimensions({ drawn, oe, head, x, y, top, say, widthPx }: DimensionsProp
           >
             {clearance < 0 ? `${say(clearance)} into the piston` : `clears the piston by ${say(clearance)}`}
             {oeClearance !== null && Math.abs(oeClearance - clearance) > 0.05
-              ? `; the maker’s own by ${say(oeClearance)}`
+              ? `; the maker’s own clears by ${say(oeClearance)}`
               : ''}
           </text>
         </>
       )}
-      <text x={widthPx - 4} y={foot + 18} textAnchor="end" className="halo fill-soft text-xs">
-        {oe ? 'bold line: the maker’s own plug' : ''}
-      </text>
     </g>
   );
 }
@@ -329,7 +315,7 @@ function Span({ from, to, at, tone, text }: { from: number; to: number; at: numb
       <path d={line} stroke="currentColor" strokeWidth="1" fill="none" />
       <path d={heads} fill="currentColor" />
       {text && (
-        <text x={(from + to) / 2} y={at + 4} textAnchor="middle" className="halo num text-xs" fill="currentColor">
+        <text x={(from + to) / 2} y={at - 3} textAnchor="middle" className="halo num text-xs" fill="currentColor">
           {text}
         </text>
       )}

@@ -102,7 +102,6 @@ export function EngineStage() {
         )}
         <div className="engine-head" aria-hidden="true">
           <span>Engine</span>
-          <span>What it is</span>
           <span>Layout</span>
           <span>Thread</span>
           <span>Reach</span>
@@ -122,14 +121,14 @@ export function EngineStage() {
               <b className="font-semibold">
                 {engine.maker} <span className="num">{engine.code}</span>
               </b>
-              <span>{engine.summary}</span>
               <span>{engine.layout}</span>
               <span className="num">{engine.thread}</span>
               <span className="num">{engine.reach}</span>
               <span>{engine.seat}</span>
               <span className="num">{engine.gap}</span>
-              <span className="col-span-7 text-soft">
-                {engine.vehicles.map((v) => `${v.title} ${v.years}`).join(' · ')}
+              <span className="col-span-6">
+                {engine.summary}.{' '}
+                <span className="text-soft">{engine.vehicles.map((v) => `${v.title} ${v.years}`).join(' · ')}</span>
               </span>
             </div>
           ))}

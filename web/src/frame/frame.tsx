@@ -57,8 +57,8 @@ export function Frame({ me }: { me: Staff }) {
       <SlipPane me={me} onSlips={() => open('slips')} />
       {sheet === 'keys' && <KeyHelp onClose={close} />}
       {sheet === 'person' && <SwitchPerson me={me} onClose={close} />}
-      {sheet === 'slips' && <SlipList onClose={close} />}
-      <Toaster position="bottom-left" duration={5000} toastOptions={{ className: 'toast' }} />
+      {sheet === 'slips' && <SlipList me={me} onClose={close} />}
+      <Toaster position="bottom-left" duration={3500} toastOptions={{ className: 'toast' }} />
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import type { Staff } from '@brackenfell/contract/session';
 import type { SlipSummary } from '@brackenfell/contract/slip';
 import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
@@ -10,7 +11,7 @@ import { slipCall, useSlips, useSlipWrite } from './use-slip.ts';
 const when = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 
 /** Slips that wait: one letter takes one up; the slip at hand is parked, begun or closed from here. */
-export function SlipList({ onClose }: { onClose: () => void }) {
+export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
   const parked = useSlips('parked');
   const open = useSlips('open');
   const { slip, go } = useCounter();
@@ -46,7 +47,7 @@ export function SlipList({ onClose }: { onClose: () => void }) {
     ...(current?.state === 'open'
       ? [{ press: 'p', does: `Park slip ${current.docket}`, run: () => move('parkSlip', () => show(null)) }]
       : []),
-    ...(current?.state === 'parked' || current?.state === 'open'
+    ...(current?.state === 'parked' || (current?.state === 'open' && current.holder !== me.name)
       ? [{ press: 't', does: `Take over slip ${current.docket}`, run: () => move('takeOverSlip', onClose) }]
       : []),
     ...(current?.state === 'closed'

@@ -196,7 +196,7 @@ function OpenSlip({ slip, me }: { slip: Slip; me: Staff }) {
           <section className="px-3 py-2" aria-label="Said and found">
             <h3 className="text-xs font-semibold text-slate">Said and found</h3>
             {slip.notes.map((n) => (
-              <p key={n.at} className="grid grid-cols-[2.75rem_1fr] pt-1 text-soft">
+              <p key={n.at} className="grid grid-cols-[3.25rem_1fr] pt-1 text-soft">
                 <time className="num text-slate" dateTime={n.at}>
                   {clock.format(new Date(n.at))}
                 </time>

@@ -204,10 +204,10 @@ function PickedDetail({ tray, pick, engine, showAll, showSources }: PickedDetail
           <p className="section-legend">
             <b>Section</b>
             <span>
-              <i className="swatch bg-plug" /> {row.printed}
+              <i className="swatch bg-plug" /> picked
             </span>
             <span>
-              <i className="swatch" /> {tray.oePlug ? tray.oePlug.printed : 'no own plug drawn'}
+              <i className="swatch" /> {tray.oePlug ? `maker’s own, ${tray.oePlug.printed}` : 'maker’s own not drawn'}
             </span>
             <span className="ml-auto">
               <Key>j</Key> <Key>k</Key> move

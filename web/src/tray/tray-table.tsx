@@ -129,7 +129,11 @@ function TrayHead({ tray, pick }: { tray: Tray; pick: RowPick }) {
         £ each
       </div>
       <div role="columnheader" className="tray-per self-end pr-2 text-right leading-tight">
-        £ a set / 10 000 km
+        £ a set
+        <br />
+        10 000
+        <br />
+        km
       </div>
     </div>
   );

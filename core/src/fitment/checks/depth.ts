@@ -1,5 +1,5 @@
 import { defineCheck } from '../define-check.ts';
-import { deepestPointMm } from '../firing-end.ts';
+import { deepestPointMm, gapUpperLimitMm } from '../firing-end.ts';
 import { within } from '../tolerance.ts';
 
 const MATCH_MM = 0.5;
@@ -55,8 +55,12 @@ export const depth = defineCheck({
     };
   },
   judge: (f) => {
-    const fixed = f['plug.gapAdjust']?.kind === 'fixed' && f['plug.gapMm'] !== undefined;
-    const gapUpperMm = fixed ? f['plug.gapMm'] + (f['plug.gapToleranceMm'] ?? 0) : f['position.gapMm'].high;
+    const gapUpperMm = gapUpperLimitMm({
+      adjust: f['plug.gapAdjust'],
+      deliveredMm: f['plug.gapMm'],
+      toleranceMm: f['plug.gapToleranceMm'],
+      asked: f['position.gapMm'],
+    });
     const depthMm = deepestPointMm({
       reachMm: f['plug.reachMm'],
       projectionMm: f['plug.projectionMm'],

@@ -1,0 +1,138 @@
+import { describe, expect, test } from '@jest/globals';
+import { CHECK_IDS, type CheckId } from './check-ids.ts';
+import type { Finding, Outcome } from './finding.ts';
+import { compareInTray, type Rankable } from './ranking.ts';
+import { overallVerdict, relieve, VERDICTS, worstVerdict, type Evidence } from './verdict.ts';
+
+const told = { asked: '', has: '', difference: null, says: 'Said.', toDo: 'Measure it.', phrase: 'Said' };
+const finding = (check: CheckId, outcome: Outcome, more: Partial<Finding> = {}): Finding => ({
+  check,
+  outcome,
+  caseId: 'missing',
+  figures: {},
+  told,
+  sources: [],
+  missing: [],
+  blocks: false,
+  closeness: 0,
+  ...more,
+});
+const equivalent: Evidence = { named: false, listed: false, trailGrade: 'equivalent' };
+const named: Evidence = { named: true, listed: false };
+const listed: Evidence = { named: false, listed: true };
+const findings = (...outcomes: Outcome[]) => outcomes.map((outcome, i) => finding(CHECK_IDS[i]!, outcome));
+
+describe('the overall verdict', () => {
+  test('any refusal refuses, whatever else', () => {
+    expect(overallVerdict(findings('refuse', 'unknown', 'caution'), named)).toBe('refuse');
+  });
+
+  test('an unknown that could refuse is asked first, before any caution', () => {
+    expect(overallVerdict([finding('reach', 'unknown', { blocks: true }), finding('heat', 'caution')], named)).toBe(
+      'ask-first',
+    );
+  });
+
+  test('an unknown that could not refuse is advice', () => {
+    expect(overallVerdict([finding('supply', 'unknown')], named)).toBe('sell-with-advice');
+  });
+
+  test('a caution needs the supervisor', () => {
+    expect(overallVerdict(findings('match', 'caution'), named)).toBe('needs-supervisor');
+  });
+
+  test('three acceptables are advice, four need the supervisor', () => {
+    expect(overallVerdict(findings('acceptable', 'acceptable', 'acceptable'), equivalent)).toBe('sell-with-advice');
+    expect(overallVerdict(findings('acceptable', 'acceptable', 'acceptable', 'acceptable'), equivalent)).toBe(
+      'needs-supervisor',
+    );
+  });
+
+  test('"listed, not measured" does not count toward the four', () => {
+    const three = findings('acceptable', 'acceptable', 'acceptable');
+    expect(overallVerdict([...three, finding('depth', 'acceptable', { relief: 'listed-not-measured' })], listed)).toBe(
+      'sell-with-advice',
+    );
+  });
+
+  test.each<[string, Evidence, string]>([
+    ['the maker’s own number needs no trail', named, 'sell'],
+    ['a listing is enough', listed, 'sell'],
+    ['an equivalent trail is enough', equivalent, 'sell'],
+    ['a supersession is enough', { named: false, listed: false, trailGrade: 'supersedes' }, 'sell'],
+    ['an alternative earns advice', { named: false, listed: false, trailGrade: 'alternative' }, 'sell-with-advice'],
+    ['an observation earns advice', { named: false, listed: false, trailGrade: 'observed' }, 'sell-with-advice'],
+    ['an alternative beside a listing is enough', { named: false, listed: true, trailGrade: 'alternative' }, 'sell'],
+    ['no trail and no listing earns advice', { named: false, listed: false }, 'sell-with-advice'],
+  ])('when every check matches, %s', (_, evidence, verdict) => {
+    expect(overallVerdict(findings('match', 'match'), evidence)).toBe(verdict);
+  });
+
+  test('over several positions the worst counts', () => {
+    expect(VERDICTS).toEqual(['refuse', 'ask-first', 'needs-supervisor', 'sell-with-advice', 'sell']);
+    expect(worstVerdict(['sell', 'needs-supervisor', 'ask-first'])).toBe('ask-first');
+  });
+});
+
+describe('the two reliefs', () => {
+  const unknown = (check: CheckId, more: Partial<Finding> = {}) => finding(check, 'unknown', { blocks: true, ...more });
+
+  test.each(CHECK_IDS.filter((id) => id !== 'class-list' && id !== 'supply'))(
+    'the maker’s own number passes an unpublished %s as specified',
+    (check) => {
+      expect(relieve(unknown(check), named)).toMatchObject({ outcome: 'match', relief: 'as-specified', blocks: false });
+    },
+  );
+
+  test.each(['class-list', 'supply'] as const)('but not %s, which is about today', (check) => {
+    expect(relieve(unknown(check), named).outcome).toBe('unknown');
+  });
+
+  test('nor a measurement in doubt', () => {
+    expect(relieve(unknown('reach', { caseId: 'questioned' }), named).outcome).toBe('unknown');
+  });
+
+  test.each(CHECK_IDS)(
+    'a listing stands in for an unmeasured depth, length, hex or shell, and nothing else: %s',
+    (check) => {
+      const may = ['depth', 'length', 'hex-and-well', 'shell'].includes(check);
+      expect(relieve(unknown(check), listed).outcome).toBe(may ? 'acceptable' : 'unknown');
+    },
+  );
+
+  test('no evidence, no relief; and only an unknown is relieved', () => {
+    expect(relieve(unknown('depth'), equivalent).outcome).toBe('unknown');
+    expect(relieve(finding('depth', 'refuse'), named).outcome).toBe('refuse');
+  });
+});
+
+describe('the order in the tray', () => {
+  const base: Rankable = {
+    verdict: 'sell',
+    evidence: equivalent,
+    closeness: 0,
+    onHand: 1,
+    costPer10000Km: 500,
+    printed: 'B',
+  };
+  test.each<[string, Partial<Rankable>, Partial<Rankable>]>([
+    ['verdict by how soon it could be sold', { verdict: 'ask-first', onHand: 0 }, { verdict: 'needs-supervisor' }],
+    ['refused goes last', { verdict: 'needs-supervisor' }, { verdict: 'refuse' }],
+    ['named before listed', { evidence: named, closeness: 9 }, { evidence: listed }],
+    ['listed before a trail', { evidence: listed }, {}],
+    ['the stronger trail first', { evidence: { ...equivalent, trailGrade: 'same' } }, {}],
+    [
+      'any trail before size alone',
+      { evidence: { ...equivalent, trailGrade: 'observed' } },
+      { evidence: { named: false, listed: false } },
+    ],
+    ['the closer first', { closeness: 0.1, onHand: 0 }, { closeness: 0.2 }],
+    ['in stock first', { costPer10000Km: 900 }, { onHand: 0 }],
+    ['the cheaper per distance first', { costPer10000Km: 400, printed: 'Z' }, {}],
+    ['an unknown cost last', {}, { costPer10000Km: undefined, printed: 'A' }],
+    ['then by number, so that it never wavers', { printed: 'A' }, {}],
+  ])('%s', (_, first, second) => {
+    expect(compareInTray({ ...base, ...first }, { ...base, ...second })).toBeLessThan(0);
+    expect(compareInTray({ ...base, ...second }, { ...base, ...first })).toBeGreaterThan(0);
+  });
+});

@@ -1,0 +1,22 @@
+import { expect, test } from '@jest/globals';
+import { formatQuantity } from './format-quantity.ts';
+
+test.each([
+  ['gap', 0.8128, 'metric', '0.81 mm'],
+  ['gap', 0.8128, 'imperial', '32 thou'],
+  ['gap', 0.8, 'both', '0.80 mm / 31 thou'],
+  ['plug-torque', 24.4, 'metric', '24.5 N·m'],
+  ['plug-torque', 24.4, 'imperial', '18 lbf·ft'],
+  ['plug-torque', 12, 'imperial', '106 lbf·in'],
+  ['reach', 19.04, 'metric', '19.0 mm'],
+  ['reach', 19.05, 'imperial', '0.75 in'],
+  ['distance', 60_000, 'metric', '60\u00a0000 km'],
+  ['thread', 1.25, 'imperial', '1.25 mm'],
+  ['plug-resistor', 5000, 'both', '5.0 kΩ'],
+] as const)('%s of %d in %s shows no more digits than it supports', (kind, base, display, printed) => {
+  expect(formatQuantity(kind, base, base, display)).toBe(printed);
+});
+
+test('a range is printed once with its unit', () => {
+  expect(formatQuantity('gap', 1, 1.1, 'metric')).toBe('1.00–1.10 mm');
+});

@@ -1,0 +1,44 @@
+import type { ListingEntry } from '@brackenfell/contract/catalogue-file';
+
+const listed = (engineId: string, source: string, statedOn: string, numbers: readonly string[]): ListingEntry[] =>
+  numbers.map((number) => ({ engineId, number, source, statedOn }));
+
+/** Part makers' own statements that a part suits an engine. */
+export const listings: ListingEntry[] = [
+  ...listed('skerrow-sc20', 'Kestrane application list', '2025-01-10', ['KN 419G-63DR', 'KN 419G-65DR']),
+  ...listed('skerrow-sc20', 'Hollin & Bray application list', '2025-02-01', [
+    'HB/19/45.D1',
+    'HB/19/45.D2',
+    'HB/19/45.P1',
+  ]),
+  ...listed('skerrow-sc20', 'Ivorix application list', '2025-03-05', ['IVX-C19-D10', 'IVX-C19-D09']),
+  ...listed('skerrow-sc20', 'Tamsel application list', '2024-11-20', ['TS 500 226', 'TS 500 231', 'TS 500 236']),
+  // Only for early heads: not met while the build month is unknown.
+  {
+    engineId: 'skerrow-sc20',
+    number: 'TS 500 239',
+    source: 'Tamsel application list',
+    statedOn: '2024-11-20',
+    builtTo: '2012-06',
+  },
+  ...listed('aldersyke-as30t', 'Kestrane application list', '2025-01-10', ['KN 419G-65IR', 'KN 419G-67IR']),
+  ...listed('aldersyke-as30t', 'Hollin & Bray application list', '2025-02-01', ['HB/19/40.J1', 'HB/19/40.J4']),
+  ...listed('aldersyke-as30t', 'Ivorix application list', '2025-03-05', ['IVX-B19-J07', 'IVX-B19-F07']),
+  ...listed('aldersyke-as30t', 'Tamsel application list', '2024-11-20', ['TS 500 251']),
+  ...listed('ostrel-ow12', 'Kestrane application list', '2025-01-10', ['KN 226G-63IR', 'KN 226G-63NR']),
+  ...listed('ostrel-ow12', 'Hollin & Bray application list', '2025-02-01', ['HB/26S/45.J1']),
+  ...listed('ostrel-ow12', 'Ivorix application list', '2025-03-05', ['IVX-C26-J08', 'IVX-C26-F08']),
+  ...listed('ostrel-ow12', 'Tamsel application list', '2024-11-20', ['TS 500 310', 'TS 500 311', 'TS 500 313']),
+  ...listed('dunmarrow-dd70', 'Kestrane application list', '2025-01-10', ['KN 412G-59N', 'KN 412G-59NR']),
+  ...listed('dunmarrow-dd70', 'Hollin & Bray application list', '2025-02-01', ['HB/12/55.C1']),
+  ...listed('dunmarrow-dd70', 'Ivorix application list', '2025-03-05', ['IVX-E12-N07', 'IVX-E12-F07']),
+  ...listed('dunmarrow-dd70', 'Tamsel application list', '2024-11-20', ['TS 500 120', 'TS 500 121']),
+  ...listed('dunmarrow-hf22', 'Kestrane application list', '2025-01-10', ['KN 812T-61NR', 'KN 812T-63NR']),
+  ...listed('dunmarrow-hf22', 'Hollin & Bray application list', '2025-02-01', ['HB/12T/50.C1', 'HB/12T/50.C2']),
+  ...listed('dunmarrow-hf22', 'Ivorix application list', '2025-03-05', ['IVX-D12T-N08']),
+  ...listed('dunmarrow-hf22', 'Tamsel application list', '2024-11-20', ['TS 500 410']),
+  ...listed('pellworth-pp20', 'Kestrane application list', '2025-01-10', ['KN 409G-59N']),
+  ...listed('pellworth-pp20', 'Hollin & Bray application list', '2025-02-01', ['HB/9/55.C1', 'HB/9/60.C1']),
+  ...listed('pellworth-pp20', 'Ivorix application list', '2025-03-05', ['IVX-E09-N06']),
+  ...listed('pellworth-pp20', 'Tamsel application list', '2024-11-20', ['TS 500 105']),
+];

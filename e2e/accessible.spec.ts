@@ -1,0 +1,41 @@
+import { ask, expect, expectAccessible, signIn, slipPane, test } from './counter.ts';
+
+test('no screen has an accessibility violation, in either theme', async ({ page, counter }) => {
+  test.setTimeout(180_000);
+  await page.goto(counter.address);
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await expectAccessible(page);
+
+  await signIn(page, counter);
+  await expect(page.getByRole('option', { name: /Skerrow SC20/ })).toBeVisible();
+  await expectAccessible(page);
+
+  await page.keyboard.press('/');
+  await page.keyboard.type('KN 42GG');
+  await expect(page.getByRole('option', { name: /KN 426G-63DR/ })).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'KN 426G-63DR' })).toBeVisible();
+  await expectAccessible(page);
+
+  await ask(page, 'sc20', /Skerrow SC20/);
+  await expect(page.locator('[data-tray]')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(slipPane(page).getByText('KN 419G-63DR')).toBeVisible();
+  await page.keyboard.press('w');
+  await page.keyboard.press('s');
+  await page.waitForTimeout(4500); // the message has gone
+  await expectAccessible(page);
+
+  for (const key of ['?', '=', 'o', ';']) {
+    await page.keyboard.press(key);
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await page.waitForTimeout(300);
+    await expectAccessible(page);
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toBeHidden();
+  }
+
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await expectAccessible(page);
+});
