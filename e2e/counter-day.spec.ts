@@ -1,4 +1,4 @@
-import { ask, expect, pickRow, signIn, slipPane, test, whyPanel } from './counter.ts';
+import { ask, expect, expectTray, pickRow, signIn, slipPane, test, whyPanel } from './counter.ts';
 
 test('price and stock are answered on the phone without a slip', async ({ page, counter }) => {
   await signIn(page, counter);
@@ -14,6 +14,7 @@ test('an Ask-first part shows which fact is missing and carries its question to 
 }) => {
   await signIn(page, counter);
   await ask(page, 'sc20', /Skerrow SC20/);
+  await expectTray(page);
   await pickRow(page, 'TS 500 231');
   await expect(whyPanel(page)).toContainText('Ask first');
   await expect(whyPanel(page)).toContainText('Not known: reach. Measure from the seat face to the end of the shell');
@@ -26,6 +27,7 @@ test('an Ask-first part shows which fact is missing and carries its question to 
 test('one slip is parked and another taken up, by a colleague with a PIN', async ({ page, counter }) => {
   await signIn(page, counter);
   await ask(page, 'haulm 2012', /Skerrow Haulm/);
+  await expectTray(page);
   await page.keyboard.press('Enter');
   await expect(slipPane(page)).toContainText('04201');
   await page.keyboard.press('=');
@@ -49,6 +51,7 @@ test('one slip is parked and another taken up, by a colleague with a PIN', async
 test('a line is taken off, put back by undo, and counted up; a note is written', async ({ page, counter }) => {
   await signIn(page, counter);
   await ask(page, 'pellworth pp20', /Pellworth PP20/);
+  await expectTray(page);
   await page.keyboard.press('Enter');
   await expect(slipPane(page).getByText('HB/9/55.C1')).toBeVisible();
   await page.keyboard.press(']');
@@ -98,7 +101,7 @@ test('each planted trap looks on screen as it is judged', async ({ page, counter
   ] as const;
   for (const [engine, printed, verdict, words] of traps) {
     await page.goto(`${counter.address}/engines/${engine}`);
-    await expect(page.locator('[data-tray]')).toBeVisible();
+    await expectTray(page);
     await pickRow(page, printed);
     await expect(whyPanel(page)).toContainText(verdict);
     await expect(whyPanel(page)).toContainText(words);

@@ -78,6 +78,11 @@ export async function ask(page: Page, question: string, answer: string | RegExp)
   await page.keyboard.press('Enter');
 }
 
+/** Waits until the tray is judged and shown. */
+export async function expectTray(page: Page): Promise<void> {
+  await expect(page.locator('[data-tray] [aria-selected="true"]')).toBeVisible();
+}
+
 /** Moves down the tray by keys until a number is picked. */
 export async function pickRow(page: Page, printed: string): Promise<void> {
   const picked = page.locator('[data-tray] [aria-selected="true"]');

@@ -9,6 +9,8 @@ test('from a worn stamping to the right plug, by keyboard alone, surviving a res
   await expect(page.getByLabel('Price and stock')).toContainText('£9.40');
 
   await page.keyboard.press('1');
+  await expect(page.getByRole('option', { name: /Skerrow SC20/ })).toBeVisible();
+  await page.keyboard.press('j');
   await expect(page.getByRole('option', { name: /Skerrow SC20/ })).toHaveAttribute('aria-selected', 'true');
   await page.keyboard.press('Enter');
 

@@ -3,10 +3,10 @@ import { mkdtempSync, readFileSync, rmSync, existsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildAll } from './build.ts';
-import { ensureDatabase, newPassword, openCluster, privateFolder } from './cluster.ts';
-import { ensureChromium, ensurePostgres } from './debian.ts';
-import { fillDemo } from './fill-demo.ts';
+import { privateFolder } from './cluster.ts';
+import { ensureChromium } from './debian.ts';
 import { ROOT, STATE } from './places.ts';
+import { withThrowawayDatabase } from './throwaway-database.ts';
 
 /** Outcome of one part of the tests. */
 interface Count {
@@ -56,32 +56,6 @@ async function readCode(): Promise<Count> {
   return count;
 }
 
-/** A database cluster of the tests' own, with the demo world in a template that every test file copies. */
-async function withDatabase<T>(work: (env: NodeJS.ProcessEnv) => Promise<T>): Promise<T> {
-  ensurePostgres();
-  privateFolder(scratch);
-  const secrets = { super: newPassword(), owner: newPassword(), app: newPassword() };
-  const cluster = await openCluster({
-    folder: join(scratch, 'postgres'),
-    password: secrets.super,
-    log: join(scratch, 'postgres.log'),
-    throwaway: true,
-  });
-  try {
-    const { ownerUrl, appUrl } = await ensureDatabase(cluster, 'template_world', secrets);
-    await fillDemo(ownerUrl, (line) => {
-      console.log(line);
-    });
-    return await work({
-      BRACKENFELL_TEST_SUPER_URL: cluster.superUrl('postgres'),
-      BRACKENFELL_TEST_OWNER_URL: ownerUrl,
-      BRACKENFELL_TEST_APP_URL: appUrl,
-    });
-  } finally {
-    await cluster.stop();
-  }
-}
-
 function readJson(file: string): unknown {
   return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined;
 }
@@ -126,7 +100,7 @@ async function main(): Promise<void> {
   const counts: Count[] = [];
   if (parts.includes('code')) counts.push(await readCode());
   if (parts.includes('unit') || parts.includes('journeys')) {
-    await withDatabase(async (env) => {
+    await withThrowawayDatabase(scratch, async (env) => {
       if (parts.includes('unit')) counts.push(await runUnit(env));
       if (parts.includes('journeys')) counts.push(await runJourneys(env));
     });

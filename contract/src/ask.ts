@@ -9,6 +9,9 @@ export const MATCH_STAGES = ['exact', 'fold', 'prefix'] as const;
 export const PartAnswer = z
   .object({
     partId: Id,
+    /** The part's own number; differs from `printed` when another of its names was asked for. */
+    number: z.string(),
+    /** The name that answered. */
     printed: z.string(),
     maker: z.string(),
     nameKind: z.string(),

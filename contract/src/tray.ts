@@ -7,6 +7,12 @@ import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
 import { EngineKey, endpoint, EVERYONE, Id, Units } from './endpoint.ts';
 import { Source } from './engine.ts';
 
+/** A fact that was read, with the source of its figure; `questions` when it only raised a question. */
+const FactUsed = z
+  .object({ fact: z.string(), source: Source, questions: z.boolean().optional() })
+  .meta({ id: 'FactUsed' });
+export type FactUsed = z.infer<typeof FactUsed>;
+
 export const Finding = z
   .object({
     check: z.enum(CHECK_IDS),
@@ -21,7 +27,7 @@ export const Finding = z
       toDo: z.string().nullable(),
       phrase: z.string(),
     }),
-    sources: z.array(z.object({ fact: z.string(), source: Source, questions: z.boolean().optional() })),
+    sources: z.array(FactUsed),
     missing: z.array(z.object({ fact: z.string(), question: z.string() })),
     blocks: z.boolean(),
     relief: z.enum(['as-specified', 'listed-not-measured']).optional(),
@@ -64,6 +70,12 @@ export const HeadShape = z
   .meta({ id: 'HeadShape' });
 export type HeadShape = z.infer<typeof HeadShape>;
 
+/** A finding inside a tray: its sources are places in the tray's own table, which most findings share. */
+const TrayFinding = Finding.omit({ sources: true })
+  .extend({ sources: z.array(z.number().int()) })
+  .meta({ id: 'TrayFinding' });
+export type TrayFinding = z.infer<typeof TrayFinding>;
+
 export const TrailView = z
   .object({
     from: z.string(),
@@ -88,7 +100,7 @@ export const TrayRow = z
     maker: z.string(),
     verdict: z.enum(VERDICTS),
     reason: z.string(),
-    findings: z.array(Finding),
+    findings: z.array(TrayFinding),
     evidence: z.object({
       named: z.boolean(),
       listed: z.string().nullable(),
@@ -118,6 +130,8 @@ export const Tray = z
     engineId: EngineKey,
     positions: z.array(z.string()),
     rows: z.array(TrayRow),
+    /** Facts and where their figures come from; the rows' findings refer to it. */
+    sources: z.array(FactUsed),
     byReference: z.number().int(),
     bySize: z.number().int(),
     order: z.string(),

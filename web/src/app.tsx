@@ -1,5 +1,4 @@
 import { Navigate, Route, Routes, useParams } from 'react-router';
-import { MarkSymbols } from './controls/mark.tsx';
 import { EngineStage } from './engine/engine-stage.tsx';
 import { Frame } from './frame/frame.tsx';
 import { AwayBanner } from './frame/away-banner.tsx';
@@ -13,7 +12,6 @@ export function App() {
   const session = useSession();
   return (
     <>
-      <MarkSymbols />
       {session.isPending && <p className="p-6 text-soft">Opening the counter …</p>}
       {session.error && !session.data && (
         <div className="p-6">

@@ -14,16 +14,18 @@ const SMALL_TORQUE_NM = 20;
 const STEP: Partial<Record<UnitId, number>> = { mm: 0.01, in: 0.001, thou: 1, nm: 0.5, lbfFt: 1, lbfIn: 1, kohm: 0.1 };
 
 /** Thousands set apart by a space that does not break, as every trade reads them: 60 000. */
-const grouped = (text: string): string => text.replace(/\B(?=(\d{3})+$)/g, '\u00a0');
+const grouped = (text: string): string =>
+  text.length < 4 || text.includes('.') ? text : text.replace(/\B(?=(\d{3})+$)/g, '\u00a0');
 
 function digits(base: number, unit: UnitId, step: number): string {
   const value = Math.round(fromBase(base, unit) / step) * step;
-  const decimals = Math.max(0, Math.ceil(-Math.log10(step) - 1e-9));
+  const decimals = step >= 1 ? 0 : step >= 0.1 ? 1 : step >= 0.01 ? 2 : 3;
   return grouped(value.toFixed(decimals));
 }
 
 function span(low: number, high: number, unit: UnitId, step: number): string {
-  const [from, to] = [digits(low, unit, step), digits(high, unit, step)];
+  const from = digits(low, unit, step);
+  const to = low === high ? from : digits(high, unit, step);
   return `${from === to ? from : `${from}–${to}`} ${UNITS[unit].printed}`;
 }
 

@@ -9,6 +9,7 @@ export function partAnswer(question: string, hit: NameHit): PartAnswer {
   const how = [...readings, ...(hit.stage === 'prefix' ? ['the number goes on'] : [])].join(', ');
   return {
     partId: hit.part_id,
+    number: hit.number,
     printed: hit.printed,
     maker: hit.maker,
     nameKind: hit.name_kind,

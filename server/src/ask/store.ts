@@ -8,6 +8,7 @@ export interface NameHit {
   readonly part_kind: 'plug' | 'oe-number';
   readonly maker: string;
   readonly name_kind: string;
+  readonly number: string;
   readonly printed: string;
   readonly normal_form: string;
   readonly shared_by: number;
@@ -43,6 +44,7 @@ export async function findNames(db: Database, normal: string): Promise<NameHit[]
     )
     select f.stage, f.part_id, p.kind as part_kind, m.name as maker, f.kind as name_kind, f.printed, f.normal_form,
            (select count(distinct o.part_id)::int from part_name o where o.normal_form = f.normal_form) as shared_by,
+           (select min(c.printed) from part_name c where c.part_id = f.part_id and c.kind in ('catalogue', 'oe')) as number,
            s.on_hand, pr.each_minor,
            (select min(t.printed) from reference r join part_name t on t.part_id = r.to_part_id and t.kind in ('catalogue', 'oe')
              where r.from_part_id = f.part_id and r.grade = 'supersedes' and r.rejected_at is null) as replaced_by

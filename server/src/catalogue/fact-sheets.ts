@@ -1,4 +1,5 @@
 import type { FactEntry, FactId, FactSheet, Sourced } from '@brackenfell/core/fitment/facts';
+import type { PlugJudgement } from '@brackenfell/core/fitment/judge-plug';
 import type { HeatScale } from '@brackenfell/core/heat-range/heat-scale';
 import type { Database } from '../db/database.ts';
 import { decodeFigure, type HeatScales } from './figure-codec.ts';
@@ -11,6 +12,21 @@ interface Held {
   readonly scales: HeatScales;
   readonly plugs: Map<string, FactSheet>;
   readonly positions: Map<string, FactSheet>;
+  /** Judgements of plugs at positions under this version, by all that they depend on. */
+  readonly judgements: Map<string, PlugJudgement>;
+}
+
+/** Past this many kept judgements all are dropped: a few hundred trays, some tens of megabytes. */
+const MOST_JUDGEMENTS = 20_000;
+
+/** A judgement kept under its key, or made now and kept. */
+export function keptJudgement({ judgements }: Held, key: string, judge: () => PlugJudgement): PlugJudgement {
+  const kept = judgements.get(key);
+  if (kept) return kept;
+  if (judgements.size >= MOST_JUDGEMENTS) judgements.clear();
+  const made = judge();
+  judgements.set(key, made);
+  return made;
 }
 
 /**
@@ -23,7 +39,13 @@ export class FactSheets {
   async at(db: Database): Promise<Held> {
     const { version } = await db.selectFrom('catalogue_version').select('version').executeTakeFirstOrThrow();
     if (this.#held?.version !== version) {
-      this.#held = { version, scales: await readScales(db), plugs: new Map(), positions: new Map() };
+      this.#held = {
+        version,
+        scales: await readScales(db),
+        plugs: new Map(),
+        positions: new Map(),
+        judgements: new Map(),
+      };
     }
     return this.#held;
   }

@@ -14,13 +14,12 @@ describe('a figure row', () => {
       ...demoWorld.plugs.map((p) => p.facts),
       ...demoWorld.engines.flatMap((e) => [e.facts, ...e.positions.map((p) => p.facts)]),
     ];
-    for (const [fact, value] of sheets.flatMap((facts) => Object.entries(facts as object)) as [
-      RecordedFactId,
-      never,
-    ][]) {
+    const recorded = sheets.flatMap((facts) => Object.entries(facts as object)) as [RecordedFactId, unknown][];
+    expect(recorded.length).toBeGreaterThan(2000);
+    for (const [fact, value] of recorded) {
       if (value === undefined) continue;
-      const read = decodeFigure(fact, encodeFigure(fact, value), scales);
-      if (fact === 'plug.heat') expect(read).toMatchObject(value);
+      const read: unknown = decodeFigure(fact, encodeFigure(fact, value as never), scales);
+      if (fact === 'plug.heat') expect(read).toEqual(expect.objectContaining(value as object));
       else if (fact === 'position.heat') expect(read).toMatchObject({ codes: (value as { codes: string[] }).codes });
       else expect([fact, read]).toEqual([fact, value]);
     }

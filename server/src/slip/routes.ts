@@ -1,5 +1,4 @@
 import type { Express } from 'express';
-import { sayIn } from '@brackenfell/core/fitment/say';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import type { Staff } from '@brackenfell/contract/session';
 import {
@@ -172,7 +171,7 @@ export function slipRoutes(app: Express, context: Context): void {
         : await judgeEngine(
             context,
             { engineId: slip.engine_id, positionId: body.positionId, only: [part.id] },
-            sayIn(body.units),
+            body.units,
             trx,
           );
     if (slip.engine_id !== null && !judged)
@@ -313,7 +312,7 @@ async function judgeLinesAgain(context: Context, trx: Writing, slip: SlipRow, st
   const judged = await judgeEngine(
     context,
     { engineId: slip.engine_id, only: lines.map((line) => line.part_id) },
-    sayIn('metric'),
+    'metric',
     trx,
   );
   for (const line of lines) {

@@ -127,9 +127,8 @@ describe('two people and one slip', () => {
     let slip = (await move(await begin(), 'park').expect(200)).body as Slip;
     expect(slip.state).toBe('parked');
     await add(slip, 'KN 419G-63DR').expect(409);
-    expect((await isolde.get('/api/slips?state=parked')).body.slips.map((s: { slipId: string }) => s.slipId)).toContain(
-      slip.slipId,
-    );
+    const parked = (await isolde.get('/api/slips?state=parked')).body as { slips: { slipId: string }[] };
+    expect(parked.slips.map((s) => s.slipId)).toContain(slip.slipId);
     slip = (await move(slip, 'take-over', isolde).expect(200)).body as Slip;
     expect(slip).toMatchObject({ state: 'open', holder: 'Isolde' });
     slip = (await move(slip, 'close', isolde).expect(200)).body as Slip;

@@ -68,8 +68,8 @@ export const write = (agent: Agent, method: 'post' | 'patch', path: string, body
   agent[method](path).set('idempotency-key', key).send(body);
 
 export async function fetchTray(agent: Agent, engineId: string, query = ''): Promise<Tray> {
-  const { body } = await agent.get(`/api/engines/${engineId}/tray${query}`).expect(200);
-  return body as Tray;
+  const answer = await agent.get(`/api/engines/${engineId}/tray${query}`).expect(200);
+  return answer.body as Tray;
 }
 
 export function rowOf(tray: Tray, printed: string): TrayRow {

@@ -1,9 +1,11 @@
 import type { FactSheet } from '@brackenfell/core/fitment/facts';
 import { ruleFacts } from '@brackenfell/core/fitment/house-rules';
 import { judgeOverPositions, judgePlug, type LineJudgement } from '@brackenfell/core/fitment/judge-plug';
-import type { Say } from '@brackenfell/core/fitment/say';
+import { sayIn } from '@brackenfell/core/fitment/say';
+import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { Evidence } from '@brackenfell/core/fitment/verdict';
 import { trailsFrom, type Trail } from '@brackenfell/core/interchange/trail';
+import { keptJudgement } from '../catalogue/fact-sheets.ts';
 import type { HeatScales } from '../catalogue/figure-codec.ts';
 import type { Context } from '../context.ts';
 import type { Database } from '../db/database.ts';
@@ -75,21 +77,21 @@ function alikePositions<P extends { label: string; place: string; sheet: FactShe
 export async function judgeEngine(
   context: Context,
   question: TrayQuestion,
-  say: Say,
+  units: UnitDisplay,
   within?: Database,
 ): Promise<JudgedEngine | undefined> {
-  if (within) return judgeIn(within, context, question, say);
+  if (within) return judgeIn(within, context, question, units);
   return context.db
     .transaction()
     .setIsolationLevel('repeatable read')
-    .execute((snapshot) => judgeIn(snapshot, context, question, say));
+    .execute((snapshot) => judgeIn(snapshot, context, question, units));
 }
 
 async function judgeIn(
   db: Database,
   context: Context,
   question: TrayQuestion,
-  say: Say,
+  units: UnitDisplay,
 ): Promise<JudgedEngine | undefined> {
   const engine = await findEngine(db, question.engineId);
   if (!engine) return undefined;
@@ -123,6 +125,7 @@ async function judgeIn(
   );
 
   const ruled = ruleFacts(context.rules);
+  const say = sayIn(units);
   const groups = alikePositions(positions);
   const candidates = plugs.map((part): JudgedCandidate => {
     const sheet = sheets.get(part.id)!;
@@ -141,7 +144,18 @@ async function judgeIn(
       ...(trail ? { trailGrade: trail.grade } : {}),
     });
     const byPosition = groups.flatMap((group) => {
-      const judgement = judgePlug({ ...sheet, ...group[0]!.sheet, ...ruled }, evidenceAt(group[0]!.place), say);
+      const { id, place, sheet: asked } = group[0]!;
+      const evidence = evidenceAt(place);
+      const key = [
+        part.id,
+        id,
+        units,
+        context.rules.version,
+        evidence.named,
+        evidence.listed,
+        evidence.trailGrade,
+      ].join(' ');
+      const judgement = keptJudgement(held, key, () => judgePlug({ ...sheet, ...asked, ...ruled }, evidence, say));
       return group.map(({ label }) => ({ label, judgement }));
     });
     const places = [...new Set(positions.map((p) => p.place))];

@@ -6,7 +6,7 @@ import { compareInTray, RANKING_TOLD, type Rankable } from '@brackenfell/core/fi
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import type { HouseRules } from '@brackenfell/core/fitment/house-rules';
 import { heatIndexBar, placeOnScale } from '@brackenfell/core/heat-range/heat-scale';
-import type { Finding, HeadShape, PlugShape, TrailView, Tray, TrayRow } from '@brackenfell/contract/tray';
+import type { FactUsed, Finding, HeadShape, PlugShape, TrailView, Tray, TrayRow } from '@brackenfell/contract/tray';
 import type { JudgedCandidate, JudgedEngine } from './judge-engine.ts';
 
 /** The first ruling value of a fact, or undefined. */
@@ -81,6 +81,20 @@ function headShape(sheet: FactSheet): HeadShape {
   };
 }
 
+/** Collects the sources of a tray's findings, so that each is told once. */
+class SourceTable {
+  readonly list: FactUsed[] = [];
+  readonly #places = new Map<string, number>();
+
+  placeOf(used: FactUsed): number {
+    const key = `${used.fact}|${used.source.rank}|${used.source.name}|${String(used.questions)}`;
+    const known = this.#places.get(key);
+    if (known !== undefined) return known;
+    this.#places.set(key, this.list.length);
+    return this.list.push(used) - 1;
+  }
+}
+
 function trailView(judged: JudgedEngine, { trail }: JudgedCandidate): TrailView | null {
   if (!trail) return null;
   const name = (id: string) => judged.printed.get(id) ?? id;
@@ -132,6 +146,7 @@ function rowView(
   judged: JudgedEngine,
   candidate: JudgedCandidate,
   inHand: string | undefined,
+  table: SourceTable,
 ): TrayRow & { rank: Rankable } {
   const { part, sheet, judgement, evidence } = candidate;
   const cost = costPer10000Km(judged, candidate);
@@ -142,7 +157,10 @@ function rowView(
     maker: part.maker,
     verdict: judgement.verdict,
     reason: reasonPhrase(judgement.findings, judgement.verdict, evidence),
-    findings: judgement.findings.map(findingView),
+    findings: judgement.findings.map((finding) => {
+      const { sources, ...view } = findingView(finding);
+      return { ...view, sources: sources.map((used) => table.placeOf(used)) };
+    }),
     evidence: { named: evidence.named, listed: candidate.listedBy, trail: trailView(judged, candidate) },
     evidenceWord: evidenceWord(candidate),
     onHand: part.on_hand ?? 0,
@@ -187,8 +205,9 @@ function heatView({ scales, positions }: JudgedEngine): Tray['heat'] {
 
 /** The whole tray as the counter sees it: rows ranked, the head, the maker's own plug, the heat rails. */
 export function trayView(judged: JudgedEngine, engineId: string, rules: HouseRules, inHand: string | undefined): Tray {
+  const table = new SourceTable();
   const ranked = judged.candidates
-    .map((candidate) => ({ candidate, row: rowView(judged, candidate, inHand) }))
+    .map((candidate) => ({ candidate, row: rowView(judged, candidate, inHand, table) }))
     .sort((a, b) => compareInTray(a.row.rank, b.row.rank));
   const named = ranked.find(({ row }) => row.evidence.named);
   const bySize = ranked.filter(({ candidate }) => candidate.bySizeOnly).length;
@@ -196,6 +215,7 @@ export function trayView(judged: JudgedEngine, engineId: string, rules: HouseRul
     engineId,
     positions: judged.positions.map((p) => p.label),
     rows: ranked.map(({ row: { rank: _rank, ...row } }) => row),
+    sources: table.list,
     byReference: ranked.length - bySize,
     bySize,
     order: RANKING_TOLD,

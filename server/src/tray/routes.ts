@@ -1,5 +1,4 @@
 import type { Express } from 'express';
-import { sayIn } from '@brackenfell/core/fitment/say';
 import { getTray } from '@brackenfell/contract/tray';
 import type { Context } from '../context.ts';
 import { serve } from '../http/serve.ts';
@@ -13,7 +12,7 @@ export function trayRoutes(app: Express, context: Context): void {
     const judged = await judgeEngine(
       context,
       { engineId: params.engineId, positionId: position, inHand, built },
-      sayIn(query.units),
+      query.units,
     );
     if (!judged) return trouble('not-found', 'No engine of this catalogue has that key and position.');
     return trayView(judged, params.engineId, context.rules, inHand);

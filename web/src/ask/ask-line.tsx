@@ -40,6 +40,7 @@ export function AskLine({
 }) {
   const [text, setText] = useState('');
   const [open, setOpen] = useState(false);
+  const [chosen, choose] = useState('');
   const question = useSettled(text.trim());
   const answer = useQuery({
     queryKey: ['ask', question],
@@ -52,132 +53,151 @@ export function AskLine({
     onLeave();
   });
   const data = question === '' ? undefined : answer.data;
+  const values = data
+    ? [
+        ...data.parts.map((p) => `part ${p.partId}`),
+        ...data.engines.map((e) => `engine ${e.engineId}`),
+        ...data.vehicles.map((v) => `vehicle ${v.vehicleId}`),
+        ...data.slips.map((s) => `slip ${s.slipId}`),
+      ]
+    : [];
+  // The first answer is picked until an arrow picks another; answers arrive later than letters are typed.
+  const picked = values.includes(chosen) ? chosen : (values[0] ?? '');
   const nothing = data && data.parts.length + data.engines.length + data.vehicles.length + data.slips.length === 0;
   return (
-    <Command
-      className="frame-ask"
-      shouldFilter={false}
-      loop
-      label="Ask line"
-      onKeyDown={(event) => {
-        if (event.key !== 'Escape') return;
-        setOpen(false);
-        onLeave();
-      }}
-    >
-      <Key>/</Key>
-      <Command.Input
-        ref={inputRef}
-        value={text}
-        maxLength={LONGEST}
-        onValueChange={(value) => {
-          setText(value);
-          setOpen(true);
+    <div className="frame-ask" role="search">
+      <Command
+        className="contents"
+        shouldFilter={false}
+        loop
+        label="Ask line"
+        value={picked}
+        onValueChange={choose}
+        onKeyDown={(event) => {
+          if (event.key !== 'Escape') return;
+          setOpen(false);
+          onLeave();
         }}
-        onFocus={() => setOpen(true)}
-        onBlur={() => setOpen(false)}
-        placeholder="Number, stamping, engine, vehicle, slip"
-        aria-label="Ask: part number, stamping, barcode, engine, vehicle or slip"
-        className="ask-input num"
-        spellCheck={false}
-        autoComplete="off"
-      />
-      <div className="ml-auto flex gap-4 whitespace-nowrap text-soft">
-        <span>
-          {UNIT_SIGNS[units]} <Key>u</Key>
-        </span>
-        <button type="button" onClick={onKeys} className="min-h-6">
-          keys <Key>?</Key>
-        </button>
-      </div>
-      <Command.List
-        className={open && text.trim() !== '' ? 'ask-answers' : 'hidden'}
-        onMouseDown={(event) => event.preventDefault()}
       >
-        {answer.error && (
-          <p role="alert" className="p-3 text-madder">
-            {answer.error.message}
-          </p>
-        )}
-        {!data && !answer.error && <p className="p-3 text-soft">Looking …</p>}
-        {data?.remark && <p className="border-b border-hair p-3 text-heather">{data.remark}</p>}
-        {nothing && (
-          <p className="p-3">
-            Nothing answers to “{question}”. Try fewer characters, or words of the engine or vehicle.
-          </p>
-        )}
-        {data && data.parts.length > 0 && (
-          <Command.Group heading="Parts">
-            {data.parts.map((part) => (
-              <Command.Item
-                key={`part ${part.partId}`}
-                value={`part ${part.partId}`}
-                onSelect={() => take.part(part)}
-                className="answer"
-              >
-                <Printed text={part.printed} differs={part.differs} />
-                <span className="text-soft">{part.isOeNumber ? `${part.maker} number` : part.maker}</span>
-                <span>{howFound(part)}</span>
-                <span className="num ml-auto text-right">
-                  {part.isOeNumber ? '' : `${printPrice(part.priceMinor)}  ${part.onHand ?? 0} here`}
-                </span>
-              </Command.Item>
-            ))}
-          </Command.Group>
-        )}
-        {data && data.engines.length > 0 && (
-          <Command.Group heading="Engines">
-            {data.engines.map((engine) => (
-              <Command.Item
-                key={`engine ${engine.engineId}`}
-                value={`engine ${engine.engineId}`}
-                onSelect={() => take.engine(engine.engineId)}
-                className="answer"
-              >
-                <b className="font-semibold">{engine.title}</b>
-                <span className="text-soft">{engine.summary}</span>
-              </Command.Item>
-            ))}
-          </Command.Group>
-        )}
-        {data && data.vehicles.length > 0 && (
-          <Command.Group heading="Vehicles">
-            {data.vehicles.map((vehicle) => (
-              <Command.Item
-                key={`vehicle ${vehicle.vehicleId}`}
-                value={`vehicle ${vehicle.vehicleId}`}
-                onSelect={() => take.engine(vehicle.engineId, `${vehicle.title} ${vehicle.years}`)}
-                className="answer"
-              >
-                <b className="font-semibold">{vehicle.title}</b>
-                <span className="text-soft">{vehicle.years}</span>
-                <span>engine {vehicle.engine}</span>
-              </Command.Item>
-            ))}
-          </Command.Group>
-        )}
-        {data && data.slips.length > 0 && (
-          <Command.Group heading="Slips">
-            {data.slips.map((slip) => (
-              <Command.Item
-                key={`slip ${slip.slipId}`}
-                value={`slip ${slip.slipId}`}
-                onSelect={() => take.slip(slip.slipId)}
-                className="answer"
-              >
-                <b className="num font-semibold">{slip.docket}</b>
-                <span className="text-soft">{slip.title}</span>
-              </Command.Item>
-            ))}
-          </Command.Group>
-        )}
-      </Command.List>
-    </Command>
+        <Key>/</Key>
+        <Command.Input
+          ref={inputRef}
+          value={text}
+          maxLength={LONGEST}
+          onValueChange={(value) => {
+            setText(value);
+            choose('');
+            setOpen(true);
+          }}
+          onFocus={(event) => {
+            setOpen(true);
+            event.currentTarget.select();
+          }}
+          onBlur={() => setOpen(false)}
+          placeholder="Number, stamping, engine, vehicle, slip"
+          aria-label="Ask: part number, stamping, barcode, engine, vehicle or slip"
+          className="ask-input num"
+          spellCheck={false}
+          autoComplete="off"
+        />
+        <div className="ml-auto flex gap-4 whitespace-nowrap text-soft">
+          <span>
+            {UNIT_SIGNS[units]} <Key>u</Key>
+          </span>
+          <button type="button" onClick={onKeys} className="min-h-6">
+            keys <Key>?</Key>
+          </button>
+        </div>
+        <Command.List
+          className={open && text.trim() !== '' ? 'ask-answers' : 'hidden'}
+          onMouseDown={(event) => event.preventDefault()}
+        >
+          {answer.error && (
+            <p role="alert" className="p-3 text-madder">
+              {answer.error.message}
+            </p>
+          )}
+          {!data && !answer.error && <p className="p-3 text-soft">Looking …</p>}
+          {data?.remark && <p className="border-b border-hair p-3 text-heather">{data.remark}</p>}
+          {nothing && (
+            <p className="p-3">
+              Nothing answers to “{question}”. Try fewer characters, or words of the engine or vehicle.
+            </p>
+          )}
+          {data && data.parts.length > 0 && (
+            <Command.Group heading="Parts">
+              {data.parts.map((part) => (
+                <Command.Item
+                  key={`part ${part.partId}`}
+                  value={`part ${part.partId}`}
+                  onSelect={() => take.part(part)}
+                  className="answer"
+                >
+                  <Printed text={part.printed} differs={part.differs} />
+                  <span className="text-soft">{part.isOeNumber ? `${part.maker} number` : part.maker}</span>
+                  <span>{howFound(part)}</span>
+                  <span className="num ml-auto text-right">
+                    {part.isOeNumber ? '' : `${printPrice(part.priceMinor)}  ${part.onHand ?? 0} here`}
+                  </span>
+                </Command.Item>
+              ))}
+            </Command.Group>
+          )}
+          {data && data.engines.length > 0 && (
+            <Command.Group heading="Engines">
+              {data.engines.map((engine) => (
+                <Command.Item
+                  key={`engine ${engine.engineId}`}
+                  value={`engine ${engine.engineId}`}
+                  onSelect={() => take.engine(engine.engineId)}
+                  className="answer"
+                >
+                  <b className="font-semibold">{engine.title}</b>
+                  <span className="text-soft">{engine.summary}</span>
+                </Command.Item>
+              ))}
+            </Command.Group>
+          )}
+          {data && data.vehicles.length > 0 && (
+            <Command.Group heading="Vehicles">
+              {data.vehicles.map((vehicle) => (
+                <Command.Item
+                  key={`vehicle ${vehicle.vehicleId}`}
+                  value={`vehicle ${vehicle.vehicleId}`}
+                  onSelect={() => take.engine(vehicle.engineId, `${vehicle.title} ${vehicle.years}`)}
+                  className="answer"
+                >
+                  <b className="font-semibold">{vehicle.title}</b>
+                  <span className="text-soft">{vehicle.years}</span>
+                  <span>engine {vehicle.engine}</span>
+                </Command.Item>
+              ))}
+            </Command.Group>
+          )}
+          {data && data.slips.length > 0 && (
+            <Command.Group heading="Slips">
+              {data.slips.map((slip) => (
+                <Command.Item
+                  key={`slip ${slip.slipId}`}
+                  value={`slip ${slip.slipId}`}
+                  onSelect={() => take.slip(slip.slipId)}
+                  className="answer"
+                >
+                  <b className="num font-semibold">{slip.docket}</b>
+                  <span className="text-soft">{slip.title}</span>
+                </Command.Item>
+              ))}
+            </Command.Group>
+          )}
+        </Command.List>
+      </Command>
+    </div>
   );
 }
 
 function howFound(part: PartAnswer): string {
   const said = [
+    part.number === part.printed ? '' : `${part.nameKind} of ${part.number}`,
     part.how === '' ? 'as written' : part.how,
     part.sharedBy > 1 ? `${part.sharedBy} parts share this number` : '',
     part.replacedBy ? `superseded by ${part.replacedBy}` : '',
@@ -221,7 +241,7 @@ function useTake(done: () => void) {
       if (isPlug) change({ inHandPartId: part.partId });
       if (engineId && isPlug) {
         go('/counter/parts', { inHand: part.partId, row: part.partId });
-        toast(`${part.printed} is in hand; its row is picked in the tray.`);
+        toast(`${part.number} is in hand; its row is picked in the tray.`);
       } else go(`/parts/${part.partId}`, isPlug ? { inHand: part.partId } : {});
     },
     engine: (id: string, vehicle?: string) => {

@@ -1,11 +1,13 @@
 import { scaleLinear } from 'd3-scale';
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import type { Tray } from '@brackenfell/contract/tray';
 
 const WIDTH = 218;
 const HEIGHT = 206;
 const TOP = 36;
 const LEFT = 26;
+/** Room beyond the last rail for its codes and its maker's name. */
+const RIGHT = 42;
 
 interface HeatRailsProps {
   readonly heat: Tray['heat'];
@@ -15,13 +17,18 @@ interface HeatRailsProps {
   readonly outcome: string;
 }
 
+const railX = (rails: number, i: number): number => LEFT + 14 + (i * (WIDTH - LEFT - RIGHT)) / Math.max(1, rails - 1);
+
+/** Hot at the top; room either side of the outermost ratings for a plug past the scale's end. */
+const heightOf = (heat: Tray['heat']) => {
+  const all = heat.rails.flatMap((rail) => rail.ratings.map((r) => r.indexBar));
+  return scaleLinear([Math.min(...all) - 0.4, Math.max(...all) + 0.4], [TOP, HEIGHT - 6]).clamp(true);
+};
+
 /** Every maker's scale side by side on the common heat index: hot at the top, whichever way its numbers run. */
-export const HeatRails = memo(function HeatRails({ heat, maker, bar, code, outcome }: HeatRailsProps) {
-  const all = [...heat.rails.flatMap((rail) => rail.ratings.map((r) => r.indexBar)), ...(bar === null ? [] : [bar])];
-  const y = scaleLinear([Math.min(...all) - 0.4, Math.max(...all) + 0.4], [TOP, HEIGHT - 6]);
-  const step = (WIDTH - LEFT - 42) / Math.max(1, heat.rails.length - 1);
-  const { targetLowBar: low, targetHighBar: high } = heat;
-  const ticks = y.ticks(8).filter((tick) => Number.isInteger(tick));
+export function HeatRails({ heat, maker, bar, code, outcome }: HeatRailsProps) {
+  const y = useMemo(() => heightOf(heat), [heat]);
+  const at = heat.rails.findIndex((rail) => rail.maker === maker);
   const said = [
     `Heat scales of ${heat.rails.map((rail) => rail.maker).join(', ')} on one index in bar.`,
     heat.requiredBar.length > 0
@@ -46,63 +53,75 @@ export const HeatRails = memo(function HeatRails({ heat, maker, bar, code, outco
         aria-label={said}
         className="block max-w-full"
       >
-        {ticks.map((tick) => (
-          <g key={tick}>
-            <path d={`M${LEFT} ${y(tick)}H${WIDTH}`} className="stroke-grid" />
-            <text x={LEFT - 6} y={y(tick) + 4} textAnchor="end" className="num fill-slate text-xs">
-              {tick}
-            </text>
-          </g>
-        ))}
-        <text x={2} y={12} className="fill-slate text-xs">
-          hot
-        </text>
-        <text x={2} y={25} className="fill-slate text-xs">
-          bar
-        </text>
-        {low !== null && high !== null && (
-          <rect x={LEFT} y={y(low)} width={WIDTH - LEFT} height={y(high) - y(low)} className="fill-lichen-wash" />
+        <Scales heat={heat} />
+        {at >= 0 && bar !== null && (
+          <path d={`M${railX(heat.rails.length, at) - 15} ${y(bar) - 5}l10 5l-10 5z`} className="fill-bracken" />
         )}
-        {heat.requiredBar.map((required) => (
-          <path
-            key={required}
-            d={`M${LEFT} ${y(required)}H${WIDTH}`}
-            className="stroke-peat"
-            strokeWidth="1.2"
-            strokeDasharray="5 2.5"
-          />
-        ))}
-        {heat.rails.map((rail, i) => {
-          const x = LEFT + 14 + i * step;
-          return (
-            <g key={rail.maker}>
-              {rail.maker.split(' & ').map((word, w, words) => (
-                <text
-                  key={word}
-                  x={x}
-                  y={(words.length > 1 ? 12 : 25) + w * 13}
-                  textAnchor="middle"
-                  className={`text-xs ${rail.maker === maker ? 'fill-bracken font-semibold' : 'fill-slate'}`}
-                >
-                  {w > 0 ? `& ${word}` : word}
-                </text>
-              ))}
-              <path d={`M${x} ${TOP - 4}V${HEIGHT - 4}`} className="stroke-slate" />
-              {rail.ratings.map(({ code: rating, indexBar }) => (
-                <g key={rating}>
-                  <path d={`M${x - 4} ${y(indexBar)}H${x + 4}`} className="stroke-slate" strokeWidth="1.3" />
-                  <text x={x + 7} y={y(indexBar) + 4} className="num fill-slate text-xs">
-                    {rating}
-                  </text>
-                </g>
-              ))}
-              {rail.maker === maker && bar !== null && (
-                <path d={`M${x - 15} ${y(bar) - 5}l10 5l-10 5z`} className="fill-bracken" />
-              )}
-            </g>
-          );
-        })}
       </svg>
     </section>
+  );
+}
+
+/** What stays while one moves through the tray. */
+const Scales = memo(function Scales({ heat }: { heat: Tray['heat'] }) {
+  const y = heightOf(heat);
+  const { targetLowBar: low, targetHighBar: high } = heat;
+  const ticks = y.ticks(8).filter((tick) => Number.isInteger(tick));
+  return (
+    <>
+      {ticks.map((tick) => (
+        <g key={tick}>
+          <path d={`M${LEFT} ${y(tick)}H${WIDTH}`} className="stroke-grid" />
+          <text x={LEFT - 6} y={y(tick) + 4} textAnchor="end" className="num fill-slate text-xs">
+            {tick}
+          </text>
+        </g>
+      ))}
+      <text x={2} y={12} className="fill-slate text-xs">
+        hot
+      </text>
+      <text x={2} y={25} className="fill-slate text-xs">
+        bar
+      </text>
+      {low !== null && high !== null && (
+        <rect x={LEFT} y={y(low)} width={WIDTH - LEFT} height={y(high) - y(low)} className="fill-lichen-wash" />
+      )}
+      {heat.requiredBar.map((required) => (
+        <path
+          key={required}
+          d={`M${LEFT} ${y(required)}H${WIDTH}`}
+          className="stroke-peat"
+          strokeWidth="1.2"
+          strokeDasharray="5 2.5"
+        />
+      ))}
+      {heat.rails.map((rail, i) => {
+        const x = railX(heat.rails.length, i);
+        return (
+          <g key={rail.maker}>
+            {rail.maker.split(' & ').map((word, w, words) => (
+              <text
+                key={word}
+                x={x}
+                y={(words.length > 1 ? 12 : 25) + w * 13}
+                textAnchor="middle"
+                className="fill-slate text-xs"
+              >
+                {w > 0 ? `& ${word}` : word}
+              </text>
+            ))}
+            <path d={`M${x} ${TOP - 4}V${HEIGHT - 4}`} className="stroke-slate" />
+            {rail.ratings.map(({ code: rating, indexBar }) => (
+              <g key={rating}>
+                <path d={`M${x - 4} ${y(indexBar)}H${x + 4}`} className="stroke-slate" strokeWidth="1.3" />
+                <text x={x + 7} y={y(indexBar) + 4} className="num fill-slate text-xs">
+                  {rating}
+                </text>
+              </g>
+            ))}
+          </g>
+        );
+      })}
+    </>
   );
 });

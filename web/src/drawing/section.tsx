@@ -1,4 +1,4 @@
-import { memo, useId } from 'react';
+import { memo, useId, useMemo } from 'react';
 import type { HeadShape, PlugShape } from '@brackenfell/contract/tray';
 import { formatQuantity, type UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import {
@@ -28,29 +28,87 @@ const FLUSH_MM = 0.3;
 /** The plug in the head, to scale. The same facts stand in its text alternative. */
 export const Section = memo(function Section({ head, plug, oePlug, engine, frame, size, units }: SectionProps) {
   const id = useId();
-  const drawn = drawPlug(plug.shape);
-  const oe = oePlug ? drawPlug(oePlug.shape) : null;
-  const block = drawHead(head);
+  const drawn = useMemo(() => drawPlug(plug.shape), [plug.shape]);
+  const oe = useMemo(() => (oePlug ? drawPlug(oePlug.shape) : null), [oePlug]);
+  const headThreadMm = head.headThreadMm;
   const path = (outline: Outline, closed = true) => pathOf(frame, outline, closed);
   const x = (mm: number) => toPx(frame, [mm, 0])[0];
   const y = (mm: number) => toPx(frame, [0, mm])[1];
-  const top = block?.topRadiusMm ?? 15;
-  const long = block ? protrusion(drawn, block.threadMm) : null;
+  const top = drawHead(head)?.topRadiusMm ?? HEADLESS_RADIUS_MM;
+  const long = headThreadMm === null ? null : protrusion(drawn, headThreadMm);
   const say = (mm: number) => formatQuantity('length', Math.abs(mm), Math.abs(mm), units);
   // On the drawing the ruler gives the unit; figures in inches say so themselves.
   const figure = (mm: number) => (units === 'imperial' ? say(mm) : Math.abs(mm).toFixed(1));
-  const hatch = `url(#${id}hatch)`;
+  return (
+    <div className="relative" style={{ width: size.widthPx, height: size.heightPx }}>
+      <SectionGround head={head} frame={frame} size={size} />
+      <svg
+        width={size.widthPx}
+        height={size.heightPx}
+        viewBox={`0 0 ${size.widthPx} ${size.heightPx}`}
+        role="img"
+        aria-labelledby={`${id}t ${id}d`}
+        className="absolute inset-0"
+      >
+        <title id={`${id}t`}>{`Section: ${plug.printed} in the head of ${engine}`}</title>
+        <desc id={`${id}d`}>{describe(drawn, oe, head, plug.shape, say)}</desc>
+        <PlugBody drawn={drawn} path={path} />
+        {long && <path d={path(long)} className="fill-madder/25 stroke-madder" strokeWidth="1.4" />}
+        {head.crownMm !== null && (
+          <g clipPath={`url(#${id}struck)`}>
+            <clipPath id={`${id}struck`}>
+              <rect x="0" y="0" width={Math.max(0, x(-head.crownMm))} height={size.heightPx} />
+            </clipPath>
+            {[...drawn.grounds, ...drawn.groundsInFront].map((outline, i) => (
+              <path key={i} d={path(outline)} className="fill-madder stroke-madder" strokeWidth="1.6" />
+            ))}
+          </g>
+        )}
+        {oe && <OeOutline oe={oe} path={path} />}
+        <path
+          d={`M2 ${y(0)}H${size.widthPx - 2}`}
+          className="stroke-slate"
+          strokeWidth="0.7"
+          strokeDasharray="14 3 3 3"
+          fill="none"
+          opacity="0.8"
+        />
+        {drawn.unknown.map(({ what, at }) => {
+          const [ux, uy] = toPx(frame, at);
+          return (
+            <text key={what} x={ux} y={uy + 4} textAnchor="middle" className="halo fill-ash text-xs font-semibold">
+              {what} ?
+            </text>
+          );
+        })}
+        <Dimensions drawn={drawn} oe={oe} head={head} x={x} y={y} top={top} say={say} figure={figure} />
+      </svg>
+    </div>
+  );
+});
+
+/** Half height of the drawing where no head is known. */
+const HEADLESS_RADIUS_MM = 15;
+
+/** What stays while one moves through the tray (grid, head, piston, ruler): a layer of its own, drawn once. */
+const SectionGround = memo(function SectionGround({
+  head,
+  frame,
+  size,
+}: Pick<SectionProps, 'head' | 'frame' | 'size'>) {
+  const id = useId();
+  const block = drawHead(head);
+  const x = (mm: number) => toPx(frame, [mm, 0])[0];
+  const y = (mm: number) => toPx(frame, [0, mm])[1];
+  const top = block?.topRadiusMm ?? HEADLESS_RADIUS_MM;
   return (
     <svg
       width={size.widthPx}
       height={size.heightPx}
       viewBox={`0 0 ${size.widthPx} ${size.heightPx}`}
-      role="img"
-      aria-labelledby={`${id}t ${id}d`}
-      className="block"
+      aria-hidden="true"
+      className="absolute inset-0 will-change-transform"
     >
-      <title id={`${id}t`}>{`Section: ${plug.printed} in the head of ${engine}`}</title>
-      <desc id={`${id}d`}>{describe(drawn, oe, head, plug.shape, say)}</desc>
       <defs>
         <pattern id={`${id}hatch`} width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <path d="M0 0V6" className="stroke-slate" strokeWidth="0.9" opacity="0.75" />
@@ -58,16 +116,13 @@ export const Section = memo(function Section({ head, plug, oePlug, engine, frame
         <pattern id={`${id}piston`} width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
           <path d="M0 0V8" className="stroke-slate" strokeWidth="0.9" opacity="0.75" />
         </pattern>
-        <clipPath id={`${id}struck`}>
-          <rect x="0" y="0" width={Math.max(0, head.crownMm === null ? 0 : x(-head.crownMm))} height={size.heightPx} />
-        </clipPath>
       </defs>
       <GridLines frame={frame} size={size} />
       {block?.blocks.map((outline, i) => (
         <path
           key={i}
-          d={path(outline)}
-          fill={hatch}
+          d={pathOf(frame, outline)}
+          fill={`url(#${id}hatch)`}
           className="stroke-slate"
           strokeWidth="1.1"
           strokeLinejoin="round"
@@ -85,33 +140,6 @@ export const Section = memo(function Section({ head, plug, oePlug, engine, frame
           <path d={`M${x(-head.crownMm)} ${y(top)}V${y(-top)}`} className="stroke-slate" strokeWidth="1.6" />
         </>
       )}
-      <PlugBody drawn={drawn} path={path} />
-      {long && <path d={path(long)} className="fill-madder/25 stroke-madder" strokeWidth="1.4" />}
-      {head.crownMm !== null && (
-        <g clipPath={`url(#${id}struck)`}>
-          {[...drawn.grounds, ...drawn.groundsInFront].map((outline, i) => (
-            <path key={i} d={path(outline)} className="fill-madder stroke-madder" strokeWidth="1.6" />
-          ))}
-        </g>
-      )}
-      {oe && <OeOutline oe={oe} path={path} />}
-      <path
-        d={`M2 ${y(0)}H${size.widthPx - 2}`}
-        className="stroke-slate"
-        strokeWidth="0.7"
-        strokeDasharray="14 3 3 3"
-        fill="none"
-        opacity="0.8"
-      />
-      {drawn.unknown.map(({ what, at }) => {
-        const [ux, uy] = toPx(frame, at);
-        return (
-          <text key={what} x={ux} y={uy + 4} textAnchor="middle" className="halo fill-ash text-xs font-semibold">
-            {what} ?
-          </text>
-        );
-      })}
-      <Dimensions drawn={drawn} oe={oe} head={head} x={x} y={y} top={top} say={say} figure={figure} />
       <Ruler frame={frame} size={size} />
     </svg>
   );

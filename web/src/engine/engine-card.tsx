@@ -17,7 +17,7 @@ export function EngineCard({ engine, showSources }: { engine: Card; showSources:
   const ranks = [...new Set(engine.requirement.flatMap((line) => line.sources.map((s) => s.rank)))];
   const unknown = engine.requirement.filter((line) => line.question !== null);
   return (
-    <section aria-label="What the engine asks" className="px-3 pt-2 pb-3">
+    <section aria-label="What the engine asks" tabIndex={0} className="px-3 pt-2 pb-3">
       <h2 className="flex items-baseline gap-2 text-head font-semibold">
         {engine.maker} <span className="num">{engine.code}</span>
       </h2>
@@ -51,13 +51,15 @@ export function EngineCard({ engine, showSources }: { engine: Card; showSources:
             showSources={showSources}
           />
         ))}
-        <dt>Quantity</dt>
-        <dd className="num">
-          {engine.positions.length === engine.cylinders
-            ? `${engine.cylinders} × 1`
-            : `${engine.positions.length} in ${engine.cylinders} cylinders`}
-        </dd>
-        <i />
+        <div className="contents">
+          <dt>Quantity</dt>
+          <dd className="num">
+            {engine.positions.length === engine.cylinders
+              ? `${engine.cylinders} × 1`
+              : `${engine.positions.length} in ${engine.cylinders} cylinders`}
+          </dd>
+          <dd className="spec-source" />
+        </div>
       </dl>
       <p className="flex flex-wrap gap-x-2 pt-1 text-xs text-slate">
         {ranks.map((rank) => (
@@ -93,16 +95,16 @@ function Line({
   const letters = [...new Set(line.sources.map((s) => SOURCE_LETTERS[s.rank][0]))].join('');
   const names = line.sources.map((s) => s.name).join(', ');
   return (
-    <>
+    <div className="contents">
       <dt className={edge}>{line.label}</dt>
       <dd className={`${edge} ${line.isFigure ? 'num' : ''}`}>
         {line.value}
         {line.at.length > 0 && <span className="font-sans text-soft"> at {line.at.join(', ')}</span>}
         {showSources && names && <span className="block font-sans text-soft">{names}</span>}
       </dd>
-      <i className={`${edge} num`} title={names}>
+      <dd className={`spec-source num ${edge}`} title={names}>
         {letters || '–'}
-      </i>
-    </>
+      </dd>
+    </div>
   );
 }

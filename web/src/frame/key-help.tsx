@@ -65,7 +65,7 @@ export function KeyHelp({ onClose }: { onClose: () => void }) {
               <h3 className="pb-1 font-semibold text-slate">{group.title}</h3>
               <dl className="grid grid-cols-[5.5rem_1fr] gap-y-0.5">
                 {group.bindings
-                  .filter((b) => b.press !== 'Shift+?')
+                  .filter((b) => !b.press.startsWith('Shift+') || b.press.startsWith('Shift+Arrow'))
                   .map((b) => (
                     <div key={b.press} className="contents">
                       <dt className="num">{b.printed ?? b.press}</dt>

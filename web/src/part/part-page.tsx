@@ -172,9 +172,9 @@ function Card({ part }: { part: PartCard }) {
                   {fact.value}
                   {fact.ruling ? '' : ' (not proven)'}
                 </dd>
-                <i className="num" title={fact.sources[0]!.name}>
+                <dd className="spec-source num" title={fact.sources[0]!.name}>
                   {SOURCE_LETTERS[fact.sources[0]!.rank][0]}
-                </i>
+                </dd>
               </div>
             ))}
           </dl>

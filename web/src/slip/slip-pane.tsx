@@ -252,6 +252,7 @@ function LineKeys({
   useKeys('Lines of the slip', [
     { press: 'Shift+ArrowDown', printed: 'Shift ↓', does: 'Next line', run: () => move(1) },
     { press: 'Shift+ArrowUp', printed: 'Shift ↑', does: 'Line before', run: () => move(-1) },
+    { press: '+', does: 'One more', run: () => quantity(1) },
     { press: 'Shift++', printed: '+', does: 'One more', run: () => quantity(1) },
     { press: '-', does: 'One fewer', run: () => quantity(-1) },
     { press: 'Delete', does: 'Take the line off', run: remove },

@@ -13,7 +13,7 @@ import { useKeys } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
 import { useSettings } from '../settings/settings.ts';
 import { useAddToSlip } from '../slip/use-add-to-slip.ts';
-import { RowPick, usePicked } from './row-pick.ts';
+import { RowPick, usePickedAfterPaint } from './row-pick.ts';
 import { TrailLine } from './trail-line.tsx';
 import { TrayTable } from './tray-table.tsx';
 import { useTray } from './use-tray.ts';
@@ -160,7 +160,7 @@ function useRowInAddress(tray: Tray, pick: RowPick): void {
 }
 
 function PickedHeat({ tray, pick }: { tray: Tray; pick: RowPick }) {
-  const row = tray.rows[usePicked(pick)];
+  const row = tray.rows[usePickedAfterPaint(pick)];
   const finding = row?.findings.find((f) => f.check === 'heat');
   return (
     <HeatRails
@@ -183,7 +183,7 @@ interface PickedDetailProps {
 
 /** Below the tray: trail, section and why of the picked row. */
 function PickedDetail({ tray, pick, engine, showAll, showSources }: PickedDetailProps) {
-  const row = tray.rows[Math.min(usePicked(pick), tray.rows.length - 1)]!;
+  const row = tray.rows[Math.min(usePickedAfterPaint(pick), tray.rows.length - 1)]!;
   const { units } = useSettings();
   const [pane, size] = useSize();
   const frame = useMemo(
@@ -225,7 +225,13 @@ function PickedDetail({ tray, pick, engine, showAll, showSources }: PickedDetail
             />
           </div>
         </div>
-        <WhyPanel row={row} betterPrinted={better?.printed} showAll={showAll} showSources={showSources} />
+        <WhyPanel
+          row={row}
+          sources={tray.sources}
+          betterPrinted={better?.printed}
+          showAll={showAll}
+          showSources={showSources}
+        />
       </div>
       <p className="sr-only" role="status">
         {row.printed}, {VERDICT_WORDS[row.verdict]}: {row.reason}

@@ -12,8 +12,8 @@ const GRADE_MEANS = {
 export function TrailLine({ row, showSources }: { row: TrayRow; showSources: boolean }) {
   const { trail, listed } = row.evidence;
   return (
-    <div className="trail" aria-label="Trail">
-      <h3 className="text-xs font-semibold text-slate">Trail</h3>
+    <div className="trail" role="group" aria-label="Trail" tabIndex={0}>
+      <b className="text-xs font-semibold text-slate">Trail</b>
       {trail ? (
         <>
           <span className="num">{trail.from}</span>

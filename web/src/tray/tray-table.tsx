@@ -1,12 +1,13 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { memo, useEffect, useMemo, useRef } from 'react';
+import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import type { Tray, TrayRow } from '@brackenfell/contract/tray';
 import { VERDICT_WORDS, type Verdict } from '@brackenfell/core/fitment/verdict';
-import { Mark, MARK_WORDS, VERDICT_MARK } from '../controls/mark.tsx';
+import { Mark, MARK_WORDS, MarkPaths, VERDICT_MARK } from '../controls/mark.tsx';
+import type { MarkKind } from '../controls/mark-shapes.ts';
 import { printAmount } from '../controls/money.ts';
 import { useSettings } from '../settings/settings.ts';
-import { COLUMNS } from './columns.ts';
-import { useIsPicked, usePicked, type RowPick } from './row-pick.ts';
+import { COLUMNS, MARK_X, MARKS_WIDTH } from './columns.ts';
+import { useIsPicked, usePickedAfterPaint, type RowPick } from './row-pick.ts';
 
 const VERDICT_NOTE: Record<Verdict, string> = {
   sell: 'every check that counts is met',
@@ -43,11 +44,15 @@ export function TrayTable({ tray, pick, onTake }: TrayTableProps) {
   const scroller = useRef<HTMLDivElement>(null);
   const { textSize, dense } = useSettings();
   const rem = (16 * textSize) / 100;
+  const sizeOf = useCallback(
+    (item: Item) => (item.kind === 'divider' ? (dense ? 1.125 : 1.375) : dense ? 1.1875 : 1.5) * rem,
+    [dense, rem],
+  );
   const virtual = useVirtualizer({
     count: items.length,
     getScrollElement: () => scroller.current,
-    estimateSize: (i) => (items[i]!.kind === 'divider' ? (dense ? 1.125 : 1.375) : dense ? 1.1875 : 1.5) * rem,
-    overscan: 12,
+    estimateSize: (i) => sizeOf(items[i]!),
+    overscan: 4,
   });
   useEffect(() => {
     virtual.measure();
@@ -69,15 +74,15 @@ export function TrayTable({ tray, pick, onTake }: TrayTableProps) {
       aria-label="Tray of candidates"
       aria-rowcount={tray.rows.length + 1}
       aria-colcount={COLUMNS.length + 7}
-      tabIndex={0}
       data-tray
     >
       <TrayHead tray={tray} pick={pick} />
-      <div ref={scroller} className="tray-scroll" role="presentation">
-        <div role="rowgroup" className="relative" style={{ height: virtual.getTotalSize() }}>
+      <div ref={scroller} className="tray-scroll" role="rowgroup" tabIndex={0}>
+        <div role="presentation" className="relative" style={{ height: virtual.getTotalSize() }}>
+          <Highlight items={items} sizeOf={sizeOf} pick={pick} />
           {virtual.getVirtualItems().map(({ index, start, size }) => {
             const item = items[index]!;
-            const style = { transform: `translateY(${start}px)`, height: size };
+            const style = { top: start, height: size };
             return item.kind === 'divider' ? (
               <Divider key={`divider ${item.verdict}`} item={item} style={style} />
             ) : (
@@ -99,8 +104,13 @@ export function TrayTable({ tray, pick, onTake }: TrayTableProps) {
 }
 
 function TrayHead({ tray, pick }: { tray: Tray; pick: RowPick }) {
-  const picked = tray.rows[usePicked(pick)];
-  const failing = new Set(picked?.findings.filter((f) => f.outcome === 'refuse').map((f) => f.check));
+  const picked = tray.rows[usePickedAfterPaint(pick)];
+  const failing = picked?.findings.filter((f) => f.outcome === 'refuse').map((f) => f.check);
+  return <HeadCells tray={tray} failing={failing?.join(' ') ?? ''} />;
+}
+
+/** The column heads; those of checks that the picked row fails are tinted. Drawn anew only when that changes. */
+const HeadCells = memo(function HeadCells({ tray, failing }: { tray: Tray; failing: string }) {
   return (
     <div className="tray-head" role="row" aria-rowindex={1}>
       <div role="columnheader" className="tray-lead">
@@ -114,7 +124,7 @@ function TrayHead({ tray, pick }: { tray: Tray; pick: RowPick }) {
         <div
           key={check}
           role="columnheader"
-          className={`tray-column ${startsGroup ? 'tray-group' : ''} ${failing.has(check) ? 'tray-failing' : ''}`}
+          className={`tray-column ${startsGroup ? 'tray-group' : ''} ${failing.split(' ').includes(check) ? 'tray-failing' : ''}`}
         >
           <span>{title}</span>
         </div>
@@ -137,6 +147,38 @@ function TrayHead({ tray, pick }: { tray: Tray; pick: RowPick }) {
       </div>
     </div>
   );
+});
+
+interface HighlightProps {
+  readonly items: readonly Item[];
+  readonly sizeOf: (item: Item) => number;
+  readonly pick: RowPick;
+}
+
+/** The picked row's ground and frame: one layer under the rows that is only moved, so that no row is painted anew. */
+function Highlight({ items, sizeOf, pick }: HighlightProps) {
+  const ground = useRef<HTMLDivElement>(null);
+  useLayoutEffect(() => {
+    const starts: number[] = [];
+    let at = 0;
+    let height = 0;
+    for (const item of items) {
+      if (item.kind === 'row') {
+        starts.push(at);
+        height = sizeOf(item);
+      }
+      at += sizeOf(item);
+    }
+    const place = () => {
+      const element = ground.current;
+      if (!element) return;
+      element.style.height = `${height}px`;
+      element.style.transform = `translateY(${starts[pick.index] ?? 0}px)`;
+    };
+    place();
+    return pick.subscribe(place);
+  }, [items, sizeOf, pick]);
+  return <div ref={ground} className="tray-highlight" aria-hidden="true" />;
 }
 
 function Divider({ item, style }: { item: Extract<Item, { kind: 'divider' }>; style: React.CSSProperties }) {
@@ -170,7 +212,7 @@ const Row = memo(function Row({ row, index, top, height, pick, onTake }: RowProp
       role="row"
       aria-rowindex={index + 2}
       aria-selected={picked}
-      style={{ transform: `translateY(${top}px)`, height }}
+      style={{ top, height }}
       onClick={() => pick.set(index)}
       onDoubleClick={() => onTake(row)}
       data-row={row.printed}
@@ -193,17 +235,17 @@ const RowCells = memo(function RowCells({ row }: { row: TrayRow }) {
       <span role="gridcell" className="tray-evidence">
         {row.evidenceWord}
       </span>
-      {row.findings.map((finding, i) => {
-        const { title, startsGroup } = COLUMNS[i]!;
-        return (
-          <span role="gridcell" key={finding.check} className={`tray-mark ${startsGroup ? 'tray-group' : ''}`}>
-            <Mark
-              kind={finding.outcome === 'match' ? 'match-small' : finding.outcome}
-              label={`${title}: ${MARK_WORDS[finding.outcome]}`}
-            />
-          </span>
-        );
-      })}
+      <span role="presentation" className="tray-marks">
+        <RowMarks row={row} />
+        {row.findings.map((finding, i) => (
+          <span
+            role="gridcell"
+            key={finding.check}
+            className="sr-only"
+            aria-label={`${COLUMNS[i]!.title}: ${MARK_WORDS[finding.outcome]}`}
+          />
+        ))}
+      </span>
       <span role="gridcell" className="tray-reason" title={row.reason}>
         {row.reason}
       </span>
@@ -219,3 +261,21 @@ const RowCells = memo(function RowCells({ row }: { row: TrayRow }) {
     </>
   );
 });
+
+/** All marks of a row in one drawing, one path a kind: hundreds of small drawings would cost a frame at every move. */
+function RowMarks({ row }: { row: TrayRow }) {
+  const kinds = new Map<MarkKind, (readonly [number, number])[]>();
+  row.findings.forEach((finding, i) => {
+    const kind = finding.outcome === 'match' ? 'match-small' : finding.outcome;
+    const places = kinds.get(kind);
+    if (places) places.push([MARK_X[i]!, 0]);
+    else kinds.set(kind, [[MARK_X[i]!, 0]]);
+  });
+  return (
+    <svg viewBox={`0 0 ${MARKS_WIDTH} 12`} aria-hidden="true">
+      {[...kinds].map(([kind, at]) => (
+        <MarkPaths key={kind} kind={kind} at={at} />
+      ))}
+    </svg>
+  );
+}

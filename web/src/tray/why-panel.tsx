@@ -1,23 +1,24 @@
-import type { Finding, TrayRow } from '@brackenfell/contract/tray';
+import type { FactUsed, TrayFinding, TrayRow } from '@brackenfell/contract/tray';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { Key } from '../controls/key.tsx';
 import { Mark, MARK_WORDS, VERDICT_MARK } from '../controls/mark.tsx';
 import { COLUMNS } from './columns.ts';
 
 const GRAVITY = ['refuse', 'unknown', 'caution', 'acceptable', 'match', 'not-asked'] as const;
-const titleOf = (check: Finding['check']): string => COLUMNS.find((column) => column.check === check)!.title;
+const titleOf = (check: TrayFinding['check']): string => COLUMNS.find((column) => column.check === check)!.title;
 const and = (labels: readonly string[]): string =>
   labels.length < 2 ? labels.join('') : `${labels.slice(0, -1).join(', ')} and ${labels.at(-1)!}`;
 
 interface WhyPanelProps {
   readonly row: TrayRow;
+  readonly sources: readonly FactUsed[];
   readonly betterPrinted: string | undefined;
   readonly showAll: boolean;
   readonly showSources: boolean;
 }
 
 /** Why the picked row has its verdict: the checks that differ first, one sentence each, then what to do. */
-export function WhyPanel({ row, betterPrinted, showAll, showSources }: WhyPanelProps) {
+export function WhyPanel({ row, sources, betterPrinted, showAll, showSources }: WhyPanelProps) {
   const ordered = GRAVITY.flatMap((outcome) => row.findings.filter((f) => f.outcome === outcome));
   const differing = ordered.filter((f) => f.outcome !== 'match' && f.outcome !== 'not-asked');
   const shown = showAll ? ordered : differing;
@@ -27,7 +28,7 @@ export function WhyPanel({ row, betterPrinted, showAll, showSources }: WhyPanelP
   const paperSaysEqual =
     row.verdict === 'refuse' && trail && (trail.grade === 'same' || trail.grade === 'equivalent') ? trail : undefined;
   return (
-    <section aria-label={`Why ${row.printed}`} className={`why verdict-${row.verdict}`} data-why>
+    <section aria-label={`Why ${row.printed}`} tabIndex={0} className={`why verdict-${row.verdict}`} data-why>
       <h2 className="flex items-center gap-2">
         <Mark kind={VERDICT_MARK[row.verdict]} rem={1.375} />
         <b className="text-verdict font-semibold text-[var(--ink)]">{VERDICT_WORDS[row.verdict]}</b>
@@ -35,7 +36,11 @@ export function WhyPanel({ row, betterPrinted, showAll, showSources }: WhyPanelP
       </h2>
       <p className="pb-1">{summary(row, betterPrinted)}</p>
       {shown.map((finding) => (
-        <FindingSentence key={finding.check} finding={finding} showSources={showSources} />
+        <FindingSentence
+          key={finding.check}
+          finding={finding}
+          sources={showSources ? finding.sources.map((place) => sources[place]!) : []}
+        />
       ))}
       {paperSaysEqual && (
         <article className="why-item">
@@ -115,7 +120,7 @@ function summary(row: TrayRow, better: string | undefined): React.ReactNode {
   }
 }
 
-function FindingSentence({ finding, showSources }: { finding: Finding; showSources: boolean }) {
+function FindingSentence({ finding, sources }: { finding: TrayFinding; sources: readonly FactUsed[] }) {
   const { told, outcome, onlyAt, relief } = finding;
   return (
     <article className="why-item">
@@ -142,9 +147,9 @@ function FindingSentence({ finding, showSources }: { finding: Finding; showSourc
         {told.says} {told.toDo && outcome !== 'match' && <span className="text-slate">{told.toDo}</span>}
         {relief === 'listed-not-measured' && <span className="text-slate"> Does not count against it.</span>}
       </p>
-      {showSources && (
+      {sources.length > 0 && (
         <ul className="text-soft">
-          {finding.sources.map((use) => (
+          {sources.map((use) => (
             <li key={`${use.fact} ${use.source.name}`}>
               {use.fact}: {use.source.name}
               {use.questions ? ' (raises a question only)' : ''}

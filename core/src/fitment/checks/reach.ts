@@ -104,6 +104,12 @@ export const reach = defineCheck({
     { says: 'the same reach matches', facts: base, outcome: 'match' },
     { says: '0.3 mm longer still matches', facts: { ...base, 'plug.reachMm': 19.3 }, outcome: 'match' },
     {
+      says: '0.31 mm shorter is acceptable',
+      facts: { ...base, 'plug.reachMm': 18.69 },
+      outcome: 'acceptable',
+      caseId: 'nearly',
+    },
+    {
       says: '0.4 mm longer is acceptable',
       facts: { ...base, 'plug.reachMm': 19.4 },
       outcome: 'acceptable',

@@ -92,6 +92,12 @@ export const thread = defineCheck({
     },
     { says: 'a gauged 14.04 is an M14', facts: { ...asked, 'plug.threadDiameterMm': 14.04 }, outcome: 'match' },
     {
+      says: 'a gauged 14.06 is not',
+      facts: { ...asked, 'plug.threadDiameterMm': 14.06 },
+      outcome: 'refuse',
+      caseId: 'other-diameter',
+    },
+    {
       says: 'a wrong diameter is refused even with the pitch unknown',
       facts: { 'position.threadDiameterMm': 14, 'position.threadPitchMm': 1.25, 'plug.threadDiameterMm': 18 },
       outcome: 'refuse',

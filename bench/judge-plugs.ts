@@ -1,0 +1,54 @@
+import { demoWorld } from '@brackenfell/demo/world';
+import { CHECKS } from '@brackenfell/core/fitment/check-list';
+import type { FactSheet } from '@brackenfell/core/fitment/facts';
+import { DEFAULT_HOUSE_RULES, ruleFacts } from '@brackenfell/core/fitment/house-rules';
+import { judgePlug } from '@brackenfell/core/fitment/judge-plug';
+import { sayIn } from '@brackenfell/core/fitment/say';
+
+const SECONDS = 3;
+const source = { rank: 'part-maker', name: 'bench' } as const;
+const scales = new Map(demoWorld.heatScales.map((s) => [s.maker, s]));
+
+/** A sheet as the server would make it: heat codes joined to their scale. */
+function sheetOf(facts: object): FactSheet {
+  return Object.fromEntries(
+    Object.entries(facts).flatMap(([id, recorded]) => {
+      if (recorded === undefined) return [];
+      let value: unknown = recorded;
+      if (id === 'plug.heat') {
+        const { maker, code } = recorded as { maker: string; code: string };
+        value = { maker, code, indexBar: scales.get(maker)!.ratings.find((r) => r.code === code)!.indexBar };
+      }
+      if (id === 'position.heat') {
+        const { maker, codes } = recorded as { maker: string; codes: string[] };
+        value = { scale: scales.get(maker)!, codes };
+      }
+      return [[id, { ruling: [{ value, source }] }]];
+    }),
+  );
+}
+
+const plugs = demoWorld.plugs.map((plug) => sheetOf(plug.facts as object));
+const positions = demoWorld.engines.flatMap((engine) =>
+  engine.positions.map((position) => sheetOf({ ...(engine.facts as object), ...(position.facts as object) })),
+);
+const rules = ruleFacts(DEFAULT_HOUSE_RULES);
+const say = sayIn('metric');
+const evidence = { named: false, listed: true };
+
+let judged = 0;
+const end = performance.now() + SECONDS * 1000;
+const start = performance.now();
+while (performance.now() < end) {
+  for (const plug of plugs) {
+    for (const position of positions) {
+      judgePlug({ ...plug, ...position, ...rules }, evidence, say);
+      judged += 1;
+    }
+  }
+}
+const seconds = (performance.now() - start) / 1000;
+console.log(
+  `${plugs.length} plugs × ${positions.length} positions, ${CHECKS.length} checks each with sentences, one core`,
+);
+console.log(`judged plugs per second: ${Math.round(judged / seconds).toLocaleString('en-GB')}`);

@@ -1,0 +1,74 @@
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { demoStaff } from '@brackenfell/demo/staff';
+import { buildAll } from './build.ts';
+import { CHROMIUM, ensureChromium } from './debian.ts';
+import { ROOT } from './places.ts';
+import { startServer, stopServer } from './server-process.ts';
+import { withThrowawayDatabase } from './throwaway-database.ts';
+
+const FOLDER = join(ROOT, 'docs/screenshots');
+const SETTLE_MS = 600;
+
+async function press(page: Page, keys: readonly string[]): Promise<void> {
+  for (const key of keys) {
+    await page.keyboard.press(key);
+    await page.waitForTimeout(120);
+  }
+}
+
+/** Pictures of every main view in one theme, from the demo data, by keyboard. */
+async function shoot(page: Page, address: string, theme: 'chalk' | 'night'): Promise<void> {
+  const shot = async (name: string) => {
+    await page.waitForTimeout(SETTLE_MS);
+    await page.screenshot({ path: join(FOLDER, `${name}-${theme}.png`) });
+  };
+  const [wren] = demoStaff;
+  await page.goto(address);
+  await page.getByLabel('Name').fill(wren!.name);
+  await shot('sign-in');
+  await page.getByLabel('Password').fill(wren!.password);
+  await press(page, ['Enter']);
+  await page.getByRole('option', { name: /Skerrow SC20/ }).waitFor();
+  await press(page, ['j']);
+  await shot('engine');
+  await press(page, ['/']);
+  await page.keyboard.type('KN 42GG-63DR');
+  await page.getByRole('option', { name: /KN 426G-63DR/ }).waitFor();
+  await shot('ask');
+  await press(page, ['Enter']);
+  await page.getByRole('heading', { name: 'KN 426G-63DR' }).waitFor();
+  await shot('part');
+  await press(page, ['1', 'j', 'Enter']);
+  await page.locator('[data-why]').waitFor();
+  await press(page, ['r']);
+  await page.getByText('not sold').waitFor();
+  const rows = page.locator('[data-tray] [aria-selected="true"]');
+  while ((await rows.getAttribute('data-row')) !== 'TS 500 231') await press(page, ['k']);
+  await press(page, ['Enter']);
+  await page.getByRole('region', { name: 'Still open' }).waitFor();
+  while ((await rows.getAttribute('data-row')) !== 'KN 426G-63DR') await press(page, ['j']);
+  await page.waitForTimeout(4000);
+  await shot('parts');
+}
+
+const scratch = mkdtempSync(join(tmpdir(), 'brackenfell-shots-'));
+ensureChromium();
+await buildAll(console.log);
+mkdirSync(FOLDER, { recursive: true });
+await withThrowawayDatabase(scratch, async (env) => {
+  const server = await startServer(env.BRACKENFELL_TEST_APP_URL!, 0);
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] });
+  for (const theme of ['chalk', 'night'] as const) {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    await context.addInitScript((name) => {
+      localStorage.setItem('brackenfell.settings', JSON.stringify({ theme: name }));
+    }, theme);
+    await shoot(await context.newPage(), server.address, theme);
+  }
+  await browser.close();
+  await stopServer(server);
+});
+rmSync(scratch, { recursive: true, force: true });

@@ -1,0 +1,33 @@
+import { join } from 'node:path';
+import { ensureDatabase, newPassword, openCluster, privateFolder } from './cluster.ts';
+import { ensurePostgres } from './debian.ts';
+import { fillDemo } from './fill-demo.ts';
+
+/** A database cluster of the tests' own, with the demo world in a template that every test file copies. */
+export async function withThrowawayDatabase<T>(
+  scratch: string,
+  work: (env: NodeJS.ProcessEnv) => Promise<T>,
+): Promise<T> {
+  ensurePostgres();
+  privateFolder(scratch);
+  const secrets = { super: newPassword(), owner: newPassword(), app: newPassword() };
+  const cluster = await openCluster({
+    folder: join(scratch, 'postgres'),
+    password: secrets.super,
+    log: join(scratch, 'postgres.log'),
+    throwaway: true,
+  });
+  try {
+    const { ownerUrl, appUrl } = await ensureDatabase(cluster, 'template_world', secrets);
+    await fillDemo(ownerUrl, (line) => {
+      console.log(line);
+    });
+    return await work({
+      BRACKENFELL_TEST_SUPER_URL: cluster.superUrl('postgres'),
+      BRACKENFELL_TEST_OWNER_URL: ownerUrl,
+      BRACKENFELL_TEST_APP_URL: appUrl,
+    });
+  } finally {
+    await cluster.stop();
+  }
+}
