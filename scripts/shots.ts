@@ -44,7 +44,7 @@ async function shoot(page: Page, address: string, theme: 'chalk' | 'night'): Pro
   await press(page, ['1', 'j', 'Enter']);
   await page.locator('[data-why]').waitFor();
   await press(page, ['r']);
-  await page.getByText('not sold').waitFor();
+  await page.getByText('not sold', { exact: true }).waitFor();
   const rows = page.locator('[data-tray] [aria-selected="true"]');
   while ((await rows.getAttribute('data-row')) !== 'TS 500 231') await press(page, ['k']);
   await press(page, ['Enter']);
@@ -58,17 +58,23 @@ const scratch = mkdtempSync(join(tmpdir(), 'brackenfell-shots-'));
 ensureChromium();
 await buildAll(console.log);
 mkdirSync(FOLDER, { recursive: true });
-await withThrowawayDatabase(scratch, async (env) => {
-  const server = await startServer(env.BRACKENFELL_TEST_APP_URL!, 0);
-  const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] });
-  for (const theme of ['chalk', 'night'] as const) {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-    await context.addInitScript((name) => {
-      localStorage.setItem('brackenfell.settings', JSON.stringify({ theme: name }));
-    }, theme);
-    await shoot(await context.newPage(), server.address, theme);
-  }
-  await browser.close();
-  await stopServer(server);
-});
-rmSync(scratch, { recursive: true, force: true });
+try {
+  await withThrowawayDatabase(scratch, async (env) => {
+    const server = await startServer(env.BRACKENFELL_TEST_APP_URL!, 0);
+    const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] });
+    try {
+      for (const theme of ['chalk', 'night'] as const) {
+        const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+        await context.addInitScript((name) => {
+          localStorage.setItem('brackenfell.settings', JSON.stringify({ theme: name }));
+        }, theme);
+        await shoot(await context.newPage(), server.address, theme);
+      }
+    } finally {
+      await browser.close();
+      await stopServer(server);
+    }
+  });
+} finally {
+  rmSync(scratch, { recursive: true, force: true });
+}
