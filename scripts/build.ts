@@ -1,8 +1,6 @@
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { build as bundle } from 'esbuild';
-import { build as buildWeb } from 'vite';
 import { DIST, ROOT, SERVER_BUNDLE, WEB_BUILD } from './places.ts';
 
 const STAMP = join(DIST, 'build-stamp');
@@ -30,6 +28,8 @@ export async function buildAll(say: (line: string) => void): Promise<void> {
   const done = existsSync(STAMP) && readFileSync(STAMP, 'utf8') === stamp;
   if (done && existsSync(SERVER_BUNDLE) && existsSync(join(WEB_BUILD, 'index.html'))) return;
   say('Building …');
+  // The tools are heavy and mostly not needed, so they are loaded only here.
+  const [{ build: bundle }, { build: buildWeb }] = await Promise.all([import('esbuild'), import('vite')]);
   mkdirSync(DIST, { recursive: true });
   await Promise.all([
     bundle({
@@ -57,7 +57,7 @@ export async function buildAll(say: (line: string) => void): Promise<void> {
       root: join(ROOT, 'web'),
       configFile: join(ROOT, 'web/vite.config.ts'),
       logLevel: 'warn',
-      build: { outDir: WEB_BUILD, emptyOutDir: true },
+      build: { outDir: WEB_BUILD, emptyOutDir: true, chunkSizeWarningLimit: 700 },
     }),
   ]);
   writeFileSync(STAMP, stamp);

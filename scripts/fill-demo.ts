@@ -1,9 +1,6 @@
 import { demoStaff } from '@brackenfell/demo/staff';
-import { demoWorld } from '@brackenfell/demo/world';
-import { loadCatalogue } from '@brackenfell/server/catalogue/load-catalogue';
 import { openDatabase } from '@brackenfell/server/db/database';
 import { migrate } from '@brackenfell/server/db/migrate';
-import { addStaff } from '@brackenfell/server/session/add-staff';
 
 /** Migrates a database and, where it is still empty, fills it with the demo world. Says what it did. */
 export async function fillDemo(ownerUrl: string, say: (line: string) => void): Promise<void> {
@@ -13,6 +10,9 @@ export async function fillDemo(ownerUrl: string, say: (line: string) => void): P
     if (applied.length > 0) say(`Migrated: ${applied.join(', ')}.`);
     const engine = await db.selectFrom('engine').select('id').limit(1).executeTakeFirst();
     if (!engine) {
+      // Loaded only when there is something to fill: a start that finds its data does not wait for this.
+      const { demoWorld } = await import('@brackenfell/demo/world');
+      const { loadCatalogue } = await import('@brackenfell/server/catalogue/load-catalogue');
       const count = await loadCatalogue(db, demoWorld);
       say(
         `Loaded the demo world: ${Object.entries(count)
@@ -21,7 +21,10 @@ export async function fillDemo(ownerUrl: string, say: (line: string) => void): P
       );
     }
     const someone = await db.selectFrom('staff').select('id').limit(1).executeTakeFirst();
-    if (!someone) await addStaff(db, demoStaff);
+    if (!someone) {
+      const { addStaff } = await import('@brackenfell/server/session/add-staff');
+      await addStaff(db, demoStaff);
+    }
   } finally {
     await db.destroy();
   }

@@ -46,8 +46,7 @@ export function HeatRails({ heat, maker, bar, code, outcome }: HeatRailsProps) {
         <span className="text-soft">- - asked, ± ½ step</span>
       </h3>
       <svg
-        width={WIDTH}
-        height={HEIGHT}
+        style={{ width: `${WIDTH / 16}rem` }}
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         role="img"
         aria-label={said}
@@ -72,15 +71,15 @@ const Scales = memo(function Scales({ heat }: { heat: Tray['heat'] }) {
       {ticks.map((tick) => (
         <g key={tick}>
           <path d={`M${LEFT} ${y(tick)}H${WIDTH}`} className="stroke-grid" />
-          <text x={LEFT - 6} y={y(tick) + 4} textAnchor="end" className="num fill-slate text-xs">
+          <text x={LEFT - 6} y={y(tick) + 4} textAnchor="end" className="num fill-slate" fontSize="12">
             {tick}
           </text>
         </g>
       ))}
-      <text x={2} y={12} className="fill-slate text-xs">
+      <text x={2} y={12} className="fill-slate" fontSize="12">
         hot
       </text>
-      <text x={2} y={25} className="fill-slate text-xs">
+      <text x={2} y={25} className="fill-slate" fontSize="12">
         bar
       </text>
       {low !== null && high !== null && (
@@ -105,7 +104,8 @@ const Scales = memo(function Scales({ heat }: { heat: Tray['heat'] }) {
                 x={x}
                 y={(words.length > 1 ? 12 : 25) + w * 13}
                 textAnchor="middle"
-                className="fill-slate text-xs"
+                className="fill-slate"
+                fontSize="12"
               >
                 {w > 0 ? `& ${word}` : word}
               </text>
@@ -114,7 +114,7 @@ const Scales = memo(function Scales({ heat }: { heat: Tray['heat'] }) {
             {rail.ratings.map(({ code: rating, indexBar }) => (
               <g key={rating}>
                 <path d={`M${x - 4} ${y(indexBar)}H${x + 4}`} className="stroke-slate" strokeWidth="1.3" />
-                <text x={x + 7} y={y(indexBar) + 4} className="num fill-slate text-xs">
+                <text x={x + 7} y={y(indexBar) + 4} className="num fill-slate" fontSize="12">
                   {rating}
                 </text>
               </g>

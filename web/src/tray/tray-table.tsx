@@ -129,7 +129,7 @@ const HeadCells = memo(function HeadCells({ tray, failing }: { tray: Tray; faili
           <span>{title}</span>
         </div>
       ))}
-      <div role="columnheader" className="self-end pl-2">
+      <div role="columnheader" className="tray-reason self-end">
         Reason
       </div>
       <div role="columnheader" className="self-end text-right">
