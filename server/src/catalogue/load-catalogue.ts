@@ -23,6 +23,7 @@ const BATCH = 500;
  */
 export async function loadCatalogue(db: Database, raw: unknown): Promise<CatalogueCount> {
   const file = CatalogueFile.parse(raw);
+  checkNumbers(file);
   return db.transaction().execute(async (trx) => {
     await trx.insertInto('maker').values(file.makers).execute();
     await insertAll(
@@ -39,11 +40,7 @@ export async function loadCatalogue(db: Database, raw: unknown): Promise<Catalog
     );
     const partIds = await loadParts(trx, file);
     const positionIds = await loadEngines(trx, file, partIds);
-    const idOf = (number: string): string => {
-      const id = partIds.get(normalForm(number));
-      if (id === undefined) throw new Error(`The catalogue file refers to ${number}, which it does not hold.`);
-      return id;
-    };
+    const idOf = (number: string): string => partIds.get(normalForm(number))!;
     await insertAll(
       trx,
       'reference',
@@ -84,6 +81,21 @@ export async function loadCatalogue(db: Database, raw: unknown): Promise<Catalog
       listings: file.listings.length,
     };
   });
+}
+
+/** What a schema cannot see: every number stands once, and every reference and listing speaks of numbers and engines held. */
+function checkNumbers(file: CatalogueFile): void {
+  const held = new Set(file.engines.flatMap((engine) => engine.oeNumbers.map((oe) => normalForm(oe.number))));
+  for (const { number } of file.plugs) {
+    if (held.has(normalForm(number))) throw new Error(`${number} stands twice in the catalogue file.`);
+    held.add(normalForm(number));
+  }
+  const spokenOf = [...file.references.flatMap(({ from, to }) => [from, to]), ...file.listings.map((l) => l.number)];
+  const stranger = spokenOf.find((number) => !held.has(normalForm(number)));
+  if (stranger !== undefined) throw new Error(`The catalogue file refers to ${stranger}, which it does not hold.`);
+  const engines = new Set(file.engines.map((engine) => engine.id));
+  const lost = file.listings.find((listing) => !engines.has(listing.engineId));
+  if (lost) throw new Error(`${lost.number} is listed for ${lost.engineId}, which the catalogue file does not hold.`);
 }
 
 type Filled =
@@ -149,7 +161,6 @@ async function loadParts(trx: Writing, file: CatalogueFile): Promise<Map<string,
   const makerName = new Map(file.makers.map((maker) => [maker.id, maker.name]));
   file.plugs.forEach((plug, i) => {
     const id = ids[uniqueOe.length + i]!;
-    if (byNumber.has(normalForm(plug.number))) throw new Error(`${plug.number} stands twice in the catalogue file.`);
     byNumber.set(normalForm(plug.number), id);
     names.push(name(id, 'catalogue', plug.number), ...plug.names.map((n) => name(id, n.kind, n.printed)));
     const source = plug.source ?? { rank: 'part-maker', name: `${makerName.get(plug.maker) ?? plug.maker} catalogue` };

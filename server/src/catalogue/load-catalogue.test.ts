@@ -1,0 +1,77 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { demoWorld } from '@brackenfell/demo/world';
+import { openTestCounter, type TestCounter } from '../testing/counter.ts';
+import { loadCatalogue } from './load-catalogue.ts';
+
+let counter: TestCounter;
+beforeAll(async () => {
+  counter = await openTestCounter();
+});
+afterAll(() => counter.close());
+
+const world = () => structuredClone(demoWorld);
+const counts = async () => ({
+  parts: (await counter.owner.selectFrom('part').select('id').execute()).length,
+  figures: (await counter.owner.selectFrom('figure').select('id').execute()).length,
+});
+
+describe('the demo world', () => {
+  test('is as large as this slice asks', () => {
+    expect(demoWorld.engines).toHaveLength(6);
+    expect(demoWorld.engines.flatMap((e) => e.vehicles).length).toBeGreaterThanOrEqual(15);
+    expect(demoWorld.plugs.length).toBeGreaterThanOrEqual(90);
+    expect(demoWorld.references.length + demoWorld.listings.length).toBeGreaterThanOrEqual(300);
+    expect(new Set(demoWorld.plugs.map((p) => p.maker)).size).toBe(4);
+  });
+
+  test('has stock and a price for every plug', () => {
+    expect(demoWorld.plugs.filter((p) => p.onHand === undefined || p.priceMinor === undefined)).toEqual([]);
+  });
+
+  test('is projected into typed columns that agree with its figures', async () => {
+    const specs = await counter.owner
+      .selectFrom('plug_spec')
+      .innerJoin('part_name', 'part_name.part_id', 'plug_spec.part_id')
+      .selectAll('plug_spec')
+      .select('part_name.printed')
+      .where('part_name.kind', '=', 'catalogue')
+      .execute();
+    const spec = (printed: string) => specs.find((s) => s.printed === printed);
+    expect(spec('KN 419G-63DR')).toMatchObject({
+      thread_diameter_mm: 14,
+      reach_mm: 19,
+      seat: 'gasket-fixed',
+      heat_index_bar: 15.5,
+    });
+    expect(spec('TS 500 231')).toMatchObject({ reach_mm: null });
+    // One gauging does not rule, so the catalogue's reach stands in the projection.
+    expect(spec('TS 500 237')).toMatchObject({ reach_mm: 19 });
+    expect(specs).toHaveLength(demoWorld.plugs.length);
+  });
+});
+
+describe('a catalogue file that is wrong', () => {
+  test.each<[string, (w: ReturnType<typeof world>) => unknown, RegExp]>([
+    [
+      'names a number it does not hold',
+      (w) => w.references.push({ ...w.references[0]!, to: 'XX 1' }),
+      /refers to XX 1/,
+    ],
+    ['holds a number twice', (w) => w.plugs.push(w.plugs[0]!), /stands twice/],
+    ['has a reach of nothing', (w) => (w.plugs[0]!.facts = { 'plug.reachMm': 0 }), /plugs/],
+    [
+      'has a fact nobody knows',
+      (w) => Object.assign(w.plugs[0]!.facts as object, { 'plug.colour': 'red' }),
+      /plug\.colour|plugs/,
+    ],
+    ['has heat that does not run from hot to cold', (w) => w.heatScales[0]!.ratings.reverse(), /hot to cold/],
+    ['has an engine without a position', (w) => (w.engines[0]!.positions = []), /positions/],
+    ['grades a reference as it pleases', (w) => Object.assign(w.references[0]!, { grade: 'identical' }), /grade/],
+  ])('because it %s is refused with the place, and nothing of it is kept', async (_, spoil, says) => {
+    const before = await counts();
+    const file = world();
+    spoil(file);
+    await expect(loadCatalogue(counter.owner, file)).rejects.toThrow(says);
+    expect(await counts()).toEqual(before);
+  });
+});
