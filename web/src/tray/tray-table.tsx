@@ -57,15 +57,22 @@ export function TrayTable({ tray, pick, onTake }: TrayTableProps) {
   useEffect(() => {
     virtual.measure();
   }, [virtual, rem, dense]);
+  const places = useMemo(() => placesOf(items, sizeOf), [items, sizeOf]);
   useEffect(() => {
     const show = () => {
-      const at = items.findIndex((item) => item.kind === 'row' && item.index === pick.index);
+      const place = places[pick.index];
+      const pane = scroller.current;
+      if (!place || !pane) return;
       // The first row is shown with its divider.
-      if (at >= 0) virtual.scrollToIndex(at === 1 ? 0 : at, { align: 'auto' });
+      const top = pick.index === 0 ? 0 : place.top;
+      if (top < pane.scrollTop) pane.scrollTop = top;
+      else if (place.top + place.height > pane.scrollTop + pane.clientHeight) {
+        pane.scrollTop = place.top + place.height - pane.clientHeight;
+      }
     };
     show();
     return pick.subscribe(show);
-  }, [items, pick, virtual]);
+  }, [places, pick]);
 
   return (
     <div
@@ -79,7 +86,7 @@ export function TrayTable({ tray, pick, onTake }: TrayTableProps) {
       <TrayHead tray={tray} pick={pick} />
       <div ref={scroller} className="tray-scroll" role="rowgroup" tabIndex={0}>
         <div role="presentation" className="relative" style={{ height: virtual.getTotalSize() }}>
-          <Highlight items={items} sizeOf={sizeOf} pick={pick} />
+          <Highlight places={places} pick={pick} />
           {virtual.getVirtualItems().map(({ index, start, size }) => {
             const item = items[index]!;
             const style = { top: start, height: size };
@@ -149,35 +156,36 @@ const HeadCells = memo(function HeadCells({ tray, failing }: { tray: Tray; faili
   );
 });
 
-interface HighlightProps {
-  readonly items: readonly Item[];
-  readonly sizeOf: (item: Item) => number;
-  readonly pick: RowPick;
+interface Place {
+  readonly top: number;
+  readonly height: number;
+}
+
+/** Where every row stands in the list, by its index, in pixels. */
+function placesOf(items: readonly Item[], sizeOf: (item: Item) => number): Place[] {
+  const places: Place[] = [];
+  let top = 0;
+  for (const item of items) {
+    const height = sizeOf(item);
+    if (item.kind === 'row') places.push({ top, height });
+    top += height;
+  }
+  return places;
 }
 
 /** The picked row's ground and frame: one layer under the rows that is only moved, so that no row is painted anew. */
-function Highlight({ items, sizeOf, pick }: HighlightProps) {
+function Highlight({ places, pick }: { places: readonly Place[]; pick: RowPick }) {
   const ground = useRef<HTMLDivElement>(null);
   useLayoutEffect(() => {
-    const starts: number[] = [];
-    let at = 0;
-    let height = 0;
-    for (const item of items) {
-      if (item.kind === 'row') {
-        starts.push(at);
-        height = sizeOf(item);
-      }
-      at += sizeOf(item);
-    }
-    const place = () => {
-      const element = ground.current;
-      if (!element) return;
-      element.style.height = `${height}px`;
-      element.style.transform = `translateY(${starts[pick.index] ?? 0}px)`;
+    const move = () => {
+      const place = places[pick.index];
+      if (!ground.current || !place) return;
+      ground.current.style.height = `${place.height}px`;
+      ground.current.style.transform = `translateY(${place.top}px)`;
     };
-    place();
-    return pick.subscribe(place);
-  }, [items, sizeOf, pick]);
+    move();
+    return pick.subscribe(move);
+  }, [places, pick]);
   return <div ref={ground} className="tray-highlight" aria-hidden="true" />;
 }
 
