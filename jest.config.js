@@ -20,4 +20,8 @@ const project = (name, extra = {}) => ({
   ...extra,
 });
 
-export default { projects: ['core', 'contract', 'demo', 'server', 'web'].map((name) => project(name)), maxWorkers: 2 };
+export default {
+  projects: ['core', 'contract', 'demo', 'server', 'web'].map((name) => project(name)),
+  maxWorkers: 2,
+  testTimeout: 90_000,
+};

@@ -1,7 +1,7 @@
 import { ask, expect, expectAccessible, expectTray, signIn, slipPane, test } from './counter.ts';
 
 test('no screen has an accessibility violation, in either theme', async ({ page, counter }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(900_000);
   await page.goto(counter.address);
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   await expectAccessible(page);

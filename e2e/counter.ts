@@ -83,12 +83,20 @@ export async function expectTray(page: Page): Promise<void> {
   await expect(page.locator('[data-tray] [aria-selected="true"]')).toBeVisible();
 }
 
+/** Presses a key as fingers do: not so fast that it is taken for a scanner. */
+export async function pressSlowly(page: Page, key: string, times = 1): Promise<void> {
+  for (let i = 0; i < times; i += 1) {
+    await page.keyboard.press(key);
+    await page.waitForTimeout(40);
+  }
+}
+
 /** Moves down the tray by keys until a number is picked. */
 export async function pickRow(page: Page, printed: string): Promise<void> {
   const picked = page.locator('[data-tray] [aria-selected="true"]');
   for (let i = 0; i < 200; i += 1) {
     if ((await picked.getAttribute('data-row')) === printed) return;
-    await page.keyboard.press('j');
+    await pressSlowly(page, 'j');
   }
   throw new Error(`${printed} was not reached with j.`);
 }

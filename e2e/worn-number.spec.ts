@@ -1,4 +1,4 @@
-import { ask, expect, pickRow, signIn, slipPane, test, whyPanel } from './counter.ts';
+import { ask, expect, pickRow, pressSlowly, signIn, slipPane, test, whyPanel } from './counter.ts';
 
 test('from a worn stamping to the right plug, by keyboard alone, surviving a restart', async ({ page, counter }) => {
   await signIn(page, counter);
@@ -26,7 +26,7 @@ test('from a worn stamping to the right plug, by keyboard alone, surviving a res
   await page.keyboard.press('r');
   await expect(slipPane(page)).toContainText('not sold');
 
-  for (let i = 0; i < 40; i += 1) await page.keyboard.press('k');
+  await pressSlowly(page, 'k', 40);
   await pickRow(page, 'KN 419G-63DR');
   await page.keyboard.press('Enter');
   await expect(slipPane(page).getByText('KN 419G-63DR')).toBeVisible();

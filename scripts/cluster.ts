@@ -121,7 +121,7 @@ const isAlive = (pid: number): boolean =>
   existsSync(`/proc/${pid}`) && !/^State:\s+Z/m.test(readFileSync(`/proc/${pid}/status`, 'utf8'));
 
 async function waitUntilReady(url: string, isUp: () => boolean): Promise<void> {
-  for (let tries = 0; tries < 200; tries += 1) {
+  for (let tries = 0; tries < 1200; tries += 1) {
     const client = new pg.Client({ connectionString: url });
     try {
       await client.connect();
@@ -135,13 +135,13 @@ async function waitUntilReady(url: string, isUp: () => boolean): Promise<void> {
       await sleep(50);
     }
   }
-  throw new Error('PostgreSQL did not become ready in ten seconds.');
+  throw new Error('PostgreSQL did not become ready in a minute.');
 }
 
 async function stopProcess(pid: number): Promise<void> {
   if (!isAlive(pid)) return;
   process.kill(pid, 'SIGINT'); // fast shutdown: SIGTERM would wait for clients
-  for (let tries = 0; tries < 200 && isAlive(pid); tries += 1) await sleep(50);
+  for (let tries = 0; tries < 600 && isAlive(pid); tries += 1) await sleep(50);
 }
 
 /** Stops whatever server holds the data folder and removes it. */

@@ -27,13 +27,17 @@ const announce = (next: readonly Group[]) => {
 /** Keys pressed faster than this after one another, several in a row, are a scanner's and never commands. */
 const BURST_MS = 25;
 const BURST_LENGTH = 4;
+let lastKey = '';
 let lastKeyAt = 0;
 let burst = 0;
 
 /** Counts every key press, so that a scanner's burst on the desk is told from a person's. */
 export function watchForBursts(): () => void {
   const count = (event: KeyboardEvent) => {
-    burst = !event.repeat && event.timeStamp - lastKeyAt < BURST_MS ? burst + 1 : 0;
+    const isFast = !event.repeat && event.timeStamp - lastKeyAt < BURST_MS;
+    // One key hammered fast is a person's; a code changes from key to key.
+    burst = isFast ? burst + (event.key === lastKey ? 0 : 1) : 0;
+    lastKey = event.key;
     lastKeyAt = event.timeStamp;
   };
   window.addEventListener('keydown', count, { capture: true });
