@@ -16,12 +16,10 @@ const project = (name, extra = {}) => ({
   displayName: name,
   rootDir: `${import.meta.dirname}/${name}`,
   testMatch: ['<rootDir>/src/**/*.test.ts'],
+  // Generous: a shared machine can be ten times slower than itself, and no test is about speed.
+  testTimeout: 90_000,
   transform: { '\\.tsx?$': swc },
   ...extra,
 });
 
-export default {
-  projects: ['core', 'contract', 'demo', 'server', 'web'].map((name) => project(name)),
-  maxWorkers: 2,
-  testTimeout: 90_000,
-};
+export default { projects: ['core', 'contract', 'demo', 'server', 'web'].map((name) => project(name)), maxWorkers: 2 };
