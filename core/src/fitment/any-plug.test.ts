@@ -28,7 +28,7 @@ const span = (low: number, high: number) =>
   fc.tuple(mm(low, high), mm(0, 1)).map(([from, width]) => ({ low: from, high: from + width }));
 
 /** A generator of each fact's values; a fact missing here would not be tried, so the type demands all of them. */
-const values: { readonly [K in FactId]: fc.Arbitrary<unknown> } = {
+const values: Readonly<Record<FactId, fc.Arbitrary<unknown>>> = {
   'plug.threadDiameterMm': fc.constantFrom(12, 14, 18),
   'plug.threadPitchMm': fc.constantFrom(1, 1.25, 1.5),
   'plug.reachMm': mm(9, 27),
@@ -185,7 +185,7 @@ describe('the further a plug differs, the graver the answer', () => {
         id,
         { ruling: [{ value, source: { rank: 'part-maker', name: 'x' } }] },
       ]),
-    ) as FactSheet;
+    );
   const gravity = (check: string, facts: Partial<Record<FactId, unknown>>) =>
     OUTCOMES.indexOf(CHECKS.find((c) => c.id === check)!.ask(sourced(facts), say).outcome);
 
