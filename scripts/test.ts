@@ -64,7 +64,7 @@ async function runUnit(env: NodeJS.ProcessEnv): Promise<Count> {
   const report = join(scratch, 'jest.json');
   const code = await run(
     bin('jest'),
-    ['--json', `--outputFile=${report}`, '--silent=false', ...process.argv.slice(3)],
+    ['--json', `--outputFile=${report}`, '--testTimeout=90000', ...process.argv.slice(3)],
     { ...env, NODE_OPTIONS: '--experimental-vm-modules' },
   );
   const read = readJson(report) as
