@@ -4,7 +4,7 @@ const only = (name, from, to, comment) => ({
   severity: 'error',
   comment,
   from: { path: from },
-  to: { path: '^(core|contract|server|web|demo|e2e|bench|scripts)/', pathNot: to },
+  to: { path: '^(core|contract|server|web|demo|stand-ins|e2e|bench|scripts)/', pathNot: to },
 });
 
 module.exports = {
@@ -22,7 +22,7 @@ module.exports = {
     only(
       'server-sees-contract-and-core',
       '^server/',
-      '^(server|contract|core)/|^demo/|^scripts/',
+      '^(server|contract|core|stand-ins)/|^demo/|^scripts/',
       'tests of the server load the demo world',
     ),
     {
@@ -37,6 +37,7 @@ module.exports = {
       '^(web|contract|core)/',
       'the browser knows the server by the contract alone',
     ),
+    only('stand-ins-stand-alone', '^stand-ins/', '^stand-ins/', 'a stand-in is replaced as a whole'),
     only('demo-sees-contract-and-core', '^demo/', '^(demo|contract|core)/', 'the world is data'),
     {
       name: 'sql-stands-in-stores',

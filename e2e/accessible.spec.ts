@@ -1,3 +1,4 @@
+import { runAudit } from './catalogue.ts';
 import { ask, expect, expectAccessible, expectTray, signIn, slipPane, test } from './counter.ts';
 
 test('no screen has an accessibility violation, in either theme', async ({ page, counter }) => {
@@ -7,11 +8,11 @@ test('no screen has an accessibility violation, in either theme', async ({ page,
   await expectAccessible(page);
 
   await signIn(page, counter);
-  await expect(page.getByRole('option', { name: /Skerrow SC20/ })).toBeVisible();
+  await expect(page.getByRole('listbox', { name: 'Engines left' })).toBeVisible();
   await expectAccessible(page);
 
   await page.keyboard.press('/');
-  await page.keyboard.type('KN 42GG');
+  await page.keyboard.type('KN 42GG-63DR');
   await expect(page.getByRole('option', { name: /KN 426G-63DR/ })).toBeVisible();
   await expectAccessible(page);
   await page.keyboard.press('Enter');
@@ -38,5 +39,23 @@ test('no screen has an accessibility violation, in either theme', async ({ page,
   }
 
   await page.setViewportSize({ width: 1024, height: 768 });
+  await expectAccessible(page);
+});
+
+test('no screen of the catalogue has an accessibility violation, in either theme', async ({ page, counter }) => {
+  test.setTimeout(900_000);
+  await signIn(page, counter, 'Corwin');
+  await runAudit(page);
+  await expectAccessible(page);
+  await page.keyboard.press('1');
+  await expect(page.getByRole('link', { name: /Skerrow SC20$/ })).toBeVisible();
+  await expectAccessible(page);
+  await page.goto(`${counter.address}/engines/aldersyke-at20`);
+  await expect(page.getByRole('heading', { name: /Candidates, \d+ judged/ })).toBeVisible();
+  await expectAccessible(page);
+  await ask(page, 'KN 419G-63DR', /KN 419G-63DR/);
+  await expect(page.getByRole('region', { name: 'Judged for' })).toContainText('Sell');
+  await page.keyboard.press('v');
+  await expect(page.getByRole('heading', { name: /References around/ })).toBeVisible();
   await expectAccessible(page);
 });

@@ -100,7 +100,7 @@ test('each planted trap looks on screen as it is judged', async ({ page, counter
     ['pellworth-pp20', 'HB/19/55.C1', 'Refuse', 'piston'],
   ] as const;
   for (const [engine, printed, verdict, words] of traps) {
-    await page.goto(`${counter.address}/engines/${engine}`);
+    await page.goto(`${counter.address}/counter/parts?engine=${engine}`);
     await expectTray(page);
     await pickRow(page, printed);
     await expect(whyPanel(page)).toContainText(verdict);

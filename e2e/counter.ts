@@ -50,7 +50,18 @@ export class Counter {
   }
 }
 
+/** Keys come as from fingers: further apart than a scanner's, and each command done before the next. */
+const FINGER_MS = 45;
+
 export const test = base.extend<{ counter: Counter }>({
+  page: async ({ page }, use) => {
+    const press = page.keyboard.press.bind(page.keyboard);
+    page.keyboard.press = async (...given) => {
+      await press(...given);
+      await page.waitForTimeout(FINGER_MS);
+    };
+    await use(page);
+  },
   // eslint-disable-next-line no-empty-pattern -- Playwright reads fixtures from the pattern
   counter: async ({}, use) => {
     const counter = new Counter();
@@ -68,6 +79,7 @@ export async function signIn(page: Page, counter: Counter, name = 'Wren'): Promi
   await page.keyboard.type(demoStaff.find((person) => person.name === name)!.password);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
+  await expect(page.getByRole('listbox', { name: 'Engines left' })).toBeVisible();
 }
 
 /** Types into the ask line and takes the answer that is picked. */
@@ -83,11 +95,10 @@ export async function expectTray(page: Page): Promise<void> {
   await expect(page.locator('[data-tray] [aria-selected="true"]')).toBeVisible();
 }
 
-/** Presses a key as fingers do: not so fast that it is taken for a scanner. */
-export async function pressSlowly(page: Page, key: string, times = 1): Promise<void> {
+/** Presses a key several times. */
+export async function pressTimes(page: Page, key: string, times = 1): Promise<void> {
   for (let i = 0; i < times; i += 1) {
     await page.keyboard.press(key);
-    await page.waitForTimeout(40);
   }
 }
 
@@ -96,7 +107,7 @@ export async function pickRow(page: Page, printed: string): Promise<void> {
   const picked = page.locator('[data-tray] [aria-selected="true"]');
   for (let i = 0; i < 200; i += 1) {
     if ((await picked.getAttribute('data-row')) === printed) return;
-    await pressSlowly(page, 'j');
+    await pressTimes(page, 'j');
   }
   throw new Error(`${printed} was not reached with j.`);
 }

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { DIST, ROOT, SERVER_BUNDLE, WEB_BUILD } from './places.ts';
 
 const STAMP = join(DIST, 'build-stamp');
-const SOURCES = ['core/src', 'contract/src', 'server/src', 'web'];
+const SOURCES = ['core/src', 'contract/src', 'server/src', 'stand-ins/src', 'web'];
 
 function* filesIn(folder: string): Generator<string> {
   for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {

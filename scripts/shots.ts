@@ -1,11 +1,10 @@
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { demoStaff } from '@brackenfell/demo/staff';
 import { buildAll } from './build.ts';
 import { CHROMIUM, ensureChromium } from './debian.ts';
-import { ROOT } from './places.ts';
+import { ROOT, scratchFolder } from './places.ts';
 import { startServer, stopServer } from './server-process.ts';
 import { withThrowawayDatabase } from './throwaway-database.ts';
 
@@ -31,17 +30,28 @@ async function shoot(page: Page, address: string, theme: 'chalk' | 'night'): Pro
   await shot('sign-in');
   await page.getByLabel('Password').fill(wren!.password);
   await press(page, ['Enter']);
-  await page.getByRole('option', { name: /Skerrow SC20/ }).waitFor();
-  await press(page, ['j']);
+  await page.getByRole('listbox', { name: 'Engines left' }).waitFor();
+  await press(page, ['f']);
+  await page.keyboard.type('skerrow turbo', { delay: 40 });
+  await press(page, ['Enter', 'Escape']);
+  await page.waitForTimeout(SETTLE_MS);
+  await press(page, ['n']);
   await shot('engine');
   await press(page, ['/']);
-  await page.keyboard.type('KN 42GG-63DR');
+  await page.keyboard.type('KN 42GG-63DR', { delay: 40 });
   await page.getByRole('option', { name: /KN 426G-63DR/ }).waitFor();
   await shot('ask');
   await press(page, ['Enter']);
   await page.getByRole('heading', { name: 'KN 426G-63DR' }).waitFor();
   await shot('part');
-  await press(page, ['1', 'j', 'Enter']);
+  const part = page.url();
+  await press(page, ['/']);
+  await page.keyboard.type('sc20', { delay: 40 });
+  await page
+    .getByRole('option', { name: /Skerrow SC20/ })
+    .first()
+    .waitFor();
+  await press(page, ['Enter']);
   await page.locator('[data-why]').waitFor();
   await press(page, ['r']);
   await page.getByText('not sold', { exact: true }).waitFor();
@@ -52,9 +62,34 @@ async function shoot(page: Page, address: string, theme: 'chalk' | 'night'): Pro
   while ((await rows.getAttribute('data-row')) !== 'KN 426G-63DR') await press(page, ['j']);
   await page.waitForTimeout(4000);
   await shot('parts');
+  await page.goto(part);
+  await page.getByRole('heading', { name: 'KN 426G-63DR' }).waitFor();
+  await press(page, ['v', 'j']);
+  await shot('graph');
+  await page.goto(`${address}/engines/aldersyke-at20`);
+  await page.getByRole('heading', { name: /Candidates, \d+ judged/ }).waitFor();
+  await shot('engine-page');
+  await handOver(page, address);
+  await page.goto(`${address}/catalogue/audit`);
+  await page.getByRole('button', { name: /Run (the audit|it again)/ }).waitFor();
+  await press(page, ['Control+Enter']);
+  await page.getByText(/\d+ contradictions found/).waitFor();
+  await press(page, ['j', 'j', 'j']);
+  await shot('audit');
 }
 
-const scratch = mkdtempSync(join(tmpdir(), 'brackenfell-shots-'));
+/** Signs the catalogue editor in instead. */
+async function handOver(page: Page, address: string): Promise<void> {
+  const corwin = demoStaff.find(({ role }) => role === 'editor')!;
+  await page.context().clearCookies();
+  await page.goto(address);
+  await page.getByLabel('Name').fill(corwin.name);
+  await page.getByLabel('Password').fill(corwin.password);
+  await press(page, ['Enter']);
+  await page.getByRole('navigation', { name: 'Rooms' }).waitFor();
+}
+
+const scratch = scratchFolder('shots', 3);
 ensureChromium();
 await buildAll(console.log);
 mkdirSync(FOLDER, { recursive: true });

@@ -1,11 +1,10 @@
 import { spawn } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, existsSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync, rmSync, existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildAll } from './build.ts';
 import { privateFolder } from './cluster.ts';
 import { ensureChromium } from './debian.ts';
-import { ROOT, STATE } from './places.ts';
+import { ROOT, scratchFolder, STATE } from './places.ts';
 import { withThrowawayDatabase } from './throwaway-database.ts';
 
 /** Outcome of one part of the tests. */
@@ -14,7 +13,7 @@ interface Count {
   failed: number;
 }
 
-const scratch = mkdtempSync(join(tmpdir(), 'brackenfell-test-'));
+const scratch = scratchFolder('test', 3);
 const bin = (name: string) => join(ROOT, 'node_modules', '.bin', name);
 
 function run(command: string, args: readonly string[], env: NodeJS.ProcessEnv = {}): Promise<number> {
@@ -41,7 +40,7 @@ const STATIC: readonly (readonly [string, string, readonly string[]])[] = [
   [
     'boundaries',
     'depcruise',
-    ['--output-type', 'err', 'core', 'contract', 'server', 'web', 'demo', 'e2e', 'bench', 'scripts'],
+    ['--output-type', 'err', 'core', 'contract', 'server', 'web', 'demo', 'stand-ins', 'e2e', 'bench', 'scripts'],
   ],
   ['dead code', 'knip', []],
 ];

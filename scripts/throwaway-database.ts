@@ -7,6 +7,7 @@ import { fillDemo } from './fill-demo.ts';
 export async function withThrowawayDatabase<T>(
   scratch: string,
   work: (env: NodeJS.ProcessEnv) => Promise<T>,
+  cacheMb = 256,
 ): Promise<T> {
   ensurePostgres();
   privateFolder(scratch);
@@ -16,6 +17,7 @@ export async function withThrowawayDatabase<T>(
     password: secrets.super,
     log: join(scratch, 'postgres.log'),
     throwaway: true,
+    cacheMb,
   });
   try {
     const { ownerUrl, appUrl } = await ensureDatabase(cluster, 'template_world', secrets);

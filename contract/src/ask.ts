@@ -1,14 +1,23 @@
 import { z } from 'zod';
-import { EngineKey, endpoint, EVERYONE, Id, line } from './endpoint.ts';
+import { MATCH_STAGES } from '@brackenfell/core/part-numbers/match-name';
+import { EngineKey, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
 
 const LONGEST_QUESTION = 120;
 
-/** How a number was found, worst readings last. */
-export const MATCH_STAGES = ['exact', 'fold', 'prefix'] as const;
+/** Where an old number leads today, or what keeps it from leading anywhere. */
+export const Succession = z
+  .object({
+    kind: z.enum(['replaced', 'split', 'loop', 'dangling']),
+    says: z.string(),
+    to: z.array(z.object({ partId: Id, printed: z.string(), condition: z.string().nullable() })),
+  })
+  .meta({ id: 'Succession' });
+export type Succession = z.infer<typeof Succession>;
 
 export const PartAnswer = z
   .object({
     partId: Id,
+    kind: z.enum(['plug', 'oe-number', 'unheld']),
     /** The part's own number; differs from `printed` when another of its names was asked for. */
     number: z.string(),
     /** The name that answered. */
@@ -22,16 +31,17 @@ export const PartAnswer = z
     differs: z.array(z.number().int()),
     /** Number of parts that share this very name. */
     sharedBy: z.number().int(),
-    isOeNumber: z.boolean(),
+    /** Whether its thread, reach and seat suit the engine on the slip; null when no engine was given or it is not known. */
+    suitsEngine: z.boolean().nullable(),
     onHand: z.number().int().nullable(),
     priceMinor: z.number().int().nullable(),
-    replacedBy: z.string().nullable(),
+    succession: Succession.nullable(),
   })
   .meta({ id: 'PartAnswer' });
 export type PartAnswer = z.infer<typeof PartAnswer>;
 
 export const EngineAnswer = z
-  .object({ engineId: EngineKey, title: z.string(), summary: z.string(), how: z.string() })
+  .object({ engineId: EngineKey, title: z.string(), summary: z.string() })
   .meta({ id: 'EngineAnswer' });
 export type EngineAnswer = z.infer<typeof EngineAnswer>;
 
@@ -43,14 +53,27 @@ export type VehicleAnswer = z.infer<typeof VehicleAnswer>;
 export const ask = endpoint({
   method: 'GET',
   path: '/api/ask',
-  summary: 'One question to everything: part numbers, stampings, barcodes, engines, vehicles.',
+  summary: 'One question to everything: part numbers, stampings, barcodes, engines, vehicles, slips, measurements.',
   roles: EVERYONE,
-  query: z.object({ q: line(LONGEST_QUESTION).trim().min(1) }),
+  followsTyping: true,
+  query: z.object({
+    q: line(LONGEST_QUESTION).trim().min(1),
+    /** Suggestions while somebody types: numbers as written, worn or unfinished, without slips and slips of the finger. */
+    quick: z.enum(['yes', 'no']).default('no'),
+    /** The engine on the slip: parts that suit it come first among readings that are only near. */
+    engine: EngineKey.optional(),
+    /** The reader's: a bare figure is read in their system. */
+    units: Units.default('metric'),
+  }),
   response: z.object({
     parts: z.array(PartAnswer),
     engines: z.array(EngineAnswer),
     vehicles: z.array(VehicleAnswer),
     slips: z.array(z.object({ slipId: Id, docket: z.number().int(), title: z.string() })),
+    /** The question read as a measurement, in every usual unit. */
+    measures: z.array(z.object({ of: z.string(), says: z.string() })),
+    /** The maker whose name stood in the question, so that only its numbers answered. */
+    onlyOf: z.array(z.string()),
     /** Something to say about the question itself, such as a wrong check digit. */
     remark: z.string().nullable(),
   }),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { SOURCE_RANKS } from '@brackenfell/core/fitment/facts';
+import { LAYOUTS, LEADS_GO } from '@brackenfell/core/identification/traits';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
 import { EngineKey } from './endpoint.ts';
 import { RECORDED_FACTS, type RecordedFactId } from './fact-values.ts';
@@ -45,6 +46,19 @@ const PlugEntry = z.object({
 });
 export type PlugEntry = z.input<typeof PlugEntry>;
 
+/** What tells the engine apart at the counter, the vehicle or the bench; a trait left out is not known. */
+const EngineTraits = z.strictObject({
+  litres: z.number().positive().optional(),
+  fuel: z.enum(['petrol', 'gas']).optional(),
+  layout: z.enum(LAYOUTS).optional(),
+  leadsGo: z.enum(LEADS_GO).optional(),
+  plugsPerCylinder: z.number().int().positive().optional(),
+  boosted: z.boolean().optional(),
+  cooling: z.enum(['air', 'water']).optional(),
+  coilPins: z.number().int().positive().optional(),
+  coilBoot: z.enum(['straight', 'stepped']).optional(),
+});
+
 const EngineEntry = z.object({
   id: EngineKey,
   maker: z.string(),
@@ -59,6 +73,10 @@ const EngineEntry = z.object({
     .min(1),
   facts: PositionFacts,
   extra: ExtraFigures.default([]),
+  traits: EngineTraits.default({}),
+  builds: z
+    .array(z.object({ label: z.string(), from: month.optional(), to: month.optional(), traits: EngineTraits }))
+    .default([]),
   oeNumbers: z
     .array(z.object({ number: z.string(), place: z.string().optional(), note: z.string().optional() }))
     .min(1),
@@ -75,6 +93,8 @@ const ReferenceEntry = z.object({
   source: z.string(),
   notedOn: day,
   note: z.string().optional(),
+  /** For which engines a successor stands, where a number is replaced by several. */
+  condition: z.string().optional(),
 });
 export type ReferenceEntry = z.input<typeof ReferenceEntry>;
 
@@ -88,6 +108,42 @@ const ListingEntry = z.object({
   builtTo: month.optional(),
 });
 export type ListingEntry = z.input<typeof ListingEntry>;
+
+const DecodedFact = z.object({
+  fact: z.enum(ids),
+  low: z.number().optional(),
+  high: z.number().optional(),
+  code: z.string().optional(),
+});
+
+/** A maker's numbering scheme: its fields in order, read on the normal form. */
+const NumberGrammar = z.object({
+  maker: z.string(),
+  title: z.string(),
+  significant: z.string().default(''),
+  fields: z
+    .array(
+      z.object({
+        id: z.string(),
+        title: z.string(),
+        of: z.enum(['letters', 'digits']),
+        least: z.number().int().min(0).max(20),
+        most: z.number().int().min(1).max(20),
+        means: z.discriminatedUnion('kind', [
+          z.object({ kind: z.literal('constant'), text: z.string().min(1), says: z.string() }),
+          z.object({
+            kind: z.literal('codes'),
+            codes: z.record(z.string(), z.object({ says: z.string(), facts: z.array(DecodedFact).optional() })),
+          }),
+          z.object({ kind: z.literal('cut-off'), fact: z.enum(ids), unitMm: z.number().positive(), says: z.string() }),
+          z.object({ kind: z.literal('rating'), maker: z.string() }),
+          z.object({ kind: z.literal('count'), fact: z.enum(ids), says: z.string() }),
+        ]),
+      }),
+    )
+    .min(1),
+});
+export type NumberGrammarEntry = z.input<typeof NumberGrammar>;
 
 /** The open catalogue file: everything a catalogue holds, numbers as printed. Checked whole before anything is written. */
 export const CatalogueFile = z.object({
@@ -104,6 +160,7 @@ export const CatalogueFile = z.object({
         'ratings must run from hot to cold',
       ),
   ),
+  grammars: z.array(NumberGrammar).default([]),
   engines: z.array(EngineEntry),
   plugs: z.array(PlugEntry),
   references: z.array(ReferenceEntry),

@@ -19,6 +19,8 @@ export interface Endpoint {
   readonly status?: 200 | 201;
   /** Repeating the call with the same Idempotency-Key gives the first answer again. */
   readonly idempotent?: boolean;
+  /** A read that follows every key stroke: its session may have been looked up up to two seconds ago. */
+  readonly followsTyping?: boolean;
 }
 
 /** Keeps an endpoint's own types while checking its shape. */

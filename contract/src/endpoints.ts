@@ -1,7 +1,9 @@
 import type { z } from 'zod';
 import { ask } from './ask.ts';
+import { cancelAudit, decideFinding, getAudit, getFinding, startAudit, undoDecision } from './audit.ts';
 import { getEngine, listEngines } from './engine.ts';
-import { getPart } from './part.ts';
+import { identify, lookUpPlate, readSentence } from './identify.ts';
+import { getPart, getPartEngines, getPartGraph } from './part.ts';
 import { health, listStaff, signIn, signOut, switchPerson, whoAmI } from './session.ts';
 import {
   addLine,
@@ -33,6 +35,8 @@ export const ENDPOINTS = {
   getEngine,
   getTray,
   getPart,
+  getPartEngines,
+  getPartGraph,
   listSlips,
   createSlip,
   getSlip,
@@ -46,6 +50,15 @@ export const ENDPOINTS = {
   removeLine,
   restoreLine,
   addNote,
+  identify,
+  readSentence,
+  lookUpPlate,
+  getAudit,
+  startAudit,
+  cancelAudit,
+  getFinding,
+  decideFinding,
+  undoDecision,
 } as const;
 
 export type EndpointName = keyof typeof ENDPOINTS;

@@ -1,6 +1,8 @@
 import { z } from 'zod';
+import { VERDICTS } from '@brackenfell/core/fitment/verdict';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
 import { EngineKey, endpoint, EVERYONE, Id, Units } from './endpoint.ts';
+import { Succession } from './ask.ts';
 import { PlugShape } from './tray.ts';
 import { Source } from './engine.ts';
 
@@ -9,7 +11,7 @@ export const PartCard = z
     partId: Id,
     printed: z.string(),
     maker: z.string(),
-    isOeNumber: z.boolean(),
+    kind: z.enum(['plug', 'oe-number', 'unheld']),
     names: z.array(z.object({ kind: z.string(), printed: z.string() })),
     facts: z.array(
       z.object({
@@ -19,6 +21,25 @@ export const PartCard = z
         ruling: z.boolean(),
       }),
     ),
+    /** The number read position by position by its maker's scheme; null where the maker has none or it is not of it. */
+    decoded: z
+      .object({
+        scheme: z.string(),
+        fields: z.array(
+          z.object({
+            title: z.string(),
+            code: z.string(),
+            from: z.number().int(),
+            to: z.number().int(),
+            says: z.string(),
+            known: z.boolean(),
+          }),
+        ),
+        /** What is recorded of the part and gainsays its number. */
+        mismatches: z.array(z.object({ field: z.string(), says: z.string() })),
+      })
+      .nullable(),
+    succession: Succession.nullable(),
     references: z.array(
       z.object({
         partId: Id,
@@ -27,6 +48,8 @@ export const PartCard = z
         grade: z.enum(REFERENCE_GRADES),
         direction: z.enum(['to', 'from']),
         source: z.string(),
+        notedOn: z.string(),
+        note: z.string().nullable(),
       }),
     ),
     engines: z.array(z.object({ engineId: EngineKey, title: z.string(), how: z.string() })),
@@ -46,4 +69,59 @@ export const getPart = endpoint({
   params: z.object({ partId: Id }),
   query: z.object({ units: Units.default('metric') }),
   response: PartCard,
+});
+
+export const getPartEngines = endpoint({
+  method: 'GET',
+  path: '/api/parts/:partId/engines',
+  summary: 'Engines that references, names or listings lead to from a part, each with the verdict on it.',
+  roles: EVERYONE,
+  params: z.object({ partId: Id }),
+  response: z.object({
+    engines: z.array(
+      z.object({ engineId: EngineKey, title: z.string(), verdict: z.enum(VERDICTS), reason: z.string() }),
+    ),
+    /** Engines beyond those judged here. */
+    more: z.number().int(),
+  }),
+});
+
+export const PartGraph = z
+  .object({
+    partId: Id,
+    nodes: z.array(
+      z.object({
+        partId: Id,
+        printed: z.string(),
+        maker: z.string(),
+        kind: z.enum(['plug', 'oe-number', 'unheld']),
+        onHand: z.number().int().nullable(),
+        /** References walked from the part in the middle. */
+        hops: z.number().int(),
+      }),
+    ),
+    edges: z.array(
+      z.object({
+        edgeId: Id,
+        from: Id,
+        to: Id,
+        grade: z.enum(REFERENCE_GRADES),
+        source: z.string(),
+        notedOn: z.string(),
+        note: z.string().nullable(),
+      }),
+    ),
+    /** Parts of the neighbourhood that are not shown. */
+    more: z.number().int(),
+  })
+  .meta({ id: 'PartGraph' });
+export type PartGraph = z.infer<typeof PartGraph>;
+
+export const getPartGraph = endpoint({
+  method: 'GET',
+  path: '/api/parts/:partId/graph',
+  summary: 'The references around a part, nearest first.',
+  roles: EVERYONE,
+  params: z.object({ partId: Id }),
+  response: PartGraph,
 });

@@ -1,7 +1,20 @@
 import type { ListingEntry } from '@brackenfell/contract/catalogue-file';
+import { lineGroups } from './plugs/lines.ts';
 
 const listed = (engineId: string, source: string, statedOn: string, numbers: readonly string[]): ListingEntry[] =>
   numbers.map((number) => ({ engineId, number, source, statedOn }));
+
+/** What each maker lists for an engine out of one line: its number at the level of the one named. */
+const ofLine = (engineId: string, number: string, place?: string): ListingEntry[] =>
+  lineGroups
+    .find((group) => group.includes(number))!
+    .map((own, i) => ({
+      engineId,
+      number: own,
+      source: `${['Kestrane', 'Hollin & Bray', 'Ivorix', 'Tamsel'][i]!} application list`,
+      statedOn: ['2025-01-10', '2025-02-01', '2025-03-05', '2024-11-20'][i]!,
+      ...(place ? { place } : {}),
+    }));
 
 /** Part makers' own statements that a part suits an engine. */
 export const listings: ListingEntry[] = [
@@ -41,4 +54,14 @@ export const listings: ListingEntry[] = [
   ...listed('pellworth-pp20', 'Hollin & Bray application list', '2025-02-01', ['HB/9/55.C1', 'HB/9/60.C1']),
   ...listed('pellworth-pp20', 'Ivorix application list', '2025-03-05', ['IVX-E09-N06']),
   ...listed('pellworth-pp20', 'Tamsel application list', '2024-11-20', ['TS 500 105']),
+  ...ofLine('skerrow-sc20g', 'KN 419G-65GR'),
+  ...ofLine('skerrow-sh32', 'KN 426G-67KR'),
+  ...ofLine('skerrow-tv50', 'KN 438G-61DR'),
+  ...ofLine('ostrel-of16t', 'KN 226G-67KR'),
+  ...ofLine('aldersyke-as24', 'KN 426G-63IR'),
+  ...ofLine('dunmarrow-h6', 'KN 417G-59NR'),
+  ...ofLine('pellworth-pg57', 'KN 417T-59IR'),
+  ...ofLine('thrushgill-tc18', 'KN 419G-67SR'),
+  ...ofLine('thrushgill-tf25', 'KN 419G-61NR'),
+  ...ofLine('aldersyke-at20', 'KN 219G-63DR', 'exhaust'),
 ];

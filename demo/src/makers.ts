@@ -6,6 +6,7 @@ export const makers: CatalogueFile['makers'] = [
   { id: 'dunmarrow', name: 'Dunmarrow' },
   { id: 'pellworth', name: 'Pellworth' },
   { id: 'aldersyke', name: 'Aldersyke' },
+  { id: 'thrushgill', name: 'Thrushgill' },
   { id: 'kestrane', name: 'Kestrane' },
   { id: 'hollin-bray', name: 'Hollin & Bray' },
   { id: 'ivorix', name: 'Ivorix' },

@@ -1,4 +1,5 @@
 import type { ReferenceEntry } from '@brackenfell/contract/catalogue-file';
+import { lineGroups, lineNeighbours } from './plugs/lines.ts';
 
 /** Whose list a claim stands in, by the first letters of the number that makes it. */
 const LISTS: readonly (readonly [prefix: string, source: string, notedOn: string])[] = [
@@ -10,12 +11,21 @@ const LISTS: readonly (readonly [prefix: string, source: string, notedOn: string
 
 const listOf = (number: string) => LISTS.find(([prefix]) => number.startsWith(prefix))!;
 
-/** Every maker of a group claims in its own list that its number equals each of the others'. */
+/** Wholesalers restate what makers claim equal. */
+const RESTATED_BY = [
+  { source: 'Norrad cross list', notedOn: '2024-06-01' },
+  { source: 'Eastgate list', notedOn: '2022-06-30' },
+] as const;
+
+/** Every maker of a group claims in its own list that its number equals each of the others', and wholesalers restate it. */
 function claims(grade: 'equivalent' | 'alternative', numbers: readonly string[]): ReferenceEntry[] {
   return numbers.flatMap((from) =>
     numbers
       .filter((to) => listOf(to)[0] !== listOf(from)[0])
-      .map((to) => ({ from, to, grade, source: listOf(from)[1], notedOn: listOf(from)[2] })),
+      .flatMap((to) => [
+        { from, to, grade, source: listOf(from)[1], notedOn: listOf(from)[2] },
+        ...(grade === 'equivalent' ? RESTATED_BY.map((list) => ({ from, to, grade, ...list })) : []),
+      ]),
   );
 }
 
@@ -84,6 +94,63 @@ export const references: ReferenceEntry[] = [
     notedOn: '2025-11-03',
     note: 'sold once for short use',
   },
+  ...lineGroups.flatMap((group) => claims('equivalent', group)),
+  ...lineNeighbours.flatMap(([from, to]) => alternatives(to, [from])),
+  // SC20G, SH32, TV50
+  engineMaker('40-61-118-560', 'KN 419G-65GR', 'Skerrow gas supplement', '2014-01-15'),
+  engineMaker('40-77-204-118', 'KN 426G-67KR', 'Skerrow workshop sheet', '2012-05-01'),
+  renamed('40-77-204-110', '40-77-204-118', 'Skerrow bulletin', '2012-05-01'),
+  engineMaker('40-80-330-021', 'KN 438G-61DR', 'Skerrow special procedure', '2007-02-01'),
+  // OF16T, AS24, AT20
+  engineMaker('7C 1602-118 B', 'KN 226G-67KR', 'Ostrel repair manual', '2018-03-01'),
+  renamed('7C 1602-118 A', '7C 1602-118 B', 'Ostrel bulletin', '2018-03-01'),
+  engineMaker('AK/3024-210', 'KN 426G-63IR', 'Aldersyke technical data', '2009-09-01'),
+  renamed('AK/3024-204', 'AK/3024-210', 'Aldersyke bulletin', '2009-09-01'),
+  engineMaker('AK/2020-301', 'KN 419G-63DR', 'Aldersyke technical data', '1998-06-01'),
+  engineMaker('AK/2020-302', 'KN 219G-63DR', 'Aldersyke technical data', '1998-06-01'),
+  // H6: a number that splits by what the head is bolted to; each successor has its condition.
+  { ...renamed('DMW 41.218', 'DMW 41.220', 'Dunmarrow bulletin', '1984-05-01'), condition: 'iron manifold, to 1988' },
+  {
+    ...renamed('DMW 41.218', 'DMW 41.221', 'Dunmarrow bulletin', '1989-01-01'),
+    condition: 'alloy manifold, from 1989',
+  },
+  engineMaker('DMW 41.220', 'KN 417G-59NR', 'Dunmarrow handbook', '1984-05-01'),
+  engineMaker('DMW 41.221', 'KN 417G-61NR', 'Dunmarrow handbook', '1989-01-01'),
+  // PG57: the early sets' two numbers replace each other, so neither stands. Planted.
+  engineMaker('P-57-2210/3', 'KN 417T-59IR', 'Pellworth set manual', '2006-03-01'),
+  renamed('P-57-2190/1', 'P-57-2190/2', 'Pellworth bulletin', '2001-04-01'),
+  renamed('P-57-2190/2', 'P-57-2190/1', 'Fellpost sellers’ list', '2023-08-12'),
+  // TC18, TF25: the first series' number was replaced by two, and no list says for which engine. Planted.
+  engineMaker('TG 88214 AA', 'KN 419G-67SR', 'Thrushgill preparation book', '1990-01-01'),
+  engineMaker('TG 25510 AC', 'KN 419G-61NR', 'Thrushgill workshop book', '2010-01-01'),
+  engineMaker('TG 25510 AB', 'KN 419G-61NR', 'Thrushgill workshop book', '2007-01-01'),
+  renamed('TG 25510 AA', 'TG 25510 AB', 'Norrad cross list', '2024-06-01'),
+  renamed('TG 25510 AA', 'TG 25510 AC', 'Norrad cross list', '2024-06-01'),
+  {
+    from: 'KN 419G-67SR',
+    to: 'KN 419G-67S',
+    grade: 'equivalent',
+    source: 'Fellpost sellers’ list',
+    notedOn: '2023-08-12',
+  },
+  {
+    from: 'HB/19/35.S1',
+    to: 'IVX-A19-S08',
+    grade: 'alternative',
+    source: 'Ivorix list',
+    notedOn: '2024-05-01',
+    note: 'surface gap',
+  },
+  // Planted: a plug two steps too hot, and numbers that lists speak of and nobody holds.
+  {
+    from: 'KN 426G-65KR',
+    to: 'KN 426G-61IR',
+    grade: 'equivalent',
+    source: 'Fellpost sellers’ list',
+    notedOn: '2023-08-12',
+  },
+  renamed('TS 500 235', 'TS 500 295', 'Tamsel list', '2023-01-15'),
+  { from: 'IVX-C19-D13', to: 'CL 2051', grade: 'equivalent', source: 'Eastgate list', notedOn: '2022-06-30' },
   // AS30T: one OE number, filled by two makers.
   engineMaker('AK/3081-447', 'KN 419G-65IR', 'Aldersyke technical data', '2015-03-01'),
   engineMaker('AK/3081-447', 'IVX-B19-J07', 'Aldersyke technical data', '2018-07-01'),

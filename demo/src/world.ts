@@ -1,16 +1,28 @@
 import type { z } from 'zod';
 import type { CatalogueFile } from '@brackenfell/contract/catalogue-file';
+import { aldersykeAs24 } from './engines/aldersyke-as24.ts';
 import { aldersykeAs30t } from './engines/aldersyke-as30t.ts';
+import { aldersykeAt20 } from './engines/aldersyke-at20.ts';
 import { dunmarrowDd70 } from './engines/dunmarrow-dd70.ts';
+import { dunmarrowH6 } from './engines/dunmarrow-h6.ts';
 import { dunmarrowHf22 } from './engines/dunmarrow-hf22.ts';
+import { ostrelOf16t } from './engines/ostrel-of16t.ts';
 import { ostrelOw12 } from './engines/ostrel-ow12.ts';
+import { pellworthPg57 } from './engines/pellworth-pg57.ts';
 import { pellworthPp20 } from './engines/pellworth-pp20.ts';
 import { skerrowSc20 } from './engines/skerrow-sc20.ts';
+import { skerrowSc20g } from './engines/skerrow-sc20g.ts';
+import { skerrowSh32 } from './engines/skerrow-sh32.ts';
+import { skerrowTv50 } from './engines/skerrow-tv50.ts';
+import { thrushgillTc18 } from './engines/thrushgill-tc18.ts';
+import { thrushgillTf25 } from './engines/thrushgill-tf25.ts';
+import { grammars } from './grammars.ts';
 import { listings } from './listings.ts';
 import { heatScales, makers } from './makers.ts';
 import { hollinBray } from './plugs/hollin-bray.ts';
 import { ivorix } from './plugs/ivorix.ts';
 import { kestrane } from './plugs/kestrane.ts';
+import { linePlugs, rallySurface, rallyTwin } from './plugs/lines.ts';
 import { tamsel } from './plugs/tamsel.ts';
 import { references } from './references.ts';
 
@@ -18,8 +30,26 @@ import { references } from './references.ts';
 export const demoWorld: z.input<typeof CatalogueFile> = {
   makers,
   heatScales,
-  engines: [skerrowSc20, ostrelOw12, dunmarrowDd70, dunmarrowHf22, aldersykeAs30t, pellworthPp20],
-  plugs: [...kestrane, ...hollinBray, ...ivorix, ...tamsel],
+  grammars,
+  engines: [
+    skerrowSc20,
+    skerrowSc20g,
+    skerrowSh32,
+    skerrowTv50,
+    ostrelOw12,
+    ostrelOf16t,
+    dunmarrowDd70,
+    dunmarrowHf22,
+    dunmarrowH6,
+    aldersykeAs30t,
+    aldersykeAs24,
+    aldersykeAt20,
+    pellworthPp20,
+    pellworthPg57,
+    thrushgillTc18,
+    thrushgillTf25,
+  ],
+  plugs: [...kestrane, ...hollinBray, ...ivorix, ...tamsel, ...linePlugs, rallyTwin, rallySurface],
   references,
   listings,
 };

@@ -9,8 +9,10 @@ import { EVERYONE, endpoint } from '@brackenfell/contract/endpoint';
 import { health } from '@brackenfell/contract/session';
 import { z } from 'zod';
 import { askRoutes } from './ask/routes.ts';
+import { auditRoutes } from './audit/routes.ts';
 import type { Context } from './context.ts';
 import { engineRoutes } from './engine/routes.ts';
+import { identifyRoutes } from './identify/routes.ts';
 import { sameOriginJson } from './http/same-origin.ts';
 import { sendTrouble, serve } from './http/serve.ts';
 import { trouble, type Trouble } from './http/trouble.ts';
@@ -71,6 +73,8 @@ export function createApp(context: Context): Express {
   trayRoutes(app, context);
   partRoutes(app, context);
   slipRoutes(app, context);
+  auditRoutes(app, context);
+  identifyRoutes(app, context);
 
   app.use('/api', (req, res) => {
     sendTrouble(req, res, trouble('not-found', 'Check the address.'));
@@ -93,8 +97,8 @@ function serveWeb(app: Express, folder: string): void {
   });
 }
 
-/** Database troubles after which trying again is sensible: it is starting, stopping or out of reach. */
-const AWAY = /^(ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|57P0\d|08\d{3}|53300)$/;
+/** Database troubles after which trying again is sensible: it is starting, stopping, out of reach, or chose between two. */
+const AWAY = /^(ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|57P0\d|08\d{3}|53300|40P01)$/;
 
 function troubleOf(error: unknown): Trouble {
   const { type, code, status, message } = error as { type?: string; code?: string; status?: number; message?: string };

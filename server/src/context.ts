@@ -1,17 +1,33 @@
 import type { Logger } from 'pino';
+import { simulatedPlates, type PlateRegister } from '@brackenfell/stand-ins/plate-register';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '@brackenfell/core/fitment/house-rules';
+import { CatalogueIndexes } from './catalogue/catalogue-index.ts';
 import { FactSheets } from './catalogue/fact-sheets.ts';
 import type { Database } from './db/database.ts';
+import { RecentSessions } from './session/recent-sessions.ts';
 
 /** What every route works with. */
 export interface Context {
   readonly db: Database;
   readonly sheets: FactSheets;
+  readonly indexes: CatalogueIndexes;
+  readonly recentSessions: RecentSessions;
+  /** The register of plates and serial numbers: the simulated one until a real one is put in its place. */
+  readonly plates: PlateRegister;
   readonly rules: HouseRules;
   readonly log: Logger;
   readonly webFolder: string | undefined;
 }
 
 export function createContext(db: Database, log: Logger, webFolder?: string): Context {
-  return { db, sheets: new FactSheets(), rules: DEFAULT_HOUSE_RULES, log, webFolder };
+  return {
+    db,
+    sheets: new FactSheets(),
+    indexes: new CatalogueIndexes(),
+    recentSessions: new RecentSessions(),
+    plates: simulatedPlates,
+    rules: DEFAULT_HOUSE_RULES,
+    log,
+    webFolder,
+  };
 }

@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react';
 import { Navigate, Route, Routes, useParams } from 'react-router';
 import { EngineStage } from './engine/engine-stage.tsx';
 import { Frame } from './frame/frame.tsx';
@@ -6,6 +7,12 @@ import { PartPage } from './part/part-page.tsx';
 import { SignIn } from './session/sign-in.tsx';
 import { useSession } from './session/use-session.ts';
 import { PartsStage } from './tray/parts-stage.tsx';
+
+/** The catalogue room comes when it is entered: the counter is usable before. */
+const AuditPage = lazy(async () => ({ default: (await import('./audit/audit-page.tsx')).AuditPage }));
+const EngineList = lazy(async () => ({ default: (await import('./catalogue/engine-list.tsx')).EngineList }));
+const EnginePage = lazy(async () => ({ default: (await import('./catalogue/engine-page.tsx')).EnginePage }));
+const GraphPage = lazy(async () => ({ default: (await import('./interchange/graph-page.tsx')).GraphPage }));
 
 /** The whole application: sign-in, then the counter's frame with its stages. */
 export function App() {
@@ -21,17 +28,23 @@ export function App() {
       )}
       {session.data === null && <SignIn />}
       {session.data && (
-        <Routes>
-          <Route element={<Frame me={session.data} />}>
-            <Route index element={<Navigate to="/counter/engine" replace />} />
-            <Route path="counter/engine" element={<EngineStage />} />
-            <Route path="counter/parts" element={<PartsStage />} />
-            <Route path="parts/:partId" element={<PartPage />} />
-            <Route path="slips/:slipId" element={<SlipAddress />} />
-            <Route path="engines/:engineId" element={<EngineAddress />} />
-            <Route path="*" element={<Nowhere />} />
-          </Route>
-        </Routes>
+        <Suspense fallback={<p className="p-6 text-soft">Opening …</p>}>
+          <Routes>
+            <Route element={<Frame me={session.data} />}>
+              <Route index element={<Navigate to="/counter/engine" replace />} />
+              <Route path="counter/engine" element={<EngineStage />} />
+              <Route path="counter/parts" element={<PartsStage />} />
+              <Route path="parts/:partId" element={<PartPage />} />
+              <Route path="slips/:slipId" element={<SlipAddress />} />
+              <Route path="parts/:partId/graph" element={<GraphPage />} />
+              <Route path="engines/:engineId" element={<EnginePage />} />
+              <Route path="catalogue" element={<Navigate to="/catalogue/engines" replace />} />
+              <Route path="catalogue/engines" element={<EngineList />} />
+              <Route path="catalogue/audit" element={<AuditPage />} />
+              <Route path="*" element={<Nowhere />} />
+            </Route>
+          </Routes>
+        </Suspense>
       )}
     </>
   );
@@ -41,11 +54,6 @@ export function App() {
 function SlipAddress() {
   const { slipId = '' } = useParams();
   return <Navigate to={`/counter/parts?slip=${encodeURIComponent(slipId)}`} replace />;
-}
-
-function EngineAddress() {
-  const { engineId = '' } = useParams();
-  return <Navigate to={`/counter/parts?engine=${encodeURIComponent(engineId)}`} replace />;
 }
 
 function Nowhere() {

@@ -1,5 +1,5 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
-import { forward, USUAL } from './position-forms.ts';
+import { forward, hole, USUAL } from './position-forms.ts';
 
 /** 3.0 straight six, turbo: nothing hotter is forgiven, and two makers fill one OE number. */
 export const aldersykeAs30t: EngineEntry = {
@@ -16,17 +16,8 @@ export const aldersykeAs30t: EngineEntry = {
   ],
   facts: {
     ...USUAL,
-    'position.threadDiameterMm': 14,
-    'position.threadPitchMm': 1.25,
-    'position.reachMm': { low: 19, high: 19 },
-    'position.headThreadMm': 19,
-    'position.seat': 'gasket',
-    'position.hexMm': 16,
-    'position.wellBoreMm': 23,
-    'position.lengthMm': { low: 50.5, high: 50.5 },
+    ...hole({ threadMm: 14, reachMm: 19, hexMm: 16, lengthMm: 50.5, wellBoreMm: 23 }),
     'position.lengthLimitMm': 53,
-    'position.terminal': 'solid',
-    'position.resistor': { kind: 'range', low: 3, high: 7.5 },
     'position.centreDesign': 'iridium',
     'position.groundDesign': 'platinum',
     'position.electrodeBan': 'poorer',
@@ -39,9 +30,20 @@ export const aldersykeAs30t: EngineEntry = {
   },
   positions: forward(6),
   oeNumbers: [{ number: 'AK/3081-447' }],
+  traits: {
+    litres: 3.0,
+    fuel: 'petrol',
+    layout: 'six',
+    leadsGo: 'coil-each',
+    plugsPerCylinder: 1,
+    boosted: true,
+    cooling: 'water',
+    coilPins: 4,
+  },
   vehicles: [
     { make: 'Aldersyke', model: 'Merrin 3.0 T', from: 2012, to: 2020 },
     { make: 'Aldersyke', model: 'Merrin estate 3.0 T', from: 2013 },
     { make: 'Aldersyke', model: 'Sparling coupé 3.0 T', from: 2015, to: 2022 },
+    { make: 'Aldersyke', model: 'Dunnet 3.0 T', from: 2013, to: 2019 },
   ],
 };

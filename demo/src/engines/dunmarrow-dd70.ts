@@ -36,8 +36,18 @@ export const dunmarrowDd70: EngineEntry = {
   },
   positions: forward(2),
   oeNumbers: [{ number: 'DMW 33.107' }],
+  traits: {
+    litres: 0.7,
+    fuel: 'petrol',
+    layout: 'twin',
+    leadsGo: 'single-lead',
+    plugsPerCylinder: 1,
+    boosted: false,
+    cooling: 'air',
+  },
   vehicles: [
     { make: 'Dunmarrow', model: 'Fellrunner utility', from: 1998, to: 2016 },
     { make: 'Dunmarrow', model: 'D700 rail trolley', from: 1987, to: 2009 },
+    { make: 'Dunmarrow', model: 'D700 trencher', from: 1995, to: 2011 },
   ],
 };

@@ -37,9 +37,20 @@ export const dunmarrowHf22: EngineEntry = {
   },
   positions: forward(4),
   oeNumbers: [{ number: 'DMW 22.415' }, { number: 'DMW 22.409', note: 'until 1996' }],
+  traits: {
+    litres: 2.2,
+    fuel: 'petrol',
+    layout: 'four',
+    leadsGo: 'cap',
+    plugsPerCylinder: 1,
+    boosted: false,
+    cooling: 'water',
+  },
   vehicles: [
     { make: 'Dunmarrow', model: 'Hefter pick-up 2.2', from: 1988, to: 2004 },
     { make: 'Dunmarrow', model: 'Hefter forwarder', from: 1990, to: 2007 },
     { make: 'Pellworth', model: 'K22 pump set', from: 1992, to: 2005 },
+    { make: 'Dunmarrow', model: 'Hefter minibus 2.2', from: 1991, to: 2003 },
+    { make: 'Dunmarrow', model: 'Steading van 2.2', from: 1989, to: 2001 },
   ],
 };

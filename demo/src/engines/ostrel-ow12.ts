@@ -1,5 +1,5 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
-import { forward, USUAL } from './position-forms.ts';
+import { forward, hole, USUAL } from './position-forms.ts';
 
 /** 1.2 three, coil on plug, across five models and two badges. Nobody publishes how near the piston comes. */
 export const ostrelOw12: EngineEntry = {
@@ -17,17 +17,8 @@ export const ostrelOw12: EngineEntry = {
   ],
   facts: {
     ...USUAL,
-    'position.threadDiameterMm': 12,
-    'position.threadPitchMm': 1.25,
-    'position.reachMm': { low: 26.5, high: 26.5 },
-    'position.headThreadMm': 26.5,
-    'position.seat': 'gasket',
-    'position.hexMm': 14,
+    ...hole({ threadMm: 12, reachMm: 26.5, hexMm: 14, lengthMm: 54, wellBoreMm: 20.5 }),
     'position.hexPoints': 12,
-    'position.wellBoreMm': 20.5,
-    'position.lengthMm': { low: 54, high: 54 },
-    'position.terminal': 'solid',
-    'position.resistor': { kind: 'range', low: 3, high: 7.5 },
     'position.centreDesign': 'iridium',
     'position.groundDesign': 'platinum',
     'position.gapMm': { low: 0.75, high: 0.85 },
@@ -37,6 +28,16 @@ export const ostrelOw12: EngineEntry = {
   },
   positions: forward(3),
   oeNumbers: [{ number: '7C 1184-203 B' }, { number: '7C 1184-203 A', note: 'until 2019' }],
+  traits: {
+    litres: 1.2,
+    fuel: 'petrol',
+    layout: 'three',
+    leadsGo: 'coil-each',
+    plugsPerCylinder: 1,
+    boosted: false,
+    cooling: 'water',
+    coilPins: 3,
+  },
   vehicles: [
     { make: 'Ostrel', model: 'Linnet 1.2', from: 2014, to: 2021 },
     { make: 'Ostrel', model: 'Linnet van 1.2', from: 2015 },

@@ -37,8 +37,19 @@ export const pellworthPp20: EngineEntry = {
   },
   positions: forward(1),
   oeNumbers: [{ number: 'P-20-0114/2' }, { number: 'P-20-0114/1', note: 'before 2003' }],
+  traits: {
+    litres: 0.2,
+    fuel: 'petrol',
+    layout: 'one',
+    leadsGo: 'single-lead',
+    plugsPerCylinder: 1,
+    boosted: false,
+    cooling: 'air',
+  },
   vehicles: [
     { make: 'Pellworth', model: 'P2 trash pump', from: 1994 },
     { make: 'Pellworth', model: 'P2 standby set', from: 2001, to: 2018 },
+    { make: 'Pellworth', model: 'P2 chain winch', from: 1999, to: 2012 },
+    { make: 'Pellworth', model: 'P2 compactor', from: 2005 },
   ],
 };

@@ -1,5 +1,5 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
-import { USUAL } from './position-forms.ts';
+import { hole, USUAL, WASTE_SPARK_FOUR } from './position-forms.ts';
 
 /** 2.0 four with a waste-spark pack: cylinders 2 and 4 fire in reverse, so a cheap single-precious plug is a trap. */
 export const skerrowSc20: EngineEntry = {
@@ -16,17 +16,8 @@ export const skerrowSc20: EngineEntry = {
   ],
   facts: {
     ...USUAL,
-    'position.threadDiameterMm': 14,
-    'position.threadPitchMm': 1.25,
-    'position.reachMm': { low: 19, high: 19 },
-    'position.headThreadMm': 19,
-    'position.seat': 'gasket',
-    'position.hexMm': 16,
-    'position.wellBoreMm': 24,
-    'position.lengthMm': { low: 50.5, high: 50.5 },
+    ...hole({ threadMm: 14, reachMm: 19, hexMm: 16, lengthMm: 50.5, wellBoreMm: 24 }),
     'position.lengthLimitMm': 56,
-    'position.terminal': 'solid',
-    'position.resistor': { kind: 'range', low: 3, high: 7.5 },
     'position.centreDesign': 'platinum',
     'position.groundDesign': 'platinum',
     'position.singlePreciousBan': true,
@@ -36,13 +27,22 @@ export const skerrowSc20: EngineEntry = {
     'position.heat': { maker: 'kestrane', codes: ['63'] },
     'position.intervalKm': 60_000,
   },
-  positions: [
-    { cylinder: 1, facts: { 'position.polarity': 'forward' } },
-    { cylinder: 2, facts: { 'position.polarity': 'reverse' } },
-    { cylinder: 3, facts: { 'position.polarity': 'forward' } },
-    { cylinder: 4, facts: { 'position.polarity': 'reverse' } },
-  ],
+  positions: WASTE_SPARK_FOUR,
   oeNumbers: [{ number: '40-61-118-552' }, { number: '40-61-118-340', note: 'until 2016' }],
+  traits: {
+    litres: 2.0,
+    fuel: 'petrol',
+    layout: 'four',
+    leadsGo: 'pack',
+    plugsPerCylinder: 1,
+    boosted: false,
+    cooling: 'water',
+    coilPins: 3,
+  },
+  builds: [
+    { label: 'to Aug 2016', to: '2016-08', traits: { coilPins: 3 } },
+    { label: 'Sep 2016 on', from: '2016-09', traits: { coilPins: 4 } },
+  ],
   vehicles: [
     { make: 'Skerrow', model: 'Haulm 2.0', from: 2009, to: 2018 },
     { make: 'Skerrow', model: 'Sedge estate 2.0', from: 2011, to: 2019 },

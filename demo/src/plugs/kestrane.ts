@@ -54,7 +54,8 @@ export const kestrane = [
   ...family('kestrane', OLD_14, [
     ['KN 412G-59N', h('59'), [24, 'A1', 265], alsoKnownAs(4125901, '12G59N')],
     ['KN 412G-57N', h('57'), [6, 'A1', 265]],
-    ['KN 412G-61N', h('61'), [10, 'A1', 265]],
+    // Planted: its box print is also that of a Tamsel plug.
+    ['KN 412G-61N', h('61'), [10, 'A1', 265], { names: [{ kind: 'box', printed: 'B12 450' }] }],
     ['KN 412G-59NR', { ...h('59'), ...R5 }, [8, 'A1', 290]],
     ['KN 419G-59N', { ...h('59'), 'plug.reachMm': 19 }, [7, 'A2', 280], alsoKnownAs(4195901, '19G59N')],
   ]),

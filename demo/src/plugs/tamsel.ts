@@ -66,7 +66,7 @@ export const tamsel = [
   ]),
   ...family('tamsel', { ...OLD_14, ...h('4') }, [
     ['TS 500 120', {}, [10, 'E5', 190], alsoKnownAs(7500120)],
-    ['TS 500 121', { 'plug.terminal': 'stud' }, [6, 'E5', 185]],
+    ['TS 500 121', { 'plug.terminal': 'stud' }, [6, 'E5', 185], { names: [{ kind: 'box', printed: 'B12 450' }] }],
     ['TS 500 122', { 'plug.terminal': 'stud', 'plug.nutCanBeFitted': undefined }, [6, 'E5', 180]],
     ['TS 500 123', { 'plug.terminal': 'cup' }, [2, 'E5', 195]],
   ]),

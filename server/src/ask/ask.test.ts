@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { checkDigit } from '@brackenfell/core/part-numbers/barcode';
 import type { AskAnswer } from '@brackenfell/contract/ask';
 import { openTestCounter, type TestCounter } from '../testing/counter.ts';
 
@@ -47,7 +48,10 @@ describe('the ask line', () => {
   });
 
   test('answers an old OE number and says what replaced it', async () => {
-    expect((await ask('40-61-118-340')).parts[0]).toMatchObject({ isOeNumber: true, replacedBy: '40-61-118-552' });
+    expect((await ask('40-61-118-340')).parts[0]).toMatchObject({
+      kind: 'oe-number',
+      succession: { kind: 'replaced', says: 'superseded by 40-61-118-552', to: [{ printed: '40-61-118-552' }] },
+    });
   });
 
   test('finds engines and vehicles by words, and a year means built then', async () => {
@@ -63,7 +67,13 @@ describe('the ask line', () => {
       .where('kind', '=', 'catalogue')
       .limit(2)
       .execute();
-    const shared = { kind: 'box' as const, printed: 'EX 777', normal_form: 'EX777', fold_key: 'EX777' };
+    const shared = {
+      kind: 'box' as const,
+      maker_id: 'tamsel',
+      printed: 'EX 777',
+      normal_form: 'EX777',
+      fold_key: 'EX777',
+    };
     await counter.owner
       .insertInto('part_name')
       .values(ids.map(({ part_id }) => ({ ...shared, part_id })))
@@ -73,9 +83,79 @@ describe('the ask line', () => {
     expect(parts.every((part) => part.sharedBy === 2)).toBe(true);
   });
 
-  test('answers nothing with nothing, and says so of signs it cannot read yet', async () => {
+  test.each([
+    ['a character left out', 'KN 419-63DR', 'one-edit', 'G left out'],
+    ['a character too many', 'KN 4419G-63DR', 'one-edit', 'one 4 too many'],
+    ['a wrong character', 'KN 419G-93DR', 'one-edit', '9 where it has 6'],
+    ['two characters swapped', 'KN 491G-63DR', 'one-edit', '19 the other way round'],
+    ['one illegible character', 'KN 4?9G-63DR', 'wildcard', 'fits what is legible'],
+    ['two illegible characters', 'KN 4?9G-6?DR', 'wildcard', 'fits what is legible'],
+    ['an illegible run', 'KN*G-63DR', 'wildcard', 'fits what is legible'],
+  ])('finds a number with %s and says what it did about it', async (_, q, stage, how) => {
+    const found = (await ask(q)).parts.find((part) => part.printed === 'KN 419G-63DR');
+    expect(found).toMatchObject({ stage, how });
+  });
+
+  test('a worn 1 that could be a 7 is the likelier slip and stands first', async () => {
+    const { parts } = await ask('KN 479G-63DR');
+    const edits = parts.filter((part) => part.stage === 'one-edit').map((part) => part.printed);
+    expect(edits[0]).toBe('KN 419G-63DR');
+  });
+
+  test('a maker’s name in the question leaves only that maker’s numbers', async () => {
+    const { parts, onlyOf } = await ask('Tamsel 500 2?6');
+    expect(onlyOf).toEqual(['Tamsel']);
+    expect(parts).toEqual([]);
+    const named = await ask('tamsel TS 500 2?6');
+    expect(named.parts.map((part) => part.maker)).toEqual(named.parts.map(() => 'Tamsel'));
+    expect(named.parts.length).toBeGreaterThan(0);
+  });
+
+  test('a carton’s ITF-14 answers for the article inside it', async () => {
+    const name = await counter.db
+      .selectFrom('part_name')
+      .select('printed')
+      .where('kind', '=', 'barcode')
+      .limit(1)
+      .executeTakeFirstOrThrow();
+    const body = `1${name.printed.slice(0, 12)}`;
+    expect((await ask(body + checkDigit(body))).parts[0]).toMatchObject({
+      printed: name.printed,
+      stage: 'exact',
+      how: 'the article inside the carton',
+    });
+  });
+
+  test('with the engine on the slip a near reading that suits its hole stands before one that does not', async () => {
+    const agent = await counter.as('specialist');
+    const q = { q: 'KN 4119G-63DR', engine: 'skerrow-sc20' };
+    const { parts } = (await agent.get('/api/ask').query(q).expect(200)).body as AskAnswer;
+    const suits = parts.filter((part) => part.stage === 'one-edit').map((part) => part.suitsEngine === true);
+    expect(suits).toEqual([...suits].sort((a, b) => Number(b) - Number(a)));
+  });
+
+  test('a gap is told in the other units, and an unlikely one is asked about', async () => {
+    expect((await ask('0.8 mm')).measures).toEqual([{ of: 'gap', says: '0.80 mm = 31 thou = 0.031 in' }]);
+    const odd = await ask('0.8 in');
+    expect(odd.measures).not.toContainEqual(expect.objectContaining({ of: 'gap' }));
+    expect((await ask('60 mm')).remark).toMatch(/not a usual gap/);
+  });
+
+  test('only where nothing is near does a looser list answer, and says that it is only alike', async () => {
+    const { parts } = await ask('KN 419G-99XX9');
+    expect(parts.length).toBeGreaterThan(0);
+    expect(new Set(parts.map((part) => part.stage))).toEqual(new Set(['looser']));
+  });
+
+  test('suggestions while typing hold the sure readings and no slips of the finger', async () => {
+    const agent = await counter.as('specialist');
+    const quick = await agent.get('/api/ask').query({ q: 'KN 491G-63DR', quick: 'yes' }).expect(200);
+    expect((quick.body as AskAnswer).parts).toEqual([]);
+  });
+
+  test('answers nothing with nothing, and says when too little is legible', async () => {
     expect(await ask('zzzzzz')).toMatchObject({ parts: [], engines: [], vehicles: [], slips: [] });
-    expect((await ask('KN 4?9')).remark).toMatch(/not answered yet/);
+    expect((await ask('K?*')).remark).toMatch(/at least 2 characters/);
     expect((await ask('–')).remark).toMatch(/no letter or digit/);
   });
 });

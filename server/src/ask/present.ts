@@ -1,26 +1,101 @@
-import { readDifferences } from '@brackenfell/core/part-numbers/fold-key';
-import type { PartAnswer } from '@brackenfell/contract/ask';
-import type { NameHit } from './store.ts';
+import { tellMatch, type AskedNumber, type NameMatch } from '@brackenfell/core/part-numbers/match-name';
+import type { Succession as Followed } from '@brackenfell/core/interchange/supersession';
+import type { PartAnswer, Succession } from '@brackenfell/contract/ask';
+import { MAKER_NOT_KNOWN } from '../db/tables/catalogue.ts';
+import type { FoundName } from './names.ts';
+import type { PartDetail } from './store.ts';
+
+export interface NamedPart {
+  readonly id: string;
+  readonly printed: string;
+  readonly kind: string;
+}
+
+/** Where a number leads, in words for the person at the counter; null when it stands today. */
+export function tellSuccession(followed: Followed, named: ReadonlyMap<string, NamedPart>): Succession | null {
+  const printed = (id: string) => named.get(id)?.printed ?? id;
+  const target = (id: string, condition: string | null = null) => ({ partId: id, printed: printed(id), condition });
+  switch (followed.kind) {
+    case 'current':
+      return null;
+    case 'replaced': {
+      if (named.get(followed.by)?.kind === 'unheld')
+        return {
+          kind: 'dangling',
+          says: `superseded by ${printed(followed.by)}, which no catalogue here holds: ask the maker`,
+          to: [],
+        };
+      const through = followed.chain.slice(0, -1).map(printed);
+      return {
+        kind: 'replaced',
+        says: `superseded by ${printed(followed.by)}${through.length > 0 ? ` (through ${through.join(', ')})` : ''}`,
+        to: [target(followed.by)],
+      };
+    }
+    case 'split':
+      return {
+        kind: 'split',
+        says: followed.decided
+          ? `replaced by several: ${followed.into.map(({ id, condition }) => `${printed(id)} ${condition ?? ''}`.trim()).join('; ')}. Which is it?`
+          : `replaced by ${followed.into.map(({ id }) => printed(id)).join(' and ')}, and nobody says for which engine: ask first`,
+        to: followed.into.map(({ id, condition }) => target(id, condition)),
+      };
+    case 'loop':
+      return {
+        kind: 'loop',
+        says: `its supersession goes round in a ring: ${[...followed.ring, followed.ring[0]!].map(printed).join(' → ')}. Ask the maker which stands`,
+        to: followed.ring.map((id) => target(id)),
+      };
+  }
+}
 
 /** How a number was found, in words a customer could be told. */
-export function partAnswer(question: string, hit: NameHit): PartAnswer {
-  const differences = hit.stage === 'exact' ? [] : readDifferences(question, hit.printed);
-  const readings = [...new Set(differences.map(({ read, as }) => `read ${read} as ${as}`))];
-  const how = [...readings, ...(hit.stage === 'prefix' ? ['the number goes on'] : [])].join(', ');
+export function partAnswer(
+  asked: AskedNumber,
+  name: FoundName,
+  match: NameMatch,
+  detail: PartDetail,
+  succession: Succession | null,
+): PartAnswer {
   return {
-    partId: hit.part_id,
-    number: hit.number,
-    printed: hit.printed,
-    maker: hit.maker,
-    nameKind: hit.name_kind,
-    stage: hit.stage,
-    how,
-    differs: differences.map(({ printedIndex }) => printedIndex),
-    sharedBy: hit.shared_by,
-    isOeNumber: hit.part_kind === 'oe-number',
-    onHand: hit.on_hand,
-    priceMinor: hit.each_minor,
-    replacedBy: hit.replaced_by,
+    partId: detail.id,
+    kind: detail.kind,
+    number: detail.number,
+    printed: name.printed,
+    maker: detail.maker,
+    nameKind: name.kind,
+    stage: match.stage,
+    ...tellMatch(asked, name.printed, match),
+    sharedBy: detail.shared_by,
+    suitsEngine: detail.suits_engine,
+    onHand: detail.on_hand,
+    priceMinor: detail.each_minor,
+    succession,
+  };
+}
+
+/** A suggestion while somebody types: what the name alone tells. */
+export function suggestion(
+  asked: AskedNumber,
+  name: FoundName,
+  match: NameMatch,
+  maker: string,
+  sharedBy: number,
+): PartAnswer {
+  return {
+    partId: name.partId,
+    kind: name.makerId === MAKER_NOT_KNOWN ? 'unheld' : name.kind === 'oe' ? 'oe-number' : 'plug',
+    number: name.printed,
+    printed: name.printed,
+    maker,
+    nameKind: name.kind,
+    stage: match.stage,
+    ...tellMatch(asked, name.printed, match),
+    sharedBy,
+    suitsEngine: null,
+    onHand: null,
+    priceMinor: null,
+    succession: null,
   };
 }
 

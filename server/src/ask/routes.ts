@@ -1,58 +1,141 @@
 import type { Express } from 'express';
-import { readBarcode } from '@brackenfell/core/part-numbers/barcode';
-import { LONGEST_PART_NUMBER, normalForm } from '@brackenfell/core/part-numbers/normal-form';
-import { ask } from '@brackenfell/contract/ask';
+import { followSupersession } from '@brackenfell/core/interchange/supersession';
+import { askedNumber, rankNames, type AskedNumber, type Ranked } from '@brackenfell/core/part-numbers/match-name';
+import { LONGEST_PART_NUMBER } from '@brackenfell/core/part-numbers/normal-form';
+import { readMeasure } from '@brackenfell/core/quantities/read-measure';
+import { ask, type PartAnswer } from '@brackenfell/contract/ask';
+import type { CatalogueIndex } from '../catalogue/catalogue-index.ts';
 import type { Context } from '../context.ts';
+import type { Database } from '../db/database.ts';
 import { serve } from '../http/serve.ts';
-import { partAnswer, yearsOf } from './present.ts';
-import { findEngines, findNames, findSlips, findVehicles } from './store.ts';
+import { readRenamings } from '../interchange/store.ts';
+import { findAlike, findNames, type FoundName } from './names.ts';
+import { partAnswer, suggestion, tellSuccession, yearsOf } from './present.ts';
+import { readQuestion, remarkOn } from './read-question.ts';
+import { findSlips, readDetails, readNamedParts } from './store.ts';
 
+const MOST_PARTS = 12;
 const MOST_ANSWERS = 8;
+/** Candidates whose fit is looked at when an engine is on the slip, before the first dozen are shown. */
+const MOST_WEIGHED = 60;
 
-/** What is odd about the question itself. */
-function remarkOn(question: string, normal: string): string | null {
-  const barcode = readBarcode(question);
-  if (barcode.kind === 'wrong-check-digit') {
-    return `As a ${barcode.symbology} barcode its check digit should be ${barcode.expected}; scan it again.`;
-  }
-  if (normal === '') return 'There is no letter or digit in the question.';
-  if (normal.length > LONGEST_PART_NUMBER) return 'Too long for a part number; it was read as words.';
-  if (/[?*]/.test(question))
-    return 'Signs for illegible characters are not answered yet: leave the character out to see numbers that begin so.';
-  return null;
+const isDocket = (question: string): boolean => /^\d{1,9}$/.test(question);
+/** Customers and vehicles are asked for by words: a question of codes alone needs no look at the slips. */
+const hasWord = (question: string): boolean => /(^|\s)\p{L}{3,}(\s|$)/u.test(question);
+
+/** Suggestions while somebody types: one round trip, and what the names alone tell. */
+async function suggestParts(
+  db: Database,
+  asked: AskedNumber,
+  makers: readonly string[],
+  names: ReadonlyMap<string, string>,
+): Promise<PartAnswer[]> {
+  const found = await findNames(db, asked, makers, true);
+  const shares = new Map<string, Set<string>>();
+  for (const { normal, partId } of found) shares.set(normal, (shares.get(normal) ?? new Set()).add(partId));
+  return rankNames(asked, found)
+    .slice(0, MOST_PARTS)
+    .map(({ name, match }) =>
+      suggestion(asked, name, match, names.get(name.makerId) ?? name.makerId, shares.get(name.normal)!.size),
+    );
+}
+
+/** Names ranked; where nothing answers, those that are merely alike. */
+async function rankedNames(db: Database, asked: AskedNumber, makers: readonly string[]): Promise<Ranked<FoundName>[]> {
+  const ranked = rankNames(asked, await findNames(db, asked, makers, false));
+  if (ranked.length > 0) return ranked;
+  const alike = await findAlike(db, asked, makers);
+  const once = new Map([...alike].reverse().map((name) => [name.partId, name]));
+  return [...once.values()].reverse().map((name) => ({ name, match: { stage: 'looser', distance: 1 } }));
+}
+
+const isNear = ({ match }: Ranked<FoundName>): boolean => match.stage === 'one-edit' || match.stage === 'prefix';
+
+async function findParts(
+  db: Database,
+  asked: AskedNumber,
+  makers: readonly string[],
+  engineId: string | undefined,
+): Promise<PartAnswer[]> {
+  const ranked = (await rankedNames(db, asked, makers)).slice(0, engineId ? MOST_WEIGHED : MOST_PARTS);
+  const details = await readDetails(
+    db,
+    ranked.map(({ name }) => name.partId),
+    ranked.map(({ name }) => name.normal),
+    engineId,
+  );
+  // With the engine known, near readings that suit it stand before those that cannot; sure readings stay where they are.
+  const suits = (hit: Ranked<FoundName>) => details.get(hit.name.partId)?.suits_engine === true;
+  const near = ranked.filter(isNear);
+  const shown = [
+    ...ranked.filter((hit) => !isNear(hit)),
+    ...near.filter(suits),
+    ...near.filter((hit) => !suits(hit)),
+  ].slice(0, MOST_PARTS);
+  const old = shown.map(({ name }) => name.partId).filter((id) => details.get(id)?.is_superseded);
+  const renamings = old.length === 0 ? [] : await readRenamings(db, old);
+  const named = await readNamedParts(db, [...new Set(renamings.flatMap(({ from, to }) => [from, to]))]);
+  const byId = new Map(named.map((part) => [part.id, part]));
+  return shown.flatMap(({ name, match }) => {
+    const detail = details.get(name.partId);
+    if (!detail) return [];
+    const followed = detail.is_superseded ? followSupersession(name.partId, renamings) : { kind: 'current' as const };
+    return [partAnswer(asked, name, match, detail, tellSuccession(followed, byId))];
+  });
+}
+
+function findByWords(index: CatalogueIndex, question: string) {
+  const words = question
+    .toLowerCase()
+    .split(/[\s,;]+/)
+    .filter(Boolean)
+    .slice(0, 8);
+  const years = words.filter((word) => /^(19|20)\d\d$/.test(word)).map(Number);
+  const names = words.filter((word) => !/^(19|20)\d\d$/.test(word));
+  const vehicles = index.vehicleWords.find(names, MOST_ANSWERS, ({ from, to }) =>
+    years.every((year) => year >= from && (to === null || year <= to)),
+  );
+  return {
+    engines: index.engineWords.find(words, MOST_ANSWERS).map(({ id, maker, code, summary }) => ({
+      engineId: id,
+      title: `${maker} ${code}`,
+      summary,
+    })),
+    vehicles: vehicles.map((v) => ({
+      vehicleId: v.id,
+      engineId: v.engineId,
+      title: `${v.make} ${v.model}`,
+      engine: index.engines.get(v.engineId)?.code ?? '',
+      years: yearsOf(v.from, v.to),
+    })),
+  };
 }
 
 export function askRoutes(app: Express, context: Context): void {
   serve(app, context, ask, async ({ query, db }) => {
-    const normal = normalForm(query.q);
-    const asNumber = normal !== '' && normal.length <= LONGEST_PART_NUMBER;
-    const [names, engines, vehicles, slips] = await Promise.all([
-      asNumber ? findNames(db, normal) : [],
-      findEngines(db, query.q, MOST_ANSWERS),
-      findVehicles(db, query.q, MOST_ANSWERS),
-      findSlips(db, query.q, MOST_ANSWERS),
+    const index = await context.indexes.recent(db);
+    const { number, makers } = readQuestion(query.q, index.makers);
+    const asked = askedNumber(number);
+    const isNumber = asked.normal.length <= LONGEST_PART_NUMBER && asked.normal !== '';
+    const isQuick = query.quick === 'yes';
+    const numbers = () =>
+      isQuick ? suggestParts(db, asked, makers, index.makers) : findParts(db, asked, makers, query.engine);
+    const [parts, slips] = await Promise.all([
+      isNumber ? numbers() : [],
+      !isQuick && (isDocket(query.q) || hasWord(query.q)) ? findSlips(db, query.q, MOST_ANSWERS) : [],
     ]);
+    const measure = readMeasure(query.q, query.units === 'imperial' ? 'imperial' : 'metric');
     return {
-      parts: names.map((hit) => partAnswer(query.q, hit)),
-      engines: engines.map((e) => ({
-        engineId: e.id,
-        title: `${e.maker} ${e.code}`,
-        summary: e.summary,
-        how: 'by its words',
-      })),
-      vehicles: vehicles.map((v) => ({
-        vehicleId: v.id,
-        engineId: v.engine_id,
-        title: `${v.make} ${v.model}`,
-        engine: v.code,
-        years: yearsOf(v.built_from, v.built_to),
-      })),
+      parts,
+      ...findByWords(index, query.q),
       slips: slips.map((s) => ({
         slipId: s.id,
         docket: s.docket,
         title: [s.customer || 'No name', s.vehicle, s.state].filter(Boolean).join(', '),
       })),
-      remark: remarkOn(query.q, normal),
+      measures: [...(measure?.readings ?? [])],
+      onlyOf: makers.map((id) => index.makers.get(id)!),
+      remark: measure?.question ?? remarkOn(query.q),
     };
   });
 }

@@ -82,11 +82,13 @@ const ruling = (attribute: string, column: 'low' | 'high' | 'code') =>
 async function projectPlugs(trx: Writing, partIds: readonly string[]): Promise<void> {
   await trx.deleteFrom('plug_spec').where('part_id', 'in', partIds).execute();
   await sql`
-    insert into plug_spec (part_id, thread_diameter_mm, thread_pitch_mm, reach_mm, seat, hex_mm, heat_index_bar)
+    insert into plug_spec (part_id, thread_diameter_mm, thread_pitch_mm, reach_mm, seat, hex_mm, heat_index_bar,
+                           resistor, supply)
     select p.id, ${ruling('plug.threadDiameterMm', 'low')}, ${ruling('plug.threadPitchMm', 'low')},
            ${ruling('plug.reachMm', 'low')}, ${ruling('plug.seat', 'code')}, ${ruling('plug.hexMm', 'low')},
            (select index_bar from heat_rating h
-             where h.maker_id || ':' || h.code = ${ruling('plug.heat', 'code')})
+             where h.maker_id || ':' || h.code = ${ruling('plug.heat', 'code')}),
+           ${ruling('plug.resistor', 'code')}, split_part(${ruling('plug.supply', 'code')}, ':', 1)
       from part p
       left join chosen_figure c on c.part_id = p.id and c.rules
       left join figure f on f.id = c.figure_id

@@ -1,10 +1,13 @@
 import { FACTS, type FactId, type FactSource } from '@brackenfell/core/fitment/facts';
+import type { EngineBuild, EngineTraits } from '@brackenfell/core/identification/traits';
 import { foldKey } from '@brackenfell/core/part-numbers/fold-key';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { CatalogueFile } from '@brackenfell/contract/catalogue-file';
 import type { RecordedFactId } from '@brackenfell/contract/fact-values';
 import type { Database, Writing } from '../db/database.ts';
+import { MAKER_NOT_KNOWN } from '../db/tables/catalogue.ts';
 import { chooseFigures } from './choose-figures.ts';
+import { completeDerived } from './complete-derived.ts';
 import { encodeFigure } from './figure-codec.ts';
 
 export interface CatalogueCount {
@@ -24,8 +27,13 @@ const BATCH = 500;
 export async function loadCatalogue(db: Database, raw: unknown): Promise<CatalogueCount> {
   const file = CatalogueFile.parse(raw);
   checkNumbers(file);
-  return db.transaction().execute(async (trx) => {
+  const count = await db.transaction().execute(async (trx) => {
     await trx.insertInto('maker').values(file.makers).execute();
+    await insertAll(
+      trx,
+      'maker_grammar',
+      file.grammars.map((grammar) => ({ maker_id: grammar.maker, grammar: JSON.stringify(grammar) })),
+    );
     await insertAll(
       trx,
       'heat_rating',
@@ -51,6 +59,7 @@ export async function loadCatalogue(db: Database, raw: unknown): Promise<Catalog
         source: r.source,
         noted_on: r.notedOn,
         note: r.note ?? null,
+        condition: r.condition ?? null,
         rejected_at: null,
         rejected_by: null,
       })),
@@ -81,16 +90,21 @@ export async function loadCatalogue(db: Database, raw: unknown): Promise<Catalog
       listings: file.listings.length,
     };
   });
+  await completeDerived(db);
+  return count;
 }
 
-/** What a schema cannot see: every number stands once, and every reference and listing speaks of numbers and engines held. */
+/**
+ * What a schema cannot see: every number stands once, and references and listings are made about numbers and engines held.
+ * A reference may lead to a number that nobody holds: that is kept as said, and the audit lists it.
+ */
 function checkNumbers(file: CatalogueFile): void {
   const held = new Set(file.engines.flatMap((engine) => engine.oeNumbers.map((oe) => normalForm(oe.number))));
   for (const { number } of file.plugs) {
     if (held.has(normalForm(number))) throw new Error(`${number} stands twice in the catalogue file.`);
     held.add(normalForm(number));
   }
-  const spokenOf = [...file.references.flatMap(({ from, to }) => [from, to]), ...file.listings.map((l) => l.number)];
+  const spokenOf = [...file.references.map(({ from }) => from), ...file.listings.map((l) => l.number)];
   const stranger = spokenOf.find((number) => !held.has(normalForm(number)));
   if (stranger !== undefined) throw new Error(`The catalogue file refers to ${stranger}, which it does not hold.`);
   const engines = new Set(file.engines.map((engine) => engine.id));
@@ -99,7 +113,16 @@ function checkNumbers(file: CatalogueFile): void {
 }
 
 type Filled =
-  'heat_rating' | 'part_name' | 'reference' | 'listing' | 'figure' | 'stock' | 'price' | 'vehicle' | 'named_number';
+  | 'heat_rating'
+  | 'maker_grammar'
+  | 'part_name'
+  | 'reference'
+  | 'listing'
+  | 'figure'
+  | 'stock'
+  | 'price'
+  | 'vehicle'
+  | 'named_number';
 
 async function insertAll(trx: Writing, table: Filled, rows: readonly object[]): Promise<void> {
   for (let i = 0; i < rows.length; i += BATCH) {
@@ -134,26 +157,38 @@ async function loadParts(trx: Writing, file: CatalogueFile): Promise<Map<string,
     engine.oeNumbers.map(({ number }) => ({ maker: engine.maker, number })),
   );
   const uniqueOe = [...new Map(oeNumbers.map((oe) => [normalForm(oe.number), oe])).values()];
+  const held = new Set([...uniqueOe, ...file.plugs].map(({ number }) => normalForm(number)));
+  const spokenOf = new Map(file.references.map(({ to }) => [normalForm(to), to]));
+  const unheld = [...spokenOf].filter(([normal]) => !held.has(normal)).map(([, printed]) => printed);
+  if (unheld.length > 0)
+    await trx.insertInto('maker').values({ id: MAKER_NOT_KNOWN, name: 'Maker not known' }).execute();
   const inserted = await trx
     .insertInto('part')
     .values([
       ...uniqueOe.map(({ maker }) => ({ maker_id: maker, kind: 'oe-number' as const })),
       ...file.plugs.map(({ maker }) => ({ maker_id: maker, kind: 'plug' as const })),
+      ...unheld.map(() => ({ maker_id: MAKER_NOT_KNOWN, kind: 'unheld' as const })),
     ])
     .returning('id')
     .execute();
   const ids = inserted.map(({ id }) => id);
   const byNumber = new Map<string, string>();
-  const name = (part_id: string, kind: string, printed: string) => ({
+  const name = (part_id: string, maker_id: string, kind: string, printed: string) => ({
     part_id,
+    maker_id,
     kind,
     printed,
     normal_form: normalForm(printed),
     fold_key: foldKey(printed),
   });
-  const names = uniqueOe.map(({ number }, i) => {
+  const names = uniqueOe.map(({ number, maker }, i) => {
     byNumber.set(normalForm(number), ids[i]!);
-    return name(ids[i]!, 'oe', number);
+    return name(ids[i]!, maker, 'oe', number);
+  });
+  unheld.forEach((number, i) => {
+    const id = ids[uniqueOe.length + file.plugs.length + i]!;
+    byNumber.set(normalForm(number), id);
+    names.push(name(id, MAKER_NOT_KNOWN, 'catalogue', number));
   });
   const figures: object[] = [];
   const stock: object[] = [];
@@ -162,7 +197,10 @@ async function loadParts(trx: Writing, file: CatalogueFile): Promise<Map<string,
   file.plugs.forEach((plug, i) => {
     const id = ids[uniqueOe.length + i]!;
     byNumber.set(normalForm(plug.number), id);
-    names.push(name(id, 'catalogue', plug.number), ...plug.names.map((n) => name(id, n.kind, n.printed)));
+    names.push(
+      name(id, plug.maker, 'catalogue', plug.number),
+      ...plug.names.map((n) => name(id, plug.maker, n.kind, n.printed)),
+    );
     const source = plug.source ?? { rank: 'part-maker', name: `${makerName.get(plug.maker) ?? plug.maker} catalogue` };
     const subject = { part_id: id, position_id: null } as const;
     figures.push(...figureRows(subject, plug.facts, source));
@@ -193,6 +231,8 @@ async function loadEngines(trx: Writing, file: CatalogueFile, partIds: Map<strin
         visits: engine.visits,
         cautions: JSON.stringify(engine.cautions) as unknown as string[],
         words: `${title} ${engine.summary}`.toLowerCase(),
+        traits: JSON.stringify(engine.traits) as unknown as EngineTraits,
+        builds: JSON.stringify(engine.builds) as unknown as EngineBuild[],
       })
       .execute();
     const places = new Set(engine.positions.map((position) => position.place)).size;

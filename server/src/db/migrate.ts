@@ -1,5 +1,6 @@
 import { Migrator } from 'kysely';
 import { FACTS, type FactId } from '@brackenfell/core/fitment/facts';
+import { completeDerived } from '../catalogue/complete-derived.ts';
 import type { Database } from './database.ts';
 import { MIGRATIONS } from './migrations/list.ts';
 
@@ -12,6 +13,7 @@ export async function migrate(db: Database): Promise<readonly string[]> {
   const { error, results = [] } = await migrator.migrateToLatest();
   if (error) throw error instanceof Error ? error : new Error('The migration failed.', { cause: error });
   await shareAttributes(db);
+  await completeDerived(db);
   return results.map((result) => result.migrationName);
 }
 

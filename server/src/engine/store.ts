@@ -1,6 +1,9 @@
 import { sql } from 'kysely';
 import type { Database } from '../db/database.ts';
 
+/** Rows of a list; a catalogue of thousands is narrowed by words. */
+const MOST_LISTED = 60;
+
 const literal = (text: string): string => text.replaceAll(/[\\%_]/g, '\\$&');
 
 /** Engines whose own or whose vehicles' words hold every word asked, the counter's commonest first. */
@@ -28,6 +31,7 @@ export async function listEngineRows(db: Database, words: string | undefined) {
     )
     .orderBy('engine.visits', 'desc')
     .orderBy('engine.code')
+    .limit(MOST_LISTED)
     .execute();
 }
 

@@ -65,7 +65,10 @@ async function answer(
   let staff: Staff | undefined;
   if (endpoint.roles !== 'public') {
     const token = readSessionToken(req);
-    staff = token ? await findSession(context.db, token) : undefined;
+    if (token)
+      staff = endpoint.followsTyping
+        ? await context.recentSessions.find(context.db, token)
+        : await findSession(context.db, token);
     if (!staff) return trouble('not-signed-in', 'Sign in, then try again. What you typed is kept.');
     if (!endpoint.roles.includes(staff.role)) {
       return trouble(

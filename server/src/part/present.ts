@@ -1,9 +1,15 @@
 import { FACTS, type FactId, type FactSheet } from '@brackenfell/core/fitment/facts';
+import {
+  decodeNumber,
+  mismatches,
+  type NumberGrammar,
+  type RecordedFigure,
+} from '@brackenfell/core/part-numbers/grammar';
 import type { Say } from '@brackenfell/core/fitment/say';
 import type { PartCard } from '@brackenfell/contract/part';
 
 /** A plug's fact in plain words for its card. */
-function printFact(fact: FactId, value: unknown, say: Say): string {
+export function printFact(fact: FactId, value: unknown, say: Say): string {
   const { display } = FACTS[fact];
   if (typeof value === 'number') return display ? say.quantity(display, value) : String(value);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
@@ -40,4 +46,40 @@ export function factLines(sheet: FactSheet, say: Say): PartCard['facts'] {
       });
     return [...entry.ruling.map(line(true)), ...(entry.questioning ?? []).map(line(false))];
   });
+}
+
+const say = (figure: { low?: number; high?: number; code?: string }): string =>
+  [
+    figure.code,
+    figure.low === undefined ? '' : figure.low === figure.high ? figure.low : `${figure.low}–${figure.high ?? ''}`,
+  ]
+    .filter((word) => word !== undefined && word !== '')
+    .join(' ');
+
+/** A number read by its maker's scheme, and what is recorded of the part that gainsays it. */
+export function decodedView(
+  printed: string,
+  grammar: NumberGrammar | undefined,
+  recorded: readonly RecordedFigure[],
+): PartCard['decoded'] {
+  if (!grammar) return null;
+  const decoded = decodeNumber(printed, grammar);
+  if (decoded.kind !== 'decoded') return null;
+  return {
+    scheme: grammar.title,
+    fields: decoded.fields
+      .filter(({ code, facts }) => code !== '' || facts.length > 0)
+      .map(({ title, code, printedFrom, printedTo, says, known }) => ({
+        title,
+        code,
+        from: printedFrom,
+        to: printedTo,
+        says,
+        known,
+      })),
+    mismatches: mismatches(decoded, recorded).map(({ field, fact, decoded: said, recorded: held }) => ({
+      field,
+      says: `${FACTS[fact as FactId].label}: the number says ${say(said)}, ${held.source} says ${say(held)}`,
+    })),
+  };
 }

@@ -1,44 +1,68 @@
 import type { Express } from 'express';
+import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import { sayIn } from '@brackenfell/core/fitment/say';
-import { getPart } from '@brackenfell/contract/part';
+import { VERDICTS } from '@brackenfell/core/fitment/verdict';
+import { nearestFirst } from '@brackenfell/core/interchange/neighbourhood';
+import { followSupersession } from '@brackenfell/core/interchange/supersession';
+import { getPart, getPartEngines, getPartGraph } from '@brackenfell/contract/part';
+import { tellSuccession } from '../ask/present.ts';
+import { readNamedParts } from '../ask/store.ts';
 import type { Context } from '../context.ts';
 import { serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';
+import { readEnginesOfParts } from '../identify/store.ts';
+import { readEdgesAround, readRenamings } from '../interchange/store.ts';
+import { judgeEngine } from '../tray/judge-engine.ts';
 import { plugShape } from '../tray/present.ts';
 import { readPartRows } from '../tray/store.ts';
-import { factLines } from './present.ts';
-import { readEnginesOf, readNames, readReferences } from './store.ts';
+import { decodedView, factLines } from './present.ts';
+import { readEnginesOf, readMakerId, readNames, readRecorded, readReferences } from './store.ts';
+
+const NO_PART = 'No part of this catalogue has that number.';
+const MOST_JUDGED = 20;
+const MOST_NODES = 40;
 
 export function partRoutes(app: Express, context: Context): void {
   serve(app, context, getPart, async ({ params, query, db }) => {
     const [part] = await readPartRows(db, [params.partId]);
-    if (!part) return trouble('not-found', 'No part of this catalogue has that number.');
-    const [names, references, engines, held] = await Promise.all([
+    if (!part) return trouble('not-found', NO_PART);
+    const [names, references, engines, held, index, makerId, recorded, renamings] = await Promise.all([
       readNames(db, part.id),
       readReferences(db, part.id),
       readEnginesOf(db, part.id),
       context.sheets.at(db),
+      context.indexes.at(db),
+      readMakerId(db, part.id),
+      readRecorded(db, part.id),
+      readRenamings(db, [part.id]),
     ]);
     const sheet = (await context.sheets.plugs(db, held, [part.id])).get(part.id)!;
     const others = references.map((r) => (r.from_part_id === part.id ? r.to_part_id : r.from_part_id));
     const otherRows = new Map((await readPartRows(db, others)).map((row) => [row.id, row]));
+    const renamed = await readNamedParts(db, [...new Set(renamings.flatMap(({ from, to }) => [from, to]))]);
     return {
       partId: part.id,
       printed: part.printed,
       maker: part.maker,
-      isOeNumber: part.kind === 'oe-number',
+      kind: part.kind,
       names,
       facts: part.kind === 'plug' ? factLines(sheet, sayIn(query.units)) : [],
+      decoded: part.kind === 'plug' ? decodedView(part.printed, index.grammars.get(makerId), recorded) : null,
+      succession: tellSuccession(
+        followSupersession(part.id, renamings),
+        new Map(renamed.map((other) => [other.id, other])),
+      ),
       references: references.map((r, i) => {
         const other = otherRows.get(others[i]!)!;
-        const direction = r.from_part_id === part.id ? ('to' as const) : ('from' as const);
         return {
           partId: other.id,
           printed: other.printed,
           maker: other.maker,
           grade: r.grade,
-          direction,
+          direction: r.from_part_id === part.id ? ('to' as const) : ('from' as const),
           source: r.source,
+          notedOn: r.noted_on,
+          note: r.note,
         };
       }),
       engines: engines.map((e) => ({
@@ -50,6 +74,56 @@ export function partRoutes(app: Express, context: Context): void {
       bin: part.bin,
       priceMinor: part.each_minor,
       shape: plugShape(sheet),
+    };
+  });
+
+  serve(app, context, getPartEngines, async ({ params, db }) => {
+    const [part] = await readPartRows(db, [params.partId]);
+    if (!part) return trouble('not-found', NO_PART);
+    if (part.kind !== 'plug') return { engines: [], more: 0 };
+    const index = await context.indexes.at(db);
+    const reached = (await readEnginesOfParts(db, [part.id])).get(part.id) ?? new Set<string>();
+    const byVisits = [...reached].sort((a, b) => index.engines.get(b)!.visits - index.engines.get(a)!.visits);
+    const engines = [];
+    for (const engineId of byVisits.slice(0, MOST_JUDGED)) {
+      const judged = await judgeEngine(context, { engineId, only: [part.id] }, 'metric', db);
+      const candidate = judged?.candidates[0];
+      const engine = index.engines.get(engineId)!;
+      if (!candidate) continue;
+      const { findings, verdict } = candidate.judgement;
+      engines.push({
+        engineId,
+        title: `${engine.maker} ${engine.code}`,
+        verdict,
+        reason: reasonPhrase(findings, verdict, candidate.evidence),
+      });
+    }
+    engines.sort((a, b) => VERDICTS.indexOf(b.verdict) - VERDICTS.indexOf(a.verdict));
+    return { engines, more: Math.max(0, byVisits.length - MOST_JUDGED) };
+  });
+
+  serve(app, context, getPartGraph, async ({ params, db }) => {
+    const edges = await readEdgesAround(db, [params.partId]);
+    const hops = nearestFirst(params.partId, edges);
+    const shown = new Map([...hops].slice(0, MOST_NODES));
+    const rows = await readPartRows(db, [...shown.keys()]);
+    if (!rows.some(({ id }) => id === params.partId)) return trouble('not-found', NO_PART);
+    return {
+      partId: params.partId,
+      nodes: rows
+        .map((row) => ({
+          partId: row.id,
+          printed: row.printed,
+          maker: row.maker,
+          kind: row.kind,
+          onHand: row.on_hand,
+          hops: shown.get(row.id)!,
+        }))
+        .sort((a, b) => a.hops - b.hops || (a.printed < b.printed ? -1 : 1)),
+      edges: edges
+        .filter(({ from, to }) => shown.has(from) && shown.has(to))
+        .map(({ id, condition: _, ...edge }) => ({ edgeId: id, ...edge })),
+      more: hops.size - shown.size,
     };
   });
 }

@@ -1,4 +1,5 @@
 import { sql } from 'kysely';
+import type { RecordedFigure } from '@brackenfell/core/part-numbers/grammar';
 import type { Database } from '../db/database.ts';
 
 export async function readNames(db: Database, partId: string) {
@@ -9,7 +10,7 @@ export async function readNames(db: Database, partId: string) {
 export async function readReferences(db: Database, partId: string) {
   return db
     .selectFrom('reference')
-    .select(['from_part_id', 'to_part_id', 'grade', 'source'])
+    .select(['from_part_id', 'to_part_id', 'grade', 'source', 'noted_on', 'note'])
     .where('rejected_at', 'is', null)
     .where((eb) => eb.or([eb('from_part_id', '=', partId), eb('to_part_id', '=', partId)]))
     .orderBy('id')
@@ -32,4 +33,31 @@ export async function readEnginesOf(db: Database, partId: string) {
     .select(['engine.id', 'maker.name as maker', 'engine.code', 'listing.source as listed_by'])
     .where('listing.part_id', '=', partId);
   return named.unionAll(listed).execute();
+}
+
+export async function readMakerId(db: Database, partId: string): Promise<string> {
+  const { maker_id } = await db
+    .selectFrom('part')
+    .select('maker_id')
+    .where('id', '=', partId)
+    .executeTakeFirstOrThrow();
+  return maker_id;
+}
+
+/** The figures of a part that stand, from every source, to hold its number against. */
+export async function readRecorded(db: Database, partId: string): Promise<RecordedFigure[]> {
+  const rows = await db
+    .selectFrom('chosen_figure')
+    .innerJoin('figure', 'figure.id', 'chosen_figure.figure_id')
+    .select(['figure.attribute', 'figure.low', 'figure.high', 'figure.code', 'figure.source_name'])
+    .where('chosen_figure.part_id', '=', partId)
+    .orderBy('figure.id')
+    .execute();
+  return rows.map((row) => ({
+    fact: row.attribute,
+    source: row.source_name,
+    ...(row.low === null ? {} : { low: row.low }),
+    ...(row.high === null ? {} : { high: row.high }),
+    ...(row.code === null ? {} : { code: row.code }),
+  }));
 }

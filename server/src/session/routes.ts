@@ -3,6 +3,7 @@ import type { Express, Request, RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { listStaff, signIn, signOut, switchPerson, whoAmI } from '@brackenfell/contract/session';
 import type { Context } from '../context.ts';
+import type { Database } from '../db/database.ts';
 import { sendTrouble, serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';
 import { clearSessionCookie, readSessionToken, writeSessionCookie } from './cookie.ts';
@@ -41,6 +42,12 @@ export function sessionRoutes(app: Express, context: Context): void {
     limitTries((req) => field(req, 'staffId')),
   );
 
+  const end = async (db: Database, req: Request) => {
+    const token = readSessionToken(req)!;
+    context.recentSessions.forget(token);
+    await endSession(db, token);
+  };
+
   serve(app, context, signIn, async ({ body, req, res, db }) => {
     const found = await findSecrets(db, { name: body.name });
     const right = await verify(found?.passwordHash ?? (await decoy), body.password);
@@ -53,7 +60,7 @@ export function sessionRoutes(app: Express, context: Context): void {
   serve(app, context, whoAmI, ({ staff }) => Promise.resolve(staff));
 
   serve(app, context, signOut, async ({ req, res, db }) => {
-    await endSession(db, readSessionToken(req)!);
+    await end(db, req);
     clearSessionCookie(res);
     return { ok: true as const };
   });
@@ -64,7 +71,7 @@ export function sessionRoutes(app: Express, context: Context): void {
     const found = await findSecrets(db, { id: body.staffId });
     const right = await verify(found?.pinHash ?? (await decoy), body.pin);
     if (!found || !right) return trouble('wrong-sign-in', 'Check the PIN; the person at the counter has not changed.');
-    await endSession(db, readSessionToken(req)!);
+    await end(db, req);
     writeSessionCookie(req, res, await beginSession(db, found.staff.id));
     return found.staff;
   });

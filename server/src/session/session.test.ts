@@ -57,6 +57,15 @@ describe('signing in', () => {
   });
 });
 
+describe('a read that follows typing', () => {
+  test('is refused at once when the session was ended here', async () => {
+    await counter.anonymous.post('/api/session').send({ name: 'Wren', password: wren.password }).expect(200);
+    await counter.anonymous.get('/api/ask').query({ q: 'KN' }).expect(200);
+    await counter.anonymous.delete('/api/session').expect(200);
+    await counter.anonymous.get('/api/ask').query({ q: 'KN' }).expect(401);
+  });
+});
+
 describe('handing over the counter', () => {
   test('takes the other person’s PIN, and ends the session before it', async () => {
     await counter.anonymous.post('/api/session').send({ name: 'Wren', password: wren.password }).expect(200);

@@ -26,7 +26,8 @@ import { judgeEngine } from '../tray/judge-engine.ts';
 import { findingView } from '../tray/present.ts';
 import { readPartRows } from '../tray/store.ts';
 import { slipView, summaryView } from './present.ts';
-import { changeSlipRow, listSlipRows, readLines, readNotes, readSlip, recordChange, type SlipRow } from './store.ts';
+import { changeSlipRow, listSlipRows, readLines, readNotes, readSlip, type SlipRow } from './store.ts';
+import { recordChange } from '../history/store.ts';
 
 async function showSlip(db: Database, slipId: string): Promise<Slip | Trouble> {
   const slip = await readSlip(db, slipId);
@@ -189,9 +190,9 @@ export function slipRoutes(app: Express, context: Context): void {
         slip_id: slip.id,
         part_id: part.id,
         kind: body.kind,
-        quantity: body.quantity ?? judged?.positions.length ?? 1,
+        quantity: body.quantity ?? candidate?.servedAt.length ?? 1,
         unit_price_minor: body.kind === 'sale' ? part.each_minor : null,
-        positions: judged?.positions.map((p) => p.label) ?? [],
+        positions: [...(candidate?.servedAt ?? [])],
         removed_at: null,
       })
       .returning('id')

@@ -1,3 +1,4 @@
+import { recordChange } from '../history/store.ts';
 import type { Updateable } from 'kysely';
 import type { Database, Writing } from '../db/database.ts';
 import type { SlipTable } from '../db/tables/counter.ts';
@@ -99,24 +100,6 @@ export async function listSlipRows(db: Database, state: 'open' | 'parked' | 'clo
     .limit(MOST_SLIPS);
   if (state) query = query.where('slip.state', '=', state);
   return query.execute();
-}
-
-/** Who changed what, when, and what it was before: written in the transaction that makes the change. */
-export async function recordChange(
-  trx: Writing,
-  change: { staffId: string; subject: string; subjectId: string; action: string; before?: unknown; after?: unknown },
-): Promise<void> {
-  await trx
-    .insertInto('change_entry')
-    .values({
-      staff_id: change.staffId,
-      subject: change.subject,
-      subject_id: change.subjectId,
-      action: change.action,
-      before: change.before === undefined ? null : JSON.stringify(change.before),
-      after: change.after === undefined ? null : JSON.stringify(change.after),
-    })
-    .execute();
 }
 
 /**

@@ -35,6 +35,20 @@ export interface TestCounter {
   close(): Promise<void>;
 }
 
+/** An empty database of a test's own, as its owner: for what happens before there is a counter. */
+export async function openEmptyDatabase(): Promise<{ owner: Database; close: () => Promise<void> }> {
+  const name = `test_${randomUUID().replaceAll('-', '')}`;
+  await asSuper(`create database ${name} owner brackenfell_owner`);
+  const owner = openDatabase(setting('BRACKENFELL_TEST_OWNER_URL').replace(TEMPLATE, name), () => undefined, 2);
+  return {
+    owner,
+    close: async () => {
+      await owner.destroy();
+      await asSuper(`drop database ${name} with (force)`);
+    },
+  };
+}
+
 export async function openTestCounter(): Promise<TestCounter> {
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   await asSuper(`create database ${name} template ${TEMPLATE} owner brackenfell_owner`);

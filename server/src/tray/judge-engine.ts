@@ -3,21 +3,15 @@ import { ruleFacts } from '@brackenfell/core/fitment/house-rules';
 import { judgeOverPositions, judgePlug, type LineJudgement } from '@brackenfell/core/fitment/judge-plug';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
-import type { Evidence } from '@brackenfell/core/fitment/verdict';
+import { VERDICTS, type Evidence } from '@brackenfell/core/fitment/verdict';
 import { trailsFrom, type Trail } from '@brackenfell/core/interchange/trail';
 import { keptJudgement } from '../catalogue/fact-sheets.ts';
 import type { HeatScales } from '../catalogue/figure-codec.ts';
 import type { Context } from '../context.ts';
 import type { Database } from '../db/database.ts';
 import { findEngine, listNamedNumbers, listPositions } from '../engine/store.ts';
-import {
-  findPlugsBySize,
-  readEdgesAround,
-  readListings,
-  readPartRows,
-  type PartRow,
-  type StoredEdge,
-} from './store.ts';
+import { readEdgesAround, type StoredEdge } from '../interchange/store.ts';
+import { findPlugsBySize, readListings, readPartRows, type PartRow } from './store.ts';
 
 export interface TrayQuestion {
   readonly engineId: string;
@@ -36,6 +30,8 @@ export interface JudgedCandidate {
   readonly listedBy: string | null;
   readonly trail: Trail | undefined;
   readonly bySizeOnly: boolean;
+  /** Labels of the positions it was judged for: all, or those of the one place it suits best where places differ. */
+  readonly servedAt: readonly string[];
 }
 
 export interface JudgedEngine {
@@ -143,7 +139,7 @@ async function judgeIn(
       listed: listingAt(place) !== undefined,
       ...(trail ? { trailGrade: trail.grade } : {}),
     });
-    const byPosition = groups.flatMap((group) => {
+    const judgedAt = groups.flatMap((group) => {
       const { id, place, sheet: asked } = group[0]!;
       const evidence = evidenceAt(place);
       const key = [
@@ -156,20 +152,27 @@ async function judgeIn(
         evidence.trailGrade,
       ].join(' ');
       const judgement = keptJudgement(held, key, () => judgePlug({ ...sheet, ...asked, ...ruled }, evidence, say));
-      return group.map(({ label }) => ({ label, judgement }));
+      return group.map(({ label }) => ({ label, place, judgement }));
     });
     const places = [...new Set(positions.map((p) => p.place))];
-    const everywhere = places.map(evidenceAt);
+    const perPlace = places.map((place) => {
+      const own = judgedAt.filter((at) => at.place === place);
+      return { place, own, judgement: judgeOverPositions(own) };
+    });
+    // Where a cylinder's places ask different plugs, a plug is for the place it suits best and is judged there.
+    const best = perPlace.reduce((a, b) => (soonerSold(b.judgement, a.judgement) ? b : a));
+    const everywhere = [evidenceAt(best.place)];
     return {
       part,
       sheet,
-      judgement: judgeOverPositions(byPosition),
+      judgement: best.judgement,
+      servedAt: positions.filter(({ place }) => place === best.place).map(({ label }) => label),
       evidence: {
         named: everywhere.every((e) => e.named),
         listed: everywhere.every((e) => e.listed),
         ...(trail ? { trailGrade: trail.grade } : {}),
       },
-      listedBy: listingAt(places[0]!)?.source ?? null,
+      listedBy: listingAt(best.place)?.source ?? null,
       trail,
       bySizeOnly: !reached.has(part.id),
     };
@@ -177,6 +180,9 @@ async function judgeIn(
   const edgeById = new Map(edges.map((edge) => [edge.id, edge]));
   return { positions, candidates, edges: edgeById, printed, scales: held.scales, catalogueVersion: held.version };
 }
+
+const soonerSold = (a: LineJudgement, b: LineJudgement): boolean =>
+  VERDICTS.indexOf(a.verdict) > VERDICTS.indexOf(b.verdict) || (a.verdict === b.verdict && a.closeness < b.closeness);
 
 const isOneSameHop = (trail: Trail | undefined, root: string): boolean =>
   trail?.from === root && trail.steps.length === 1 && trail.steps[0]!.grade === 'same';

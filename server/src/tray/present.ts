@@ -156,7 +156,7 @@ function rowView(
     printed: part.printed,
     maker: part.maker,
     verdict: judgement.verdict,
-    reason: reasonPhrase(judgement.findings, judgement.verdict, evidence),
+    reason: `${servedPlace(judged, candidate)}${reasonPhrase(judgement.findings, judgement.verdict, evidence)}`,
     findings: judgement.findings.map((finding) => {
       const { sources, ...view } = findingView(finding);
       return { ...view, sources: sources.map((used) => table.placeOf(used)) };
@@ -182,10 +182,17 @@ function rowView(
   };
 }
 
+/** Named in front of the reason where a cylinder's places take different plugs: "intake: …". */
+const servedPlace = ({ positions }: JudgedEngine, { servedAt }: JudgedCandidate): string =>
+  servedAt.length === positions.length ? '' : `${servedAt[0]?.split(' ')[1] ?? ''}: `;
+
 /** Half a step either side of the required ratings, in bar on the common index. */
-function heatView({ scales, positions }: JudgedEngine): Tray['heat'] {
+function heatView({ scales, positions, candidates }: JudgedEngine): Tray['heat'] {
   const asked = value(positions[0]!.sheet, 'position.heat');
-  const rails = [...scales.values()].map(({ maker, ratings }) => ({ maker, ratings: [...ratings] }));
+  const shown = new Set([asked?.scale.maker, ...candidates.map(({ part }) => part.maker)]);
+  const rails = [...scales.values()]
+    .filter(({ maker }) => shown.has(maker))
+    .map(({ maker, ratings }) => ({ maker, ratings: [...ratings] }));
   if (!asked) return { rails, requiredMaker: null, requiredBar: [], targetLowBar: null, targetHighBar: null };
   const requiredBar = asked.codes.map((code) => heatIndexBar(asked.scale, code)).filter((bar) => bar !== undefined);
   const halfStepFrom = (bar: number, towards: 1 | -1): number => {

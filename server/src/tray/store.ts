@@ -1,49 +1,5 @@
 import { sql } from 'kysely';
-import { MOST_HOPS, type ReferenceEdge } from '@brackenfell/core/interchange/trail';
 import type { Database } from '../db/database.ts';
-
-export interface StoredEdge extends ReferenceEdge {
-  readonly source: string;
-  readonly notedOn: string;
-  readonly note: string | null;
-}
-
-/** A supersession costs no hop, so a few more rounds than hops are fetched before the walk is taken to be complete. */
-const MOST_ROUNDS = MOST_HOPS * 2;
-
-/** Every reference that could lie on a trail from the given parts, fetched outward round by round. */
-export async function readEdgesAround(db: Database, partIds: readonly string[]): Promise<StoredEdge[]> {
-  const edges = new Map<string, StoredEdge>();
-  const seen = new Set(partIds);
-  let frontier = [...partIds];
-  for (let round = 0; round < MOST_ROUNDS && frontier.length > 0; round += 1) {
-    const rows = await db
-      .selectFrom('reference')
-      .select(['id', 'from_part_id', 'to_part_id', 'grade', 'source', 'noted_on', 'note'])
-      .where('rejected_at', 'is', null)
-      .where((eb) => eb.or([eb('from_part_id', 'in', frontier), eb('to_part_id', 'in', frontier)]))
-      .orderBy('id')
-      .execute();
-    const next: string[] = [];
-    for (const row of rows) {
-      edges.set(row.id, {
-        id: row.id,
-        from: row.from_part_id,
-        to: row.to_part_id,
-        grade: row.grade,
-        source: row.source,
-        notedOn: row.noted_on,
-        note: row.note,
-      });
-      for (const id of [row.from_part_id, row.to_part_id]) {
-        if (!seen.has(id)) next.push(id);
-        seen.add(id);
-      }
-    }
-    frontier = next;
-  }
-  return [...edges.values()];
-}
 
 export async function readListings(db: Database, engineId: string) {
   return db.selectFrom('listing').selectAll().where('engine_id', '=', engineId).orderBy('id').execute();

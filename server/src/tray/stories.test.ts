@@ -31,7 +31,9 @@ describe('every demo engine', () => {
       const { rows } = trays.get(engineId)!;
       const named = rows.filter((row) => row.evidence.named);
       expect(named.length).toBeGreaterThan(0);
-      expect(named.map((row) => row.verdict)).toEqual(named.map(() => 'sell'));
+      // The V8's own plug is of two pieces and seizes: it is sold with its procedure, never without a word.
+      const verdict = engineId === 'skerrow-tv50' ? 'sell-with-advice' : 'sell';
+      expect(named.map((row) => row.verdict)).toEqual(named.map(() => verdict));
       expect(rows.some((row) => row.verdict === 'refuse')).toBe(true);
       expect(trays.get(engineId)!.oePlug).not.toBeNull();
     },

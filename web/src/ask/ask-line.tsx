@@ -10,20 +10,39 @@ import { printPrice } from '../controls/money.ts';
 import { useCounter } from '../frame/use-counter.ts';
 import { slipCall, useSlipWrite } from '../slip/use-slip.ts';
 import { call } from '../wire/call.ts';
+import { useScans, whenScanned } from './scans.ts';
 
-const PAUSE_MS = 60;
+/** Suggestions follow the typing; the full search waits until the typing rests. */
+const PAUSE_MS = 40;
+const REST_MS = 180;
 const LONGEST = 120;
 const UNIT_SIGNS: Record<UnitDisplay, string> = { metric: 'mm, N·m', imperial: 'in, lbf·ft', both: 'mm and in' };
 
-function useSettled(text: string): string {
+function useSettled(text: string, pauseMs: number): string {
   const [settled, settle] = useState(text);
   useEffect(() => {
-    const timer = setTimeout(() => settle(text), PAUSE_MS);
+    const timer = setTimeout(() => settle(text), pauseMs);
     return () => {
       clearTimeout(timer);
     };
-  }, [text]);
+  }, [text, pauseMs]);
   return settled;
+}
+
+/** What answers to a question: quick suggestions at once, then everything. */
+function useAnswer(text: string, engine: string | undefined, units: UnitDisplay) {
+  const typed = useSettled(text, PAUSE_MS);
+  const rested = useSettled(text, REST_MS);
+  const query = (q: string, quick: 'yes' | 'no') => ({
+    queryKey: ['ask', q, quick, engine, units],
+    queryFn: ({ signal }: { signal: AbortSignal }) =>
+      call('ask', { query: { q, quick, units, ...(engine ? { engine } : {}) } }, { signal }),
+    enabled: q !== '',
+  });
+  const quick = useQuery({ ...query(typed, 'yes'), placeholderData: keepPreviousData });
+  const full = useQuery(query(rested, 'no'));
+  const isFull = rested === text && full.data !== undefined;
+  return { data: text === '' ? undefined : isFull ? full.data : quick.data, isFull, error: full.error ?? quick.error };
 }
 
 /** The one box for everything: numbers, stampings, barcodes, engines, vehicles, slips. In it every character is text. */
@@ -31,31 +50,42 @@ export function AskLine({
   inputRef,
   onLeave,
   onKeys,
+  onScans,
   units,
 }: {
   inputRef: RefObject<HTMLInputElement | null>;
   onLeave: () => void;
   onKeys: () => void;
+  onScans: () => void;
   units: UnitDisplay;
 }) {
   const [text, setText] = useState('');
   const [open, setOpen] = useState(false);
   const [chosen, choose] = useState('');
-  const question = useSettled(text.trim());
-  const answer = useQuery({
-    queryKey: ['ask', question],
-    queryFn: ({ signal }) => call('ask', { query: { q: question } }, { signal }),
-    enabled: question !== '',
-    placeholderData: keepPreviousData,
-  });
+  const { engineId } = useCounter();
+  const { total } = useScans();
+  useEffect(
+    () =>
+      whenScanned((code) => {
+        // A scan is asked here as if it had been typed, in place of what stood.
+        setText(code);
+        choose('');
+        setOpen(true);
+        inputRef.current?.focus();
+      }),
+    [inputRef],
+  );
+  const question = text.trim();
+  const answer = useAnswer(question, engineId, units);
   const take = useTake(() => {
     setOpen(false);
     onLeave();
   });
-  const data = question === '' ? undefined : answer.data;
+  const { data } = answer;
+  const groups = data ? partGroups(data.parts) : [];
   const values = data
     ? [
-        ...data.parts.map((p) => `part ${p.partId}`),
+        ...groups.flatMap(({ parts }) => parts.map((p) => `part ${p.partId}`)),
         ...data.engines.map((e) => `engine ${e.engineId}`),
         ...data.vehicles.map((v) => `vehicle ${v.vehicleId}`),
         ...data.slips.map((s) => `slip ${s.slipId}`),
@@ -63,7 +93,7 @@ export function AskLine({
     : [];
   // The first answer is picked until an arrow picks another; answers arrive later than letters are typed.
   const picked = values.includes(chosen) ? chosen : (values[0] ?? '');
-  const nothing = data && data.parts.length + data.engines.length + data.vehicles.length + data.slips.length === 0;
+  const nothing = data && answer.isFull && values.length === 0 && data.measures.length === 0;
   return (
     <div className="frame-ask" role="search">
       <Command
@@ -97,6 +127,7 @@ export function AskLine({
           placeholder="Number, stamping, engine, vehicle, slip"
           aria-label="Ask: part number, stamping, barcode, engine, vehicle or slip"
           className="ask-input num"
+          data-scans
           spellCheck={false}
           autoComplete="off"
         />
@@ -104,6 +135,11 @@ export function AskLine({
           <span>
             {UNIT_SIGNS[units]} <Key>u</Key>
           </span>
+          {total > 0 && (
+            <button type="button" onClick={onScans} className="min-h-6">
+              {total} {total === 1 ? 'scan' : 'scans'} <Key>`</Key>
+            </button>
+          )}
           <button type="button" onClick={onKeys} className="min-h-6">
             keys <Key>?</Key>
           </button>
@@ -124,9 +160,23 @@ export function AskLine({
               Nothing answers to “{question}”. Try fewer characters, or words of the engine or vehicle.
             </p>
           )}
-          {data && data.parts.length > 0 && (
-            <Command.Group heading="Parts">
-              {data.parts.map((part) => (
+          {data && data.onlyOf.length > 0 && (
+            <p className="border-b border-hair px-3 py-1 text-soft">
+              Only {data.onlyOf.join(', ')} numbers: its name was asked for.
+            </p>
+          )}
+          {data && data.measures.length > 0 && (
+            <div className="border-b border-hair px-3 py-2" role="group" aria-label="Read as a measurement">
+              {data.measures.map(({ of, says }) => (
+                <p key={of}>
+                  As a {of}: <b className="num font-semibold">{says}</b>
+                </p>
+              ))}
+            </div>
+          )}
+          {groups.map(({ heading, parts }) => (
+            <Command.Group key={heading} heading={heading}>
+              {parts.map((part) => (
                 <Command.Item
                   key={`part ${part.partId}`}
                   value={`part ${part.partId}`}
@@ -134,15 +184,15 @@ export function AskLine({
                   className="answer"
                 >
                   <Printed text={part.printed} differs={part.differs} />
-                  <span className="text-soft">{part.isOeNumber ? `${part.maker} number` : part.maker}</span>
+                  <span className="text-soft">{part.kind === 'oe-number' ? `${part.maker} number` : part.maker}</span>
                   <span>{howFound(part)}</span>
                   <span className="num ml-auto text-right">
-                    {part.isOeNumber ? '' : `${printPrice(part.priceMinor)}  ${part.onHand ?? 0} here`}
+                    {part.kind === 'plug' ? `${printPrice(part.priceMinor)}  ${part.onHand ?? 0} here` : ''}
                   </span>
                 </Command.Item>
               ))}
             </Command.Group>
-          )}
+          ))}
           {data && data.engines.length > 0 && (
             <Command.Group heading="Engines">
               {data.engines.map((engine) => (
@@ -195,12 +245,31 @@ export function AskLine({
   );
 }
 
+/** Parts under the name of what was asked: sure readings by what kind of name answered, near ones as a question. */
+function partGroups(parts: readonly PartAnswer[]): { heading: string; parts: PartAnswer[] }[] {
+  const isSure = ({ stage }: PartAnswer) => stage === 'exact' || stage === 'fold' || stage === 'wildcard';
+  const sure = parts.filter(isSure);
+  const groups = [
+    { heading: 'Barcodes', parts: sure.filter((p) => p.nameKind === 'barcode') },
+    { heading: 'Parts', parts: sure.filter((p) => p.nameKind !== 'barcode' && p.kind === 'plug') },
+    {
+      heading: 'Engine makers’ numbers',
+      parts: sure.filter((p) => p.nameKind !== 'barcode' && p.kind === 'oe-number'),
+    },
+    { heading: 'Spoken of, held by no catalogue', parts: sure.filter((p) => p.kind === 'unheld') },
+    { heading: 'Did you mean', parts: parts.filter((p) => !isSure(p) && p.stage !== 'looser') },
+    { heading: 'Nothing near; only alike', parts: parts.filter((p) => p.stage === 'looser') },
+  ];
+  return groups.filter((group) => group.parts.length > 0);
+}
+
 function howFound(part: PartAnswer): string {
   const said = [
     part.number === part.printed ? '' : `${part.nameKind} of ${part.number}`,
     part.how === '' ? 'as written' : part.how,
+    part.suitsEngine === false && part.stage !== 'exact' ? 'another hole than this engine’s' : '',
     part.sharedBy > 1 ? `${part.sharedBy} parts share this number` : '',
-    part.replacedBy ? `superseded by ${part.replacedBy}` : '',
+    part.succession?.says ?? '',
   ];
   return said.filter(Boolean).join('; ');
 }
@@ -237,7 +306,7 @@ function useTake(done: () => void) {
   return {
     part: (part: PartAnswer) => {
       done();
-      const isPlug = !part.isOeNumber;
+      const isPlug = part.kind === 'plug';
       if (isPlug) change({ inHandPartId: part.partId });
       if (engineId && isPlug) {
         go('/counter/parts', { inHand: part.partId, row: part.partId });

@@ -1,16 +1,9 @@
 import { memo, useId, useMemo } from 'react';
 import type { HeadShape, PlugShape } from '@brackenfell/contract/tray';
 import { formatQuantity, type UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
-import {
-  drawHead,
-  drawPlug,
-  pathOf,
-  protrusion,
-  toPx,
-  type DrawnPlug,
-  type Frame,
-  type Outline,
-} from './section-geometry.ts';
+import { drawHead, protrusion } from './head-outline.ts';
+import { pathOf, toPx, type Frame, type Outline } from './outline.ts';
+import { drawPlug, type DrawnPlug } from './plug-outline.ts';
 
 interface SectionProps {
   readonly head: HeadShape;

@@ -1,27 +1,30 @@
-import { useDeferredValue, useEffect, useRef, useState } from 'react';
-import type { EngineLine } from '@brackenfell/contract/engine';
+import { useEffect, useRef, useState } from 'react';
+import type { EngineLeft, Identification } from '@brackenfell/contract/identify';
 import { Mark } from '../controls/mark.tsx';
-import { useKeys } from '../frame/keys.ts';
+import { useKeys, type KeyBinding } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
 import { slipCall, useSlipWrite } from '../slip/use-slip.ts';
-import { EngineCard } from './engine-card.tsx';
-import { useEngine, useEngines } from './use-engine.ts';
+import { ANSWER_KEYS, AskQuestion, WhyThis } from './ask-question.tsx';
+import { KnownSoFar } from './known-so-far.tsx';
+import { useIdentify, useSaid } from './use-identify.ts';
 
-/** Which engine it is for: words narrow the list, a row is taken. The engine is never guessed. */
+const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'];
+
+/** Which engine it is for: what was said narrows, one question settles, a row is taken. The engine is never guessed. */
 export function EngineStage() {
-  const { engineId, slip, inHand, go } = useCounter();
-  const [words, setWords] = useState('');
-  const engines = useEngines(useDeferredValue(words));
-  const rows = engines.data?.engines ?? [];
+  const { slip, inHand, go } = useCounter();
+  const { said, say, takeBack, startOver } = useSaid();
+  const identified = useIdentify(said);
+  const data = identified.data;
+  const rows = data?.engines ?? [];
   const [picked, pick] = useState(0);
   const here = Math.min(picked, Math.max(0, rows.length - 1));
   const row = rows[here];
-  const card = useEngine(row?.engineId);
   const write = useSlipWrite();
-  const box = useRef<HTMLInputElement>(null);
-  const list = useRef<HTMLDivElement>(null);
+  const sentence = useRef<HTMLInputElement>(null);
+  const plate = useRef<HTMLInputElement>(null);
 
-  const take = (engine: EngineLine | undefined) => {
+  const take = (engine: EngineLeft | undefined) => {
     if (!engine) return;
     const current = slip.data;
     if (current?.state === 'open')
@@ -34,117 +37,184 @@ export function EngineStage() {
     go('/counter/parts', { engine: engine.engineId, ...(inHand ? { row: inHand } : {}) });
   };
   const move = (by: number) => pick(Math.max(0, Math.min(rows.length - 1, here + by)));
+  const answer = (id: string) => {
+    if (data?.ask) say(`answer:${data.ask.questionId}=${id}`);
+    pick(0);
+  };
+  const answers = data?.ask?.answers ?? [];
   useKeys('Engine', [
-    { press: 'j', does: 'Next engine', run: () => move(1) },
-    { press: 'k', does: 'Engine before', run: () => move(-1) },
+    { press: 'j', does: 'Next engine', run: () => move(1), takeBack: () => move(-1) },
+    { press: 'k', does: 'Engine before', run: () => move(-1), takeBack: () => move(1) },
     { press: 'ArrowDown', printed: '↓', does: 'Next engine', run: () => move(1) },
     { press: 'ArrowUp', printed: '↑', does: 'Engine before', run: () => move(-1) },
     { press: 'Enter', does: 'Take the engine picked', run: () => take(row) },
-    { press: 'f', does: 'Narrow by words', run: () => box.current?.focus() },
+    { press: 'f', does: 'Write what was said', run: () => sentence.current?.focus() },
+    { press: 'y', does: 'Plate or serial number', run: () => plate.current?.focus() },
+    { press: 'z', does: 'Take back what was said last', run: () => takeBack(said.length - 1) },
+    ...(inHand && !said.includes(`part:${inHand}`)
+      ? [{ press: 'i', does: 'Narrow by the part in hand', run: () => say(`part:${inHand}`) }]
+      : []),
   ]);
+  useKeys(
+    'Answers',
+    [
+      ...answers.map(({ answer: id, says }, i): KeyBinding => ({
+        press: ANSWER_KEYS[i]!,
+        does: says,
+        run: () => answer(id),
+      })),
+      { press: 'n', does: 'Cannot tell', run: () => answer('?') },
+    ],
+    { active: answers.length > 0 },
+  );
+  useKeys(
+    'Take back',
+    [
+      { press: 't 0', printed: 't then 0', does: 'Take everything back', run: startOver },
+      ...DIGITS.slice(0, said.length).map((digit, i): KeyBinding => ({
+        press: `t ${digit}`,
+        printed: `t then ${digit}`,
+        does: data?.statements[i]?.told ?? 'Take back',
+        run: () => takeBack(i),
+      })),
+    ],
+    { active: said.length > 0 },
+  );
+
+  if (!data)
+    return (
+      <main className="desk-main col-span-2 p-4" aria-label="Engine stage">
+        {identified.error ? (
+          <p role="alert" className="text-madder">
+            {identified.error.message}
+          </p>
+        ) : (
+          <p className="text-soft">Fetching the engines …</p>
+        )}
+      </main>
+    );
+  return (
+    <>
+      <aside className="desk-card flex flex-col" aria-label="What is known of the engine">
+        <KnownSoFar
+          identification={data}
+          onTakeBack={takeBack}
+          onStartOver={startOver}
+          onSay={say}
+          sentence={sentence}
+          plate={plate}
+        />
+      </aside>
+      <main className="desk-main" aria-label="Engine stage">
+        {identified.error && (
+          <p role="alert" className="px-3 py-1 text-madder">
+            {identified.error.message}
+          </p>
+        )}
+        {data.ask ? <AskQuestion ask={data.ask} left={data.left} onAnswer={answer} /> : <Outcome data={data} />}
+        <EnginesLeft data={data} here={here} onPick={pick} onTake={take} />
+        <WhyThis identification={data} />
+        <div className="flex items-center gap-3 border-t border-line px-3 py-2">
+          <button
+            type="button"
+            className={data.state === 'settled' ? 'button-act' : 'button-plain'}
+            disabled={!row}
+            onClick={() => take(row)}
+          >
+            Take {row ? `${row.maker} ${row.code}` : 'an engine'}
+          </button>
+          <span className="text-soft">
+            A wrong engine is a wrong plug: while several are left, ask before taking one.
+          </span>
+        </div>
+      </main>
+    </>
+  );
+}
+
+/** What stands instead of a question: none left, settled, or nothing still open tells them apart. */
+function Outcome({ data }: { data: Identification }) {
+  const [mark, title, more] = {
+    'none-left': ['refuse', 'No engine answers to all of that', 'Take back one of the statements marked at the left.'],
+    settled: [
+      'match',
+      data.left === 1 ? 'One engine is left' : `All ${data.left} that are left take the same plug`,
+      'Nothing more need be asked.',
+    ],
+    'cannot-separate': [
+      'unknown',
+      'Nothing that could still be asked tells these apart',
+      'Get one of the answers below that nobody could give; until then it is not guessed.',
+    ],
+    ask: ['unknown', '', ''],
+  }[data.state] as ['refuse' | 'match' | 'unknown', string, string];
+  return (
+    <div className="flex items-center gap-3 border-b border-line px-3 py-3">
+      <Mark kind={mark} rem={1.125} />
+      <h1 className="text-verdict font-semibold">{title}</h1>
+      <span className="text-soft">{more}</span>
+    </div>
+  );
+}
+
+function EnginesLeft({
+  data,
+  here,
+  onPick,
+  onTake,
+}: {
+  data: Identification;
+  here: number;
+  onPick: (place: number) => void;
+  onTake: (engine: EngineLeft) => void;
+}) {
+  const list = useRef<HTMLDivElement>(null);
   useEffect(() => {
     list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' });
   }, [here]);
-
   return (
     <>
-      <aside className="desk-card" aria-label="Engine picked">
-        {card.data ? (
-          <EngineCard engine={card.data} showSources={false} />
-        ) : (
-          <p className="p-3 text-soft">{engines.isPending ? 'Fetching the engines …' : 'No engine picked.'}</p>
-        )}
-      </aside>
-      <main className="desk-main" aria-label="Engine stage">
-        <div className="flex items-center gap-4 border-b border-line px-3 py-2">
-          <h1 className="flex items-center gap-2 text-head font-semibold">
-            <Mark kind={engineId ? 'match' : 'unknown'} rem={1.125} />
-            {engineId ? 'The engine is chosen' : 'Which engine is it for?'}
-          </h1>
-          <label className="ml-auto flex items-center gap-2 text-slate">
-            Narrow by words
-            <input
-              ref={box}
-              className="field w-64"
-              value={words}
-              maxLength={120}
-              placeholder="make, model, year, code"
-              onChange={(event) => {
-                setWords(event.target.value);
-                pick(0);
-              }}
-              onKeyDown={(event) => {
-                if (event.key === 'ArrowDown') move(1);
-                else if (event.key === 'ArrowUp') move(-1);
-                else if (event.key === 'Enter') take(row);
-                else if (event.key === 'Escape') event.currentTarget.blur();
-                else return;
-                event.preventDefault();
-              }}
-            />
-          </label>
-        </div>
-        <p className="border-b border-hair px-3 py-1 text-soft">
-          {engines.data && (
-            <>
-              <b className="num font-semibold text-peat">{rows.length}</b>{' '}
-              {rows.length === 1 ? 'engine answers' : 'engines answer'}, of{' '}
-              <span className="num">{engines.data.total}</span> in the catalogue.{' '}
-              {rows.length > 1 && 'What tells them apart is in the columns: ask the customer, or look at the engine. '}
-              {inHand && 'The part in hand joins the tray whichever engine is taken.'}
-            </>
-          )}
-        </p>
-        {engines.error && (
-          <p role="alert" className="p-3 text-madder">
-            {engines.error.message}
+      <div className="engine-head" aria-hidden="true">
+        <span>Engine</span>
+        <span>Built</span>
+        <span>Litres</span>
+        <span>Layout</span>
+        <span>Pins</span>
+        <span>Thread</span>
+        <span>Reach</span>
+        <span>Gap</span>
+        <span>Seen</span>
+      </div>
+      <div ref={list} role="listbox" aria-label="Engines left" tabIndex={0} className="min-h-32 flex-1 overflow-auto">
+        {data.engines.map((engine, i) => (
+          <div
+            key={engine.key}
+            role="option"
+            aria-selected={i === here}
+            className="engine-row"
+            onClick={() => onPick(i)}
+            onDoubleClick={() => onTake(engine)}
+          >
+            <b className="font-semibold">
+              {engine.maker} <span className="num">{engine.code}</span>
+            </b>
+            <span>{engine.build || '–'}</span>
+            <span className="num">{engine.litres}</span>
+            <span>{engine.layout}</span>
+            <span className="num">{engine.pins}</span>
+            <span className="num">{engine.thread}</span>
+            <span className="num">{engine.reach}</span>
+            <span className="num">{engine.gap}</span>
+            <span className="num">{engine.visits}</span>
+            {i === here && <span className="col-span-9 text-soft">{engine.vehicles.join(' · ')}</span>}
+          </div>
+        ))}
+        {data.left > data.engines.length && (
+          <p className="p-2 text-soft">
+            {data.left - data.engines.length} more, seldom seen here. Say more, or answer the question.
           </p>
         )}
-        <div className="engine-head" aria-hidden="true">
-          <span>Engine</span>
-          <span>Layout</span>
-          <span>Thread</span>
-          <span>Reach</span>
-          <span>Seat</span>
-          <span>Gap</span>
-        </div>
-        <div ref={list} role="listbox" aria-label="Engines" tabIndex={0} className="min-h-0 flex-1 overflow-auto">
-          {rows.map((engine, i) => (
-            <div
-              key={engine.engineId}
-              role="option"
-              aria-selected={i === here}
-              className="engine-row"
-              onClick={() => pick(i)}
-              onDoubleClick={() => take(engine)}
-            >
-              <b className="font-semibold">
-                {engine.maker} <span className="num">{engine.code}</span>
-              </b>
-              <span>{engine.layout}</span>
-              <span className="num">{engine.thread}</span>
-              <span className="num">{engine.reach}</span>
-              <span>{engine.seat}</span>
-              <span className="num">{engine.gap}</span>
-              <span className="col-span-6">
-                {engine.summary}.{' '}
-                <span className="text-soft">{engine.vehicles.map((v) => `${v.title} ${v.years}`).join(' · ')}</span>
-              </span>
-            </div>
-          ))}
-          {engines.data && rows.length === 0 && (
-            <p className="p-4">
-              No engine answers to all of “{words}”. Take a word away, or ask for the code cast on the block.
-            </p>
-          )}
-        </div>
-        <div className="flex items-center gap-3 border-t border-line px-3 py-2">
-          <button type="button" className="button-act" disabled={!row} onClick={() => take(row)}>
-            Take {row ? `${row.maker} ${row.code}` : 'an engine'}
-          </button>
-          <span className="text-soft">A wrong engine is a wrong plug: when two remain, ask before taking one.</span>
-        </div>
-      </main>
+      </div>
     </>
   );
 }

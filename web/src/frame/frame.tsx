@@ -1,8 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
-import { Outlet } from 'react-router';
+import { Outlet, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
 import type { Staff } from '@brackenfell/contract/session';
 import { AskLine } from '../ask/ask-line.tsx';
+import { ScanList } from '../ask/scan-list.tsx';
+import { keepScan } from '../ask/scans.ts';
 import { SwitchPerson } from '../session/switch-person.tsx';
 import { changeSettings, nextUnits, useSettings } from '../settings/settings.ts';
 import { SlipList } from '../slip/slip-list.tsx';
@@ -10,11 +12,12 @@ import { SlipPane } from '../slip/slip-pane.tsx';
 import { AwayBanner } from './away-banner.tsx';
 import { KeyHelp } from './key-help.tsx';
 import { useKeys, watchForBursts } from './keys.ts';
-import { Rail } from './rail.tsx';
+import { isCatalogue, Rail } from './rail.tsx';
+import { CatalogueStrip } from '../catalogue/catalogue-strip.tsx';
 import { StageStrip } from './stage-strip.tsx';
 import { useCounter } from './use-counter.ts';
 
-type Sheet = 'keys' | 'person' | 'slips' | undefined;
+type Sheet = 'keys' | 'person' | 'slips' | 'scans' | undefined;
 
 /** The frame around every screen of the counter: rail, ask line, stages, desk and slip. */
 export function Frame({ me }: { me: Staff }) {
@@ -23,7 +26,8 @@ export function Frame({ me }: { me: Staff }) {
   const desk = useRef<HTMLDivElement>(null);
   const { go } = useCounter();
   const settings = useSettings();
-  useEffect(watchForBursts, []);
+  const inCatalogue = isCatalogue(useLocation().pathname);
+  useEffect(() => watchForBursts(keepScan), []);
   const close = () => {
     open(undefined);
   };
@@ -32,10 +36,16 @@ export function Frame({ me }: { me: Staff }) {
     { press: '/', does: 'Ask line', run: () => ask.current?.focus() },
     { press: '?', does: 'Keys and reading', run: () => open('keys') },
     { press: 'Shift+?', printed: '?', does: 'Keys and reading', run: () => open('keys') },
-    { press: '1', does: 'Engine stage', run: () => go('/counter/engine') },
-    { press: '2', does: 'Parts stage', run: () => go('/counter/parts') },
+    ...(inCatalogue
+      ? []
+      : [
+          { press: '1', does: 'Engine stage', run: () => go('/counter/engine') },
+          { press: '2', does: 'Parts stage', run: () => go('/counter/parts') },
+        ]),
     { press: ', c', printed: ', then c', does: 'Counter', run: () => go('/counter/engine') },
+    { press: ', k', printed: ', then k', does: 'Catalogue', run: () => go('/catalogue/engines') },
     { press: '=', does: 'Slips: begin, park, take up', run: () => open('slips') },
+    { press: '`', does: 'What was scanned', run: () => open('scans') },
     { press: 'o', does: 'Hand over the counter', run: () => open('person') },
     {
       press: 'u',
@@ -46,10 +56,16 @@ export function Frame({ me }: { me: Staff }) {
   return (
     <div className="frame">
       <Rail me={me} onPerson={() => open('person')} />
-      <AskLine inputRef={ask} onLeave={toDesk} onKeys={() => open('keys')} units={settings.units} />
+      <AskLine
+        inputRef={ask}
+        onLeave={toDesk}
+        onKeys={() => open('keys')}
+        onScans={() => open('scans')}
+        units={settings.units}
+      />
       <div className="frame-strip">
         <AwayBanner />
-        <StageStrip />
+        {inCatalogue ? <CatalogueStrip /> : <StageStrip />}
       </div>
       <div className="frame-desk" ref={desk} tabIndex={-1} data-desk>
         <Outlet />
@@ -57,6 +73,7 @@ export function Frame({ me }: { me: Staff }) {
       <SlipPane me={me} onSlips={() => open('slips')} />
       {sheet === 'keys' && <KeyHelp onClose={close} />}
       {sheet === 'person' && <SwitchPerson me={me} onClose={close} />}
+      {sheet === 'scans' && <ScanList onClose={close} />}
       {sheet === 'slips' && <SlipList me={me} onClose={close} />}
       <Toaster position="bottom-left" duration={3500} toastOptions={{ className: 'toast' }} />
     </div>

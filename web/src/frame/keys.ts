@@ -10,6 +10,8 @@ export interface KeyBinding {
   readonly printed?: string;
   readonly does: string;
   readonly run: () => void;
+  /** For a command too quick to wait, such as a move to the next row: what undoes it when it began a scan. */
+  readonly takeBack?: () => void;
 }
 
 interface Group {
@@ -27,27 +29,80 @@ const announce = (next: readonly Group[]) => {
 /** Keys pressed faster than this after one another, several in a row, are a scanner's and never commands. */
 const BURST_MS = 25;
 const BURST_LENGTH = 4;
+/** Once a scan is recognised, a stumble of the machine or of the radio between two of its keys does not end it. */
+const STUMBLE_MS = 70;
+
+/** A sequence such as `t 2` may take this long from key to key. */
+const SEQUENCE_MS = 1500;
+
+/** A command waits this long for the key after it: only then is it known not to be the beginning of a scan. */
+const HOLD_MS = 30;
+
+interface Held {
+  /** Left out for a command that ran at once and is taken back when a scan it was. */
+  readonly run?: () => void;
+  readonly takeBack?: () => void;
+}
+
 let lastKey = '';
 let lastKeyAt = 0;
+/** The key before the last, while a sequence may still go on from it. */
+let leader = '';
 let burst = 0;
+let typed = '';
+let held: Held[] = [];
+let timer: ReturnType<typeof setTimeout> | undefined;
 
-/** Counts every key press, so that a scanner's burst on the desk is told from a person's. */
-export function watchForBursts(): () => void {
-  const count = (event: KeyboardEvent) => {
-    const isFast = !event.repeat && event.timeStamp - lastKeyAt < BURST_MS;
+/** After a pause: commands of a person are run, those of a scanner forgotten. */
+function settle(): void {
+  const waiting = held;
+  held = [];
+  if (burst >= BURST_LENGTH) for (const { takeBack } of waiting.reverse()) takeBack?.();
+  else for (const { run } of waiting) run?.();
+  typed = '';
+}
+
+/** Has a command wait until it is known that no scan has begun; one that can be taken back runs at once. */
+function hold(binding: KeyBinding): void {
+  if (binding.takeBack) {
+    binding.run();
+    held.push({ takeBack: binding.takeBack });
+  } else held.push({ run: binding.run });
+}
+
+/** Watches every key press, so that a scanner's burst on the desk is told from a person's keys and read as a scan. */
+export function watchForBursts(onScan: (code: string) => void): () => void {
+  const watch = (event: KeyboardEvent) => {
+    const isFast = !event.repeat && event.timeStamp - lastKeyAt < (burst >= BURST_LENGTH ? STUMBLE_MS : BURST_MS);
     // One key hammered fast is a person's; a code changes from key to key.
     burst = isFast ? burst + (event.key === lastKey ? 0 : 1) : 0;
+    leader = event.timeStamp - lastKeyAt < SEQUENCE_MS ? lastKey : '';
     lastKey = event.key;
     lastKeyAt = event.timeStamp;
+    if (event.key === 'Enter' && burst >= BURST_LENGTH && takesScans(event.target)) {
+      const code = typed.trim();
+      typed = '';
+      // Neither a button in focus nor the ask line's picked answer is meant by a scanner's Enter.
+      event.preventDefault();
+      event.stopPropagation();
+      if (code !== '') onScan(code);
+    } else if (event.key.length === 1) typed = isFast ? typed + event.key : event.key;
+    clearTimeout(timer);
+    timer = setTimeout(settle, burst >= BURST_LENGTH ? STUMBLE_MS : HOLD_MS);
   };
-  window.addEventListener('keydown', count, { capture: true });
+  window.addEventListener('keydown', watch, { capture: true });
   return () => {
-    window.removeEventListener('keydown', count, { capture: true });
+    clearTimeout(timer);
+    window.removeEventListener('keydown', watch, { capture: true });
   };
 }
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
+/** The desk and the ask line take scans; another field keeps what is scanned into it. */
+const takesScans = (target: EventTarget | null): boolean =>
+  !isTyping(target) || (target instanceof HTMLElement && target.dataset.scans !== undefined);
 
 /** In an open dialog only the dialog's own keys count. */
 const dialogIsOpen = (): boolean => document.querySelector('[role="dialog"]') !== null;
@@ -81,6 +136,8 @@ export function useKeys(
           if (isTyping(event.target) && !press.startsWith('Control')) return;
           if (isSingle && !currentSettings().singleKeys) return;
           if (dialogIsOpen() !== inDialog) return;
+          // The end of a sequence is not also the command it would be alone.
+          if (groups.some((g) => g.bindings.some((b) => b.press === `${leader} ${press}`))) return;
           // Enter and Space on a focused control are that control's own.
           if (
             /^(Enter|Space)$/.test(press) &&
@@ -89,11 +146,12 @@ export function useKeys(
           )
             return;
           event.preventDefault();
-          binding.run();
+          if (isSingle || press === 'Enter') hold(binding);
+          else binding.run();
         },
       ]),
     );
-    const release = tinykeys(window, handlers, { timeout: 1500 });
+    const release = tinykeys(window, handlers, { timeout: SEQUENCE_MS });
     return () => {
       release();
       announce(groups.filter((g) => g !== group));

@@ -1,4 +1,4 @@
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { Tooltip } from 'radix-ui';
 import type { Staff } from '@brackenfell/contract/session';
 import { Frond } from './frond.tsx';
@@ -6,7 +6,7 @@ import { Frond } from './frond.tsx';
 /** Rooms of the shop. Those not built yet are shown for what they will be and cannot be entered. */
 const ROOMS = [
   { name: 'Counter', key: 'c', to: '/counter/engine' },
-  { name: 'Catalogue', key: 'k' },
+  { name: 'Catalogue', key: 'k', to: '/catalogue/engines' },
   { name: 'Quarantine', key: 'q' },
   { name: 'Garage book', key: 'g' },
   { name: 'Sums', key: 's' },
@@ -14,7 +14,12 @@ const ROOMS = [
   { name: 'House rules', key: 'h' },
 ] as const;
 
+/** The catalogue room: its sheets, and the pages of engines and graphs it opens. */
+export const isCatalogue = (pathname: string): boolean => /^\/(catalogue|engines|parts\/[^/]+\/graph)/.test(pathname);
+
 export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
+  const { pathname } = useLocation();
+  const here = isCatalogue(pathname) ? 'Catalogue' : 'Counter';
   return (
     <Tooltip.Provider delayDuration={150}>
       <nav className="frame-rail" aria-label="Rooms">
@@ -23,11 +28,11 @@ export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
         </div>
         <ul className="flex min-h-0 w-full flex-1 flex-col">
           {ROOMS.map((room) => (
-            <li key={room.name} className="rail-room" data-here={'to' in room || undefined}>
+            <li key={room.name} className="rail-room" data-here={room.name === here || undefined}>
               <Tooltip.Root>
                 <Tooltip.Trigger asChild>
                   {'to' in room ? (
-                    <Link to={room.to} aria-current="page" aria-label={room.name}>
+                    <Link to={room.to} aria-current={room.name === here ? 'page' : undefined} aria-label={room.name}>
                       <RoomName name={room.name} />
                     </Link>
                   ) : (

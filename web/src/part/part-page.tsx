@@ -3,8 +3,11 @@ import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import type { PartCard } from '@brackenfell/contract/part';
 import { Key } from '../controls/key.tsx';
+import { Mark } from '../controls/mark.tsx';
 import { printPrice } from '../controls/money.ts';
-import { drawPlug, frameFor } from '../drawing/section-geometry.ts';
+import { NO_HEAD } from '../drawing/head-outline.ts';
+import { drawPlug } from '../drawing/plug-outline.ts';
+import { frameFor } from '../drawing/section-frame.ts';
 import { Section } from '../drawing/section.tsx';
 import { SOURCE_LETTERS } from '../engine/engine-card.tsx';
 import { useKeys } from '../frame/keys.ts';
@@ -12,16 +15,9 @@ import { useCounter } from '../frame/use-counter.ts';
 import { LETTERS } from '../session/switch-person.tsx';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
+import { JudgedEngines } from './judged-engines.tsx';
+import { NumberPositions } from './number-positions.tsx';
 
-const NO_HEAD = {
-  threadDiameterMm: null,
-  threadPitchMm: null,
-  headThreadMm: null,
-  seat: null,
-  wellBoreMm: null,
-  crownMm: null,
-  lengthLimitMm: null,
-};
 const SIZE = { widthPx: 520, heightPx: 230 };
 const GRADE_WORDS = {
   same: 'same as',
@@ -60,24 +56,27 @@ function Card({ part }: { part: PartCard }) {
   const { units } = useSettings();
   const drawn = useMemo(() => frameFor([drawPlug(part.shape)], NO_HEAD, SIZE), [part]);
   const engines = part.engines.slice(0, LETTERS.length);
-  const inHand = part.isOeNumber ? {} : { inHand: part.partId, row: part.partId };
+  const inHand = part.kind !== 'plug' ? {} : { inHand: part.partId, row: part.partId };
   const judge = (engineId: string) => go('/counter/parts', { engine: engineId, ...inHand });
-  useKeys(
-    'Part',
-    engines.map((engine, i) => ({
+  useKeys('Part', [
+    ...engines.map((engine, i) => ({
       press: LETTERS[i]!,
       does: `Judge it for ${engine.title}`,
       run: () => judge(engine.engineId),
     })),
-    { active: engines.length > 0 },
-  );
+    { press: 'v', does: 'References as a graph', run: () => go(`/parts/${part.partId}/graph`) },
+  ]);
   return (
     <main className="desk-main col-span-2" aria-label="Part">
       <div className="flex items-baseline gap-4 border-b border-line px-4 py-3">
         <h1 className="num text-verdict font-semibold">{part.printed}</h1>
         <span className="text-lead">{part.maker}</span>
-        {part.isOeNumber ? (
-          <span className="text-soft">A number to order by; the plugs that fill it are below.</span>
+        {part.kind !== 'plug' ? (
+          <span className="text-soft">
+            {part.kind === 'oe-number'
+              ? 'A number to order by; the plugs that fill it are below.'
+              : 'Spoken of in a list; no catalogue here holds it.'}
+          </span>
         ) : (
           <p className="ml-auto flex gap-6 text-lead" aria-label="Price and stock">
             <span>
@@ -96,9 +95,25 @@ function Card({ part }: { part: PartCard }) {
           </p>
         )}
       </div>
+      {part.succession && (
+        <p className="flex flex-wrap items-center gap-2 border-b border-line px-4 py-2">
+          <Mark kind={part.succession.kind === 'replaced' ? 'caution' : 'unknown'} />
+          <b className="font-semibold">{part.succession.says}</b>
+          {part.succession.to.map((target) => (
+            <button
+              key={target.partId}
+              type="button"
+              className="num min-h-6 underline decoration-line"
+              onClick={() => go(`/parts/${target.partId}`)}
+            >
+              {target.printed}
+            </button>
+          ))}
+        </p>
+      )}
       <div className="grid min-h-0 flex-1 grid-cols-[1fr_22rem] overflow-auto">
         <div className="p-4">
-          {!part.isOeNumber && (
+          {part.kind === 'plug' && (
             <Section
               head={NO_HEAD}
               plug={part}
@@ -128,7 +143,17 @@ function Card({ part }: { part: PartCard }) {
             ))}
           </ul>
           {engines.length === 0 && <p>No engine maker names it and no maker lists it for an engine here.</p>}
-          <h2 className="pt-4 pb-1 font-semibold text-slate">References</h2>
+          {part.kind === 'plug' && <JudgedEngines partId={part.partId} />}
+          <h2 className="flex items-center gap-3 pt-4 pb-1 font-semibold text-slate">
+            References
+            <button
+              type="button"
+              className="button-plain font-normal"
+              onClick={() => go(`/parts/${part.partId}/graph`)}
+            >
+              Drawn as a graph <Key>v</Key>
+            </button>
+          </h2>
           <ul className="columns-2 gap-6">
             {part.references.map((r) => (
               <li key={`${r.partId} ${r.grade} ${r.source}`} className="break-inside-avoid py-0.5">
@@ -147,7 +172,8 @@ function Card({ part }: { part: PartCard }) {
                   {r.printed}
                 </button>{' '}
                 <span className="text-soft">
-                  {r.maker}; {r.source}
+                  {r.maker}; {r.source}, {r.notedOn}
+                  {r.note ? `; ${r.note}` : ''}
                 </span>
               </li>
             ))}
@@ -155,6 +181,7 @@ function Card({ part }: { part: PartCard }) {
           {part.references.length === 0 && <p className="text-soft">None is recorded.</p>}
         </div>
         <aside className="border-l border-line p-4" aria-label="Specification">
+          {part.decoded && <NumberPositions printed={part.printed} decoded={part.decoded} />}
           <h2 className="pb-1 font-semibold text-slate">Names</h2>
           <ul className="pb-3">
             {part.names.map((name) => (

@@ -5,7 +5,8 @@ import type { Tray, TrayRow } from '@brackenfell/contract/tray';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { Key } from '../controls/key.tsx';
 import { HeatRails } from '../drawing/heat-rails.tsx';
-import { drawPlug, frameFor } from '../drawing/section-geometry.ts';
+import { drawPlug } from '../drawing/plug-outline.ts';
+import { frameFor } from '../drawing/section-frame.ts';
 import { Section } from '../drawing/section.tsx';
 import { EngineCard } from '../engine/engine-card.tsx';
 import { useEngine } from '../engine/use-engine.ts';
@@ -85,8 +86,8 @@ function JudgedTray({ tray, engine }: { tray: Tray; engine: EngineCardData }) {
   });
   const onTake = useMemo(() => (row: TrayRow) => takeRef.current(row), []);
   useKeys('Tray', [
-    { press: 'j', does: 'Next candidate', run: () => move(1) },
-    { press: 'k', does: 'Candidate before', run: () => move(-1) },
+    { press: 'j', does: 'Next candidate', run: () => move(1), takeBack: () => move(-1) },
+    { press: 'k', does: 'Candidate before', run: () => move(-1), takeBack: () => move(1) },
     { press: 'ArrowDown', printed: '↓', does: 'Next candidate', run: () => move(1) },
     { press: 'ArrowUp', printed: '↑', does: 'Candidate before', run: () => move(-1) },
     { press: 'Enter', does: 'Put it on the slip; on a refused one, why', run: () => take(rows[pick.index]) },

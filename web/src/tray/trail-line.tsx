@@ -1,12 +1,5 @@
 import type { TrayRow } from '@brackenfell/contract/tray';
-
-const GRADE_MEANS = {
-  same: 'the same part in another box',
-  supersedes: 'replaced by',
-  equivalent: 'a maker’s claim',
-  alternative: 'fits with a noted difference',
-  observed: 'noted at this counter',
-} as const;
+import { GRADE_MEANS } from '../interchange/grade-words.ts';
 
 /** The chain of references that led to the picked row, left to right with its grades. */
 export function TrailLine({ row, showSources }: { row: TrayRow; showSources: boolean }) {

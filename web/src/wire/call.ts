@@ -21,14 +21,16 @@ export class AwayError extends Error {
 
 interface Parts {
   readonly params?: Record<string, string>;
-  readonly query?: Record<string, string | undefined>;
+  readonly query?: Record<string, string | readonly string[] | undefined>;
   readonly body?: unknown;
 }
 
 function addressOf(path: string, { params = {}, query = {} }: Parts): string {
   const filled = path.replaceAll(/:(\w+)/g, (_, name: string) => encodeURIComponent(params[name] ?? ''));
   const search = new URLSearchParams(
-    Object.entries(query).filter((pair): pair is [string, string] => pair[1] !== undefined),
+    Object.entries(query).flatMap(([name, value]) =>
+      (typeof value === 'string' ? [value] : (value ?? [])).map((one): [string, string] => [name, one]),
+    ),
   );
   return search.size > 0 ? `${filled}?${search.toString()}` : filled;
 }

@@ -1,5 +1,7 @@
 import type { Generated, GeneratedAlways } from 'kysely';
 import type { ReferenceGrade } from '@brackenfell/core/interchange/trail';
+import type { NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
+import type { EngineBuild, EngineTraits } from '@brackenfell/core/identification/traits';
 import type { SourceRank } from '@brackenfell/core/fitment/facts';
 
 /** bigint columns are read and written as decimal strings. */
@@ -21,11 +23,18 @@ export interface AttributeTable {
   label: string;
   question: string;
 }
+/** `unheld`: a number some list speaks of and no catalogue holds. */
+export type PartKind = 'plug' | 'oe-number' | 'unheld';
+/** Maker under which unheld numbers stand. */
+export const MAKER_NOT_KNOWN = 'not-known';
+
 export interface PartTable {
   id: Key;
   maker_id: string;
-  /** An `oe-number` is only a number to order by: it stands in trails and never in a tray. */
-  kind: 'plug' | 'oe-number';
+  /** An `oe-number` is only a number to order by: it stands in trails and never in a tray. `unheld`: see PartKind. */
+  kind: PartKind;
+  /** Smallest part of its look-alike cluster; null only between a load's steps. */
+  cluster_id: string | null;
   created_at: Generated<Date>;
 }
 export interface PartNameTable {
@@ -35,6 +44,17 @@ export interface PartNameTable {
   printed: string;
   normal_form: string;
   fold_key: string;
+  /** The part's maker, held here too so that a maker in the question narrows before parts are fetched. */
+  maker_id: string;
+}
+/** A name under the hash of its fold key and of that less each one character. */
+export interface NameNeighbourTable {
+  hash: string;
+  name_id: string;
+}
+export interface MakerGrammarTable {
+  maker_id: string;
+  grammar: NumberGrammar;
 }
 export interface EngineTable {
   id: string;
@@ -47,6 +67,8 @@ export interface EngineTable {
   cautions: string[];
   /** Lower-case words it answers to. */
   words: string;
+  traits: Generated<EngineTraits>;
+  builds: Generated<EngineBuild[]>;
 }
 export interface VehicleTable {
   id: Key;
@@ -110,6 +132,9 @@ export interface PlugSpecTable {
   seat: string | null;
   hex_mm: number | null;
   heat_index_bar: number | null;
+  /** `none`, `present` or `value`. */
+  resistor: string | null;
+  supply: string | null;
 }
 export interface ReferenceTable {
   id: Key;
@@ -121,6 +146,10 @@ export interface ReferenceTable {
   note: string | null;
   rejected_at: Date | null;
   rejected_by: string | null;
+  from_cluster_id: string | null;
+  to_cluster_id: string | null;
+  /** For which engines a successor stands where a number splits. */
+  condition: string | null;
 }
 export interface ListingTable {
   id: Key;

@@ -1,6 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import type { HeadShape, PlugShape } from '@brackenfell/contract/tray';
-import { drawHead, drawPlug, frameFor, pathOf, protrusion, toPx, type Outline } from './section-geometry.ts';
+import { drawHead, protrusion } from './head-outline.ts';
+import { pathOf, toPx, type Outline } from './outline.ts';
+import { drawPlug } from './plug-outline.ts';
+import { frameFor } from './section-frame.ts';
 
 const plug: PlugShape = {
   threadDiameterMm: 14,

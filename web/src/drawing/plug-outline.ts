@@ -1,40 +1,8 @@
-import type { HeadShape, PlugShape } from '@brackenfell/contract/tray';
+import type { PlugShape } from '@brackenfell/contract/tray';
+import { firingEnd } from './firing-end.ts';
+import { mirrored, type Outline, type Point } from './outline.ts';
+import { SHOULDER_PAST_THREAD_MM, TAPER_HALF_ANGLE, THREAD_DEPTH, threadProfile } from './thread-profile.ts';
 
-/**
- * The plug in its head, constructed in millimetres. x runs along the plug: 0 at the seat face, negative towards the
- * piston, positive towards the terminal. r is the distance from the axis. What is not known is left out of the solid
- * outline and drawn as an open, dashed part instead; nothing is ever filled in from a default.
- */
-export type Point = readonly [xMm: number, rMm: number];
-export type Outline = readonly Point[];
-
-export interface Frame {
-  /** Pixels per millimetre. */
-  readonly scale: number;
-  /** Millimetres at the left edge. */
-  readonly leftMm: number;
-  /** Pixels from the top to the plug's axis. */
-  readonly axisPx: number;
-}
-
-/** Pixel position of a point of the drawing; r positive is up. */
-export function toPx({ scale, leftMm, axisPx }: Frame, [x, r]: Point): readonly [number, number] {
-  return [Number(((x - leftMm) * scale).toFixed(1)), Number((axisPx - r * scale).toFixed(1))];
-}
-
-/** An SVG path of an outline. */
-export function pathOf(frame: Frame, outline: Outline, closed = true): string {
-  const points = outline.map((point) => toPx(frame, point).join(' '));
-  return points.length === 0 ? '' : `M${points.join('L')}${closed ? 'Z' : ''}`;
-}
-
-const mirrored = (upper: Outline): Outline => [...upper, ...[...upper].reverse().map(([x, r]): Point => [x, -r])];
-
-/** Depth of a 60° metric thread as a share of its pitch. */
-const THREAD_DEPTH = 0.6134;
-/** Half of the included angle of a taper seat, 63°. */
-const TAPER_HALF_ANGLE = (31.5 * Math.PI) / 180;
-const SHOULDER_PAST_THREAD_MM = 2.6;
 const GASKET_MM = 1.3;
 const HEX_HEIGHT_MM = 8.6;
 const COLLAR_MM = 4.6;
@@ -59,25 +27,6 @@ export interface DrawnPlug {
   readonly deepestMm: number | null;
   readonly topMm: number | null;
   readonly threadRadiusMm: number;
-}
-
-/** Male thread profile from one x to another; the lower flank lies half a pitch on, as on a real helix. */
-function threadProfile(from: number, to: number, radius: number, pitch: number, side: 1 | -1): Point[] {
-  const depth = THREAD_DEPTH * pitch;
-  const root = radius - depth;
-  const points: Point[] = [];
-  let x = from - (side > 0 ? 0 : pitch / 2);
-  points.push([x, side * root]);
-  while (x - pitch / 2 > to + 0.2) {
-    points.push(
-      [x - pitch * 0.44, side * radius],
-      [x - pitch * 0.56, side * radius],
-      [Math.max(x - pitch, to), side * root],
-    );
-    x -= pitch;
-  }
-  points.push([to, side * (root - depth / 2)]);
-  return points;
 }
 
 /** Upper half of the shell and hex above the seat face, from the seat outward. */
@@ -220,96 +169,6 @@ function terminalParts(form: PlugShape['terminal'], top: number): { metal: Outli
   }
 }
 
-interface FiringEnd {
-  readonly nose: Outline | null;
-  readonly tip: Outline | null;
-  readonly grounds: Outline[];
-  readonly inFront: Outline[];
-  readonly deepest: number;
-}
-
-/** The firing end below the shell: nose, tip and one to four grounds of the form it has. Every size must be known. */
-function firingEnd(plug: PlugShape, end: number, radius: number): FiringEnd | null {
-  const { projectionMm, groundForm, groundCount, gapMm, groundThicknessMm, tipMm } = plug;
-  if (
-    projectionMm === null ||
-    groundForm === null ||
-    groundCount === null ||
-    gapMm === null ||
-    groundThicknessMm === null
-  )
-    return null;
-  const tipRadius = (tipMm ?? 1) / 2;
-  const face = end - projectionMm;
-  const noseEnd = Math.min(end, face + 1.3);
-  const nose: Outline | null =
-    noseEnd < end
-      ? [
-          [end, radius * 0.47],
-          [noseEnd, radius * 0.3],
-          [noseEnd, -radius * 0.3],
-          [end, -radius * 0.47],
-        ]
-      : null;
-  const tip: Outline = [
-    [noseEnd + 0.01, tipRadius],
-    [face, tipRadius],
-    [face, -tipRadius],
-    [noseEnd + 0.01, -tipRadius],
-  ];
-  if (groundForm === 'surface') return { nose, tip, grounds: [], inFront: [], deepest: face };
-  const inner = radius * 0.61;
-  const outer = radius * 0.82;
-  const sides: (1 | -1)[] = groundCount === 1 ? [-1] : [-1, 1];
-  if (groundForm === 'side') {
-    const reachIn = tipRadius + gapMm;
-    const bar = (side: 1 | -1): Outline => [
-      [end, side * outer],
-      [face, side * outer],
-      [face, side * reachIn],
-      [face + groundThicknessMm, side * reachIn],
-      [face + groundThicknessMm, side * inner],
-      [end, side * inner],
-    ];
-    const front: Outline[] =
-      groundCount >= 3
-        ? [
-            [
-              [end, 1.2],
-              [face, 1.2],
-              [face, -1.2],
-              [end, -1.2],
-            ],
-          ]
-        : [];
-    return { nose, tip, grounds: sides.map(bar), inFront: front, deepest: face };
-  }
-  const near = face - gapMm;
-  const deepest = near - groundThicknessMm;
-  const past = groundCount === 1 ? 1.1 : -0.4;
-  const strap = (side: 1 | -1): Outline => [
-    [end, side * inner],
-    [near, side * inner],
-    [near, -side * past],
-    [deepest, -side * past],
-    [deepest, side * (outer - 0.7)],
-    [deepest + 0.7, side * outer],
-    [end, side * outer],
-  ];
-  const front: Outline[] =
-    groundCount >= 3
-      ? [
-          [
-            [end, 1.2],
-            [deepest, 1.2],
-            [deepest, -1.2],
-            [end, -1.2],
-          ],
-        ]
-      : [];
-  return { nose, tip, grounds: sides.map(strap), inFront: front, deepest };
-}
-
 /** A plug of any form that occurs, from its facts alone. */
 export function drawPlug(plug: PlugShape): DrawnPlug {
   const dashed: Outline[] = [];
@@ -444,80 +303,5 @@ export function drawPlug(plug: PlugShape): DrawnPlug {
     deepestMm: fire ? fire.deepest : null,
     topMm: plug.lengthMm,
     threadRadiusMm: radius,
-  };
-}
-
-export interface DrawnHead {
-  /** Hatched halves of the head: above and below the plug. */
-  readonly blocks: readonly Outline[];
-  readonly threadMm: number;
-  readonly topRadiusMm: number;
-}
-
-const HEAD_RADIUS_MM = 15;
-const WELL_DEPTH_MM = 40;
-
-/** The head in section: threaded hole, seat, plug well. Null when its thread length is not known. */
-export function drawHead(head: HeadShape): DrawnHead | null {
-  const { threadDiameterMm, threadPitchMm, headThreadMm, seat, wellBoreMm } = head;
-  if (threadDiameterMm === null || headThreadMm === null) return null;
-  const radius = threadDiameterMm / 2;
-  const pitch = threadPitchMm ?? 1.25;
-  const shoulder = radius + SHOULDER_PAST_THREAD_MM;
-  const topRadius = Math.max(HEAD_RADIUS_MM, (wellBoreMm ?? 0) / 2 + 3, radius + 7);
-  const coneLength = (shoulder - radius) / Math.tan(TAPER_HALF_ANGLE);
-  const block = (side: 1 | -1): Outline => {
-    const hole = threadProfile(0, -headThreadMm, radius, pitch, side);
-    const chamber: Point[] = [
-      [-headThreadMm, side * radius],
-      [-headThreadMm, side * topRadius],
-    ];
-    const seatEdge: Point[] = seat === 'taper' ? [[coneLength, side * (shoulder + 0.2)]] : [[0, side * radius]];
-    const outward: Point[] =
-      wellBoreMm === null
-        ? [[seat === 'taper' ? coneLength : 0, side * topRadius]]
-        : [
-            [WELL_DEPTH_MM, side * topRadius],
-            [WELL_DEPTH_MM, (side * wellBoreMm) / 2],
-            [seat === 'taper' ? coneLength : 0, (side * wellBoreMm) / 2],
-          ];
-    return [...hole, ...chamber, ...outward, ...seatEdge];
-  };
-  return { blocks: [block(1), block(-1)], threadMm: headThreadMm, topRadiusMm: topRadius };
-}
-
-/** The part of the shell that stands in the chamber past the head's thread. */
-export function protrusion(plug: DrawnPlug, headThreadMm: number): Outline | null {
-  if (plug.shellEndMm === null || plug.shellEndMm > -headThreadMm - 0.05) return null;
-  const r = plug.threadRadiusMm;
-  return [
-    [-headThreadMm, r],
-    [plug.shellEndMm, r],
-    [plug.shellEndMm, -r],
-    [-headThreadMm, -r],
-  ];
-}
-
-/** One frame for a whole tray, so that nothing jumps from row to row. */
-export function frameFor(
-  plugs: readonly DrawnPlug[],
-  head: HeadShape,
-  size: { widthPx: number; heightPx: number },
-): Frame {
-  const deepest = Math.max(
-    head.crownMm ?? 0,
-    ...plugs.map((p) => -(p.deepestMm ?? p.shellEndMm ?? -16)),
-    head.headThreadMm ?? 0,
-  );
-  const top = Math.max(45, head.lengthLimitMm ?? 0, ...plugs.map((p) => p.topMm ?? 0));
-  const longest = Math.max(head.headThreadMm ?? 0, ...plugs.map((p) => -(p.shellEndMm ?? 0)));
-  // Room to the left for the piston, and for the words that say how much too long a plug is.
-  const leftMm = -Math.max(deepest + 7, longest + 19);
-  const radius = (drawHead(head)?.topRadiusMm ?? HEAD_RADIUS_MM) + 1;
-  const scale = Math.min((size.widthPx - 6) / (top + 5 - leftMm), (size.heightPx - 102) / (2 * radius));
-  return {
-    scale,
-    leftMm: leftMm - Math.max(0, (size.widthPx / scale - (top + 5 - leftMm)) / 2),
-    axisPx: 50 + (size.heightPx - 102) / 2,
   };
 }

@@ -1,0 +1,49 @@
+import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
+import { forward, hole, USUAL } from './position-forms.ts';
+
+/** 5.0 V8 with three valves a cylinder: a two-piece plug with a long shell that seizes in the head. */
+export const skerrowTv50: EngineEntry = {
+  id: 'skerrow-tv50',
+  maker: 'skerrow',
+  code: 'TV50',
+  summary: '5.0 V8, petrol, three-valve, a coil on each plug',
+  layout: 'V8',
+  visits: 9,
+  source: { rank: 'engine-maker', name: 'Skerrow special procedure' },
+  cautions: [
+    'Two-piece plugs seize: the maker’s own removal procedure, penetrating fluid and time, before any force.',
+    'Engine cold, ignition off: secondary voltage can kill. Blow out the well before the plug comes out; eye protection.',
+  ],
+  facts: {
+    ...USUAL,
+    ...hole({ threadMm: 14, reachMm: 38, hexMm: 16, lengthMm: 62, wellBoreMm: 24 }),
+    'position.centreDesign': 'platinum',
+    'position.groundDesign': 'platinum',
+    'position.gapMm': { low: 1.1, high: 1.2 },
+    'position.oeDepthMm': 42.8,
+    'position.heat': { maker: 'kestrane', codes: ['61'] },
+    'position.shellFitted': 'two-piece',
+    'position.seizesTwoPiece': true,
+    'position.intervalKm': 100000,
+  },
+  positions: forward(8),
+  oeNumbers: [{ number: '40-80-330-021' }],
+  traits: {
+    litres: 5.0,
+    fuel: 'petrol',
+    layout: 'vee-eight',
+    leadsGo: 'coil-each',
+    plugsPerCylinder: 1,
+    boosted: false,
+    cooling: 'water',
+    coilPins: 2,
+  },
+  vehicles: [
+    { make: 'Skerrow', model: 'Heath 4×4 5.0', from: 2006, to: 2012 },
+    { make: 'Skerrow', model: 'Fescue truck 5.0', from: 2006, to: 2012 },
+    { make: 'Skerrow', model: 'Fescue double cab 5.0', from: 2007, to: 2012 },
+    { make: 'Skerrow', model: 'Gorse 5.0', from: 2006, to: 2010 },
+    { make: 'Skerrow', model: 'Tussock pick-up 5.0', from: 2006, to: 2011 },
+    { make: 'Skerrow', model: 'Tussock recovery 5.0', from: 2008, to: 2012 },
+  ],
+};

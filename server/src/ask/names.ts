@@ -1,0 +1,105 @@
+import { sql, type RawBuilder } from 'kysely';
+import { SHORTEST, type AskedNumber } from '@brackenfell/core/part-numbers/match-name';
+import { nameHash, neighbourKeys } from '@brackenfell/core/part-numbers/one-edit';
+import { fillAllButOne, FOLDED_ALPHABET, likeOf } from '@brackenfell/core/part-numbers/wildcard';
+import type { Database } from '../db/database.ts';
+
+export interface FoundName {
+  readonly partId: string;
+  readonly makerId: string;
+  readonly kind: string;
+  readonly printed: string;
+  readonly normal: string;
+  readonly fold: string;
+}
+
+const MOST_A_STAGE = 24;
+/** A one-edit neighbourhood of dense codes runs to a few hundred names; past this they are too many to rank anyway. */
+const MOST_NEIGHBOURS = 1500;
+const MOST_BY_PATTERN = 60;
+/** Questions that several `?` stand for, looked up at once; two signs in the folded alphabet are fewer. */
+const MOST_FILLED = 64;
+const FIRST_AFTER = '\u{10FFFD}';
+
+const COLUMNS = sql`n.part_id as "partId", n.maker_id as "makerId", n.kind, n.printed, n.normal_form as normal, n.fold_key as fold`;
+
+const ofMakers = (makers: readonly string[]): RawBuilder<unknown> =>
+  makers.length === 0 ? sql`` : sql`and n.maker_id = any(${makers}::text[])`;
+
+/** A range over an index in byte order: what begins with a text, without a pattern that has to be planned anew. */
+const begins = (column: 'normal_form' | 'fold_key', text: string): RawBuilder<unknown> =>
+  sql`n.${sql.ref(column)} ~>=~ ${text} and n.${sql.ref(column)} ~<~ ${text + FIRST_AFTER}`;
+
+/**
+ * Names that could answer a question, unranked: as written, through look-alikes, longer ones, and unless `quick` those one
+ * character away. One round trip; every stage is an index range or a list of keys.
+ */
+export async function findNames(
+  db: Database,
+  asked: AskedNumber,
+  makers: readonly string[],
+  quick: boolean,
+): Promise<FoundName[]> {
+  if (asked.pattern) return findByPattern(db, asked, makers);
+  const { normal, fold } = asked;
+  if (normal === '') return [];
+  const maker = ofMakers(makers);
+  const exact = asked.inside === undefined ? [normal] : [normal, asked.inside];
+  const stages: RawBuilder<unknown>[] = [
+    sql`(select ${COLUMNS} from part_name n where n.normal_form = any(${exact}::text[]) ${maker} limit ${MOST_A_STAGE})`,
+    sql`(select ${COLUMNS} from part_name n where n.fold_key = ${fold} ${maker} limit ${MOST_A_STAGE})`,
+  ];
+  if (normal.length >= SHORTEST.prefix) {
+    stages.push(
+      sql`(select ${COLUMNS} from part_name n where ${begins('normal_form', normal)} ${maker} limit ${MOST_A_STAGE})`,
+      sql`(select ${COLUMNS} from part_name n where ${begins('fold_key', fold)} ${maker} limit ${MOST_A_STAGE})`,
+    );
+  }
+  if (!quick && normal.length >= SHORTEST.oneEdit) stages.push(neighbours(neighbourKeys(fold), maker));
+  const { rows } = await sql<FoundName>`${sql.join(stages, sql` union all `)}`.execute(db);
+  return rows;
+}
+
+const neighbours = (hashes: readonly number[], maker: RawBuilder<unknown>): RawBuilder<unknown> =>
+  sql`(select ${COLUMNS} from (select distinct name_id from name_neighbour where hash = any(${hashes}::bigint[])
+        limit ${MOST_NEIGHBOURS}) b join part_name n on n.id = b.name_id where true ${maker})`;
+
+async function findByPattern(db: Database, asked: AskedNumber, makers: readonly string[]): Promise<FoundName[]> {
+  const pattern = asked.pattern!;
+  const maker = ofMakers(makers);
+  if (pattern.known < SHORTEST.prefix) return [];
+  if (!pattern.hasRun) {
+    // A name less the character at the sign is one of its deletions: the key answers a lone `?` exactly.
+    const filled = fillAllButOne(pattern.fold, FOLDED_ALPHABET, MOST_FILLED);
+    if (filled) {
+      const hashes = filled.map((text) => nameHash(text.replace('?', '')));
+      const { rows } = await neighbours(hashes, sql`and length(n.fold_key) = ${pattern.fold.length} ${maker}`)
+        .$castTo<FoundName>()
+        .execute(db);
+      return rows;
+    }
+  }
+  const leading = /^[^?*]*/.exec(pattern.normal)![0];
+  const narrowed = leading.length >= SHORTEST.prefix ? sql`and ${begins('normal_form', leading)}` : sql``;
+  const asWritten = sql<FoundName>`select ${COLUMNS} from part_name n
+    where n.normal_form like ${likeOf(pattern.normal)} ${narrowed} ${maker} limit ${MOST_BY_PATTERN}`;
+  const { rows } = await asWritten.execute(db);
+  if (rows.length > 0) return rows;
+  const foldLeading = /^[^?*]*/.exec(pattern.fold)![0];
+  if (foldLeading.length < SHORTEST.prefix) return [];
+  const { rows: folded } = await sql<FoundName>`select ${COLUMNS} from part_name n
+    where n.fold_key like ${likeOf(pattern.fold)} and ${begins('fold_key', foldLeading)} ${maker}
+    limit ${MOST_BY_PATTERN}`.execute(db);
+  return folded;
+}
+
+const MOST_LOOSE = 8;
+
+/** Names that are merely alike, most alike first: asked only when nothing else answered. */
+export async function findAlike(db: Database, asked: AskedNumber, makers: readonly string[]): Promise<FoundName[]> {
+  if (asked.pattern || asked.normal.length < SHORTEST.looser) return [];
+  const { rows } = await sql<FoundName>`select ${COLUMNS} from part_name n
+    where n.normal_form % ${asked.normal} ${ofMakers(makers)}
+    order by similarity(n.normal_form, ${asked.normal}) desc, n.normal_form limit ${MOST_LOOSE}`.execute(db);
+  return rows;
+}

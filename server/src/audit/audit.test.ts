@@ -1,0 +1,154 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import pino from 'pino';
+import type { AuditFinding, AuditList } from '@brackenfell/contract/audit';
+import { PLANTED_CONTRADICTIONS } from '@brackenfell/demo/planted-contradictions';
+import { computeAllClusters } from '../interchange/recluster.ts';
+import { fetchTray, openTestCounter, write, type TestCounter } from '../testing/counter.ts';
+import { workOneJob } from './work-jobs.ts';
+
+let counter: TestCounter;
+beforeAll(async () => {
+  counter = await openTestCounter();
+});
+afterAll(() => counter.close());
+
+const log = pino({ level: 'silent' });
+const editor = () => counter.as('editor');
+
+async function audit(): Promise<AuditList> {
+  await write(await editor(), 'post', '/api/audit/jobs', {}).expect(200);
+  expect(await workOneJob(counter.db, log)).toBe(true);
+  return (await (await editor()).get('/api/audit').expect(200)).body as AuditList;
+}
+
+async function findingAbout(list: AuditList, ...words: string[]): Promise<AuditFinding> {
+  const line = list.findings.find(({ rule, between }) => words.every((word) => `${rule} ${between}`.includes(word)))!;
+  return (await (await editor()).get(`/api/audit/findings/${line.findingId}`).expect(200)).body as AuditFinding;
+}
+
+const decide = async (finding: AuditFinding, body: object) =>
+  write(await editor(), 'post', `/api/audit/findings/${finding.findingId}/decisions`, body);
+
+const numbersIn = async (engineId: string) =>
+  (await fetchTray(await editor(), engineId)).rows.filter((row) => row.evidence.trail).map((row) => row.printed);
+
+describe('the audit of the demo world', () => {
+  test('finds every planted contradiction and nothing else', async () => {
+    const list = await audit();
+    const found = list.findings.map(({ rule, between }) => `${rule}: ${between.split(' ~ ').sort().join(' ~ ')}`);
+    const planted = PLANTED_CONTRADICTIONS.map(({ rule, between }) => `${rule}: ${[...between].sort().join(' ~ ')}`);
+    expect(found.sort()).toEqual(planted.sort());
+    expect(list).toMatchObject({ total: planted.length, open: planted.length, job: { state: 'done', progress: 1 } });
+  });
+
+  test('ranks by the engines and the stock it touches', async () => {
+    const { findings } = await audit();
+    const ranked = [...findings].sort((a, b) => b.engines - a.engines || b.stock - a.stock);
+    expect(findings.map(({ engines, stock }) => [engines, stock])).toEqual(
+      ranked.map(({ engines, stock }) => [engines, stock]),
+    );
+  });
+
+  test('shows the shortest trail and both plugs, and what comes of it at the counter', async () => {
+    const finding = await findingAbout(await audit(), 'seat-differs', 'TS 500 226', 'TS 500 187');
+    expect(finding.trail.map(({ printed }) => printed).sort()).toEqual(['TS 500 187', 'TS 500 226']);
+    expect(finding.says.sort()).toEqual(['gasket seat', 'taper seat']);
+    expect(finding.parts.every(({ shape }) => shape?.reachMm === 19)).toBe(true);
+    expect(finding.consequence).toMatch(/leaks and overheats/);
+    expect(finding.engines.map(({ engineId }) => engineId)).toContain('skerrow-sc20');
+  });
+});
+
+describe('a decision about a contradiction', () => {
+  test('cut takes the false equal out of the tray at once, is recorded, and is undone', async () => {
+    const finding = await findingAbout(await audit(), 'reach-differs', 'TS 500 226', 'KN 426G-63DR');
+    expect(await numbersIn('skerrow-sc20')).toContain('KN 426G-63DR');
+    const answer = await decide(finding, { action: 'cut', edgeId: finding.edges[0]!.edgeId });
+    const body = answer.body as AuditFinding;
+    expect(body.edges[0]!.isCut).toBe(true);
+    expect(await numbersIn('skerrow-sc20')).not.toContain('KN 426G-63DR');
+    const entries = await counter.db
+      .selectFrom('change_entry')
+      .selectAll()
+      .where('subject', '=', 'reference')
+      .execute();
+    expect(entries.at(-1)).toMatchObject({ action: 'cut', subject_id: finding.edges[0]!.edgeId });
+    await write(await editor(), 'post', `/api/audit/decisions/${body.decisions[0]!.decisionId}/undo`, {}).expect(200);
+    expect(await numbersIn('skerrow-sc20')).toContain('KN 426G-63DR');
+  });
+
+  test('choosing a figure withdraws its rival, and undo lets both stand again', async () => {
+    const finding = await findingAbout(await audit(), 'figures-disagree', 'TS 500 238');
+    expect(finding.figures.map(({ value }) => value)).toEqual(['5.0 kΩ', '12.0 kΩ']);
+    expect((await decide(finding, { action: 'choose', figureId: finding.figures[0]!.figureId })).status).toBe(200);
+    expect((await audit()).findings.map(({ between }) => between)).not.toContain('TS 500 238');
+    const decision = await counter.db
+      .selectFrom('audit_decision')
+      .select('id')
+      .where('action', '=', 'choose')
+      .executeTakeFirstOrThrow();
+    await write(await editor(), 'post', `/api/audit/decisions/${decision.id}/undo`, {}).expect(200);
+    expect((await audit()).findings.map(({ between }) => between)).toContain('TS 500 238');
+  });
+
+  test('accepting one leaves it listed as settled, also after the next audit', async () => {
+    const finding = await findingAbout(await audit(), 'filled-by-two', 'AK/3081-447');
+    expect((await decide(finding, { action: 'accept', note: 'both are stocked' })).status).toBe(200);
+    const list = await audit();
+    expect(list.open).toBe(list.total - 1);
+    expect(list.findings.find(({ rule }) => rule === 'filled-by-two')!.decision).toMatchObject({ action: 'accept' });
+  });
+
+  test('is not for those who serve: only the editor and the supervisor may', async () => {
+    await write(await counter.as('specialist'), 'post', '/api/audit/jobs', {}).expect(403);
+  });
+
+  test('a reference that is none of its own cannot be cut through it', async () => {
+    const finding = await findingAbout(await audit(), 'filled-by-two');
+    expect((await decide(finding, { action: 'cut', edgeId: '1' })).status).toBe(400);
+  });
+});
+
+describe('an audit as a job', () => {
+  test('asked for twice is one job, and ends when it is cancelled', async () => {
+    const first = await write(await editor(), 'post', '/api/audit/jobs', {}).expect(200);
+    const second = await write(await editor(), 'post', '/api/audit/jobs', {}).expect(200);
+    expect(second.body.jobId).toBe(first.body.jobId);
+    await write(await editor(), 'post', `/api/audit/jobs/${first.body.jobId}/cancel`, {}).expect(200);
+    expect(await workOneJob(counter.db, log)).toBe(false);
+  });
+});
+
+describe('two people cutting references of one cluster at once', () => {
+  test('both cuts count, and clusters end equal to a full rebuild', async () => {
+    const edges = await counter.db
+      .selectFrom('reference')
+      .innerJoin('part_name', 'part_name.part_id', 'reference.from_part_id')
+      .select('reference.id')
+      .where('part_name.printed', '=', 'TS 500 226')
+      .where('reference.grade', '=', 'equivalent')
+      .execute();
+    const list = await audit();
+    const seat = await findingAbout(list, 'seat-differs', 'TS 500 226', 'TS 500 187');
+    const reach = await findingAbout(list, 'reach-differs', 'TS 500 226', 'KN 426G-63DR');
+    expect(edges.length).toBeGreaterThan(2);
+    const answers = await Promise.all([
+      decide(seat, { action: 'cut', edgeId: seat.edges[0]!.edgeId }),
+      decide(reach, { action: 'cut', edgeId: reach.edges[0]!.edgeId }),
+    ]);
+    expect(answers.map(({ status }) => status)).toEqual([200, 200]);
+    const rebuilt = await computeAllClusters(counter.db);
+    const held = await counter.db.selectFrom('part').select(['id', 'cluster_id']).execute();
+    expect(held.filter(({ id, cluster_id }) => cluster_id !== String(rebuilt.of(Number(id))))).toEqual([]);
+    const named = await counter.db.selectFrom('reference').selectAll().execute();
+    const clusterOf = new Map(held.map(({ id, cluster_id }) => [id, cluster_id]));
+    expect(
+      named.filter(
+        (edge) =>
+          edge.from_cluster_id !== clusterOf.get(edge.from_part_id) ||
+          edge.to_cluster_id !== clusterOf.get(edge.to_part_id),
+      ),
+    ).toEqual([]);
+    expect(await numbersIn('skerrow-sc20')).not.toContain('TS 500 187');
+  });
+});

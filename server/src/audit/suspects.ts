@@ -1,0 +1,153 @@
+import { sql } from 'kysely';
+import type { AuditedPlug } from '@brackenfell/core/catalogue-audit/rules';
+import type { ReferenceEdge } from '@brackenfell/core/interchange/trail';
+import type { Renaming } from '@brackenfell/core/interchange/supersession';
+import type { Database } from '../db/database.ts';
+
+/** Clusters in which some compared fact takes more than one value; one pass over all plugs. */
+export async function suspectClusters(db: Database, smallestStepBar: number): Promise<string[]> {
+  const { rows } = await sql<{ id: string }>`
+    select p.cluster_id as id
+      from plug_spec s join part p on p.id = s.part_id
+     group by p.cluster_id
+    having count(distinct s.thread_diameter_mm) > 1 or count(distinct s.thread_pitch_mm) > 1
+        or max(s.reach_mm) - min(s.reach_mm) > 0.3 or max(s.hex_mm) - min(s.hex_mm) > 0.25
+        or bool_or(s.seat = 'taper') and bool_or(s.seat <> 'taper')
+        or bool_or(s.resistor = 'none') and bool_or(s.resistor <> 'none')
+        or max(s.heat_index_bar) - min(s.heat_index_bar) > ${smallestStepBar}
+     order by 1`.execute(db);
+  return rows.map((row) => row.id);
+}
+
+export interface SuspectMember {
+  readonly id: string;
+  readonly clusterId: string;
+  readonly plug: AuditedPlug;
+}
+
+/** The members of some clusters with what they are compared by, and the references that join them. */
+export async function readSuspects(db: Database, clusterIds: readonly string[]) {
+  const { rows } = await sql<{ id: string; cluster_id: string } & AuditedPlug>`
+    with step as (
+      select maker_id, index_bar,
+             greatest(index_bar - lag(index_bar) over w, lead(index_bar) over w - index_bar) as bar
+        from heat_rating window w as (partition by maker_id order by ordinal))
+    select p.id, p.cluster_id, s.thread_diameter_mm as "threadDiameterMm", s.thread_pitch_mm as "threadPitchMm",
+           s.reach_mm as "reachMm", s.seat, s.hex_mm as "hexMm", s.resistor, s.heat_index_bar as "heatIndexBar",
+           h.bar as "heatStepBar"
+      from part p left join plug_spec s on s.part_id = p.id
+      left join step h on h.maker_id = p.maker_id and h.index_bar = s.heat_index_bar
+     where p.cluster_id = any(${clusterIds}::bigint[]) order by p.id`.execute(db);
+  const members = rows.map(({ id, cluster_id, ...plug }): SuspectMember => ({ id, clusterId: cluster_id, plug }));
+  const edges = await db
+    .selectFrom('reference')
+    .select(['id', 'from_part_id as from', 'to_part_id as to', 'grade', 'from_cluster_id as clusterId'])
+    .where(sql<boolean>`from_cluster_id = any(${clusterIds}::bigint[])`)
+    .where('rejected_at', 'is', null)
+    .where('grade', 'in', ['same', 'equivalent'])
+    .orderBy('id')
+    .execute();
+  return { members, edges: edges as (ReferenceEdge & { clusterId: string })[] };
+}
+
+/** All renamings that stand, in strides, so that a million numbers are never held as rows at once. */
+export async function* readAllRenamings(db: Database, stride = 5000): AsyncGenerator<(Renaming & { id: string })[]> {
+  for (let after = '0'; ;) {
+    const rows = await db
+      .selectFrom('reference')
+      .select(['id', 'from_part_id as from', 'to_part_id as to', 'condition'])
+      .where('id', '>', after)
+      .where('grade', '=', 'supersedes')
+      .where('rejected_at', 'is', null)
+      .orderBy('id')
+      .limit(stride)
+      .execute();
+    if (rows.length > 0) yield rows;
+    if (rows.length < stride) return;
+    after = rows.at(-1)!.id;
+  }
+}
+
+export interface PartSuspect {
+  readonly partId: string;
+  readonly otherId: string | null;
+  readonly edgeIds: readonly string[];
+  readonly says: readonly string[];
+}
+
+/** References that promise a discontinued part. */
+export const leadingToDiscontinued = async (db: Database): Promise<PartSuspect[]> =>
+  (
+    await sql<PartSuspect>`
+      select s.part_id as "partId", null as "otherId", array_agg(r.id order by r.id) as "edgeIds", array['discontinued'] as says
+        from plug_spec s join reference r on r.to_part_id = s.part_id and r.rejected_at is null
+             and r.grade in ('same', 'equivalent', 'supersedes')
+       where s.supply = 'discontinued' group by s.part_id order by s.part_id`.execute(db)
+  ).rows;
+
+/** References to numbers that no catalogue holds. */
+export const leadingToNothing = async (db: Database): Promise<PartSuspect[]> =>
+  (
+    await sql<PartSuspect>`
+      select r.to_part_id as "partId", null as "otherId", array_agg(r.id order by r.id) as "edgeIds",
+             array_agg(distinct r.source) as says
+        from part p join reference r on r.to_part_id = p.id and r.rejected_at is null
+       where p.kind = 'unheld' group by r.to_part_id order by r.to_part_id`.execute(db)
+  ).rows;
+
+/** Numbers that two makers use. Short stampings repeat from maker to maker by nature and are left out. */
+export const sharedNumbers = async (db: Database): Promise<PartSuspect[]> =>
+  (
+    await sql<PartSuspect>`
+      select min(part_id) as "partId", max(part_id) as "otherId", '{}'::text[] as "edgeIds", array[min(printed)] as says
+        from part_name where kind <> 'stamping'
+       group by normal_form having min(maker_id) <> max(maker_id) order by 1`.execute(db)
+  ).rows;
+
+/** Facts of a part for which sources give more than one figure. */
+export const disagreeingFigures = async (db: Database): Promise<PartSuspect[]> =>
+  (
+    await sql<PartSuspect>`
+      select part_id as "partId", null as "otherId", '{}'::text[] as "edgeIds", array[attribute] as says
+        from (select c.part_id, f.attribute, count(*) as figures
+                from chosen_figure c join figure f on f.id = c.figure_id
+               where c.part_id is not null group by c.part_id, f.attribute) x
+       where figures > 1 order by 1, attribute`.execute(db)
+  ).rows;
+
+/** Numbers engine makers name that are said to be the same as parts of several makers. */
+export const filledByTwo = async (db: Database): Promise<PartSuspect[]> =>
+  (
+    await sql<PartSuspect>`
+      select n.part_id as "partId", null as "otherId", array_agg(distinct r.id) as "edgeIds",
+             array_agg(distinct m.name) as says
+        from (select distinct part_id from named_number) n
+        join part o on o.id = n.part_id and o.kind = 'oe-number'
+        join reference r on r.from_part_id = n.part_id and r.grade = 'same' and r.rejected_at is null
+        join part p on p.id = r.to_part_id and p.kind = 'plug'
+        join maker m on m.id = p.maker_id
+       group by n.part_id having count(distinct p.maker_id) > 1 order by n.part_id`.execute(db)
+  ).rows;
+
+/** How many engines and how much stock each suspect touches: engines that name or are listed for its clusters. */
+export async function readTouched(
+  db: Database,
+  suspects: readonly { readonly parts: readonly string[] }[],
+): Promise<{ engines: number; stock: number }[]> {
+  const places = suspects.flatMap(({ parts }, place) => parts.map((part) => ({ place, part })));
+  const { rows } = await sql<{ place: number; engines: number; stock: number }>`
+    with asked as (
+      select distinct a.place, p.id, p.cluster_id
+        from unnest(${places.map(({ place }) => place)}::int[], ${places.map(({ part }) => part)}::bigint[]) a (place, part_id)
+        join part p on p.id = a.part_id
+    ), touched as (
+      select a.place, n.engine_id from (select distinct place, cluster_id from asked) a
+        join part p on p.cluster_id = a.cluster_id join named_number n on n.part_id = p.id
+      union select a.place, l.engine_id from asked a join listing l on l.part_id = a.id
+    )
+    select a.place, (select count(*)::int from touched t where t.place = a.place) as engines,
+           coalesce(sum(s.on_hand), 0)::int as stock
+      from asked a left join stock s on s.part_id = a.id group by a.place`.execute(db);
+  const byPlace = new Map(rows.map((row) => [row.place, row]));
+  return suspects.map((_, place) => byPlace.get(place) ?? { engines: 0, stock: 0 });
+}

@@ -1,0 +1,79 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import pino from 'pino';
+import { openTestCounter, type TestCounter } from '../testing/counter.ts';
+import { askForAudit, beat, claimJob, readJob } from './store.ts';
+import { workJobs, workOneJob } from './work-jobs.ts';
+
+let counter: TestCounter;
+let staffId: string;
+beforeAll(async () => {
+  counter = await openTestCounter();
+  ({ id: staffId } = await counter.db.selectFrom('staff').select('id').executeTakeFirstOrThrow());
+});
+afterAll(() => counter.close());
+beforeEach(async () => {
+  await counter.owner.deleteFrom('audit_finding').execute();
+  await counter.owner.deleteFrom('job').execute();
+});
+
+const log = pino({ level: 'silent' });
+const asked = async () => (await counter.db.transaction().execute((trx) => askForAudit(trx, staffId))).id;
+const stateOf = async (id: string) => (await readJob(counter.db, id))!;
+
+describe('the worker of jobs', () => {
+  test('does nothing where nothing waits', async () => {
+    expect(await workOneJob(counter.db, log)).toBe(false);
+  });
+
+  test('never shares a job with another worker', async () => {
+    await asked();
+    const claims = await Promise.all([1, 2, 3, 4].map(() => claimJob(counter.db)));
+    expect(claims.filter((claim) => claim !== undefined)).toHaveLength(1);
+  });
+
+  test('takes up a job whose worker fell silent, and leaves one that is alive', async () => {
+    const id = await asked();
+    await claimJob(counter.db);
+    expect(await claimJob(counter.db)).toBeUndefined();
+    await counter.owner
+      .updateTable('job')
+      .set({ beat_at: new Date(Date.now() - 120_000) })
+      .execute();
+    expect(await claimJob(counter.db)).toEqual({ id });
+  });
+
+  test('ends an audit at its next step when it is cancelled, and says how far it came', async () => {
+    const id = await asked();
+    await counter.owner.updateTable('job').set({ cancel_asked: true }).execute();
+    expect(await workOneJob(counter.db, log)).toBe(true);
+    expect(await stateOf(id)).toMatchObject({ state: 'cancelled', outcome: 'Cancelled; 0 found until then.' });
+  });
+
+  test('tells a fault as one, and is there for the next job', async () => {
+    const id = await asked();
+    await counter.owner.schema.alterTable('listing').renameTo('listing_away').execute();
+    expect(await workOneJob(counter.db, log)).toBe(true);
+    expect(await stateOf(id)).toMatchObject({ state: 'failed' });
+    await counter.owner.schema.alterTable('listing_away').renameTo('listing').execute();
+    const next = await asked();
+    await workOneJob(counter.db, log);
+    expect(await stateOf(next)).toMatchObject({ state: 'done', progress: 1 });
+  });
+
+  test('reports progress, and hears of a cancelling by it', async () => {
+    const id = await asked();
+    await claimJob(counter.db);
+    expect(await beat(counter.db, id, 0.4, 'comparing')).toBe(false);
+    expect(await stateOf(id)).toMatchObject({ progress: 0.4, doing: 'comparing' });
+    expect(await beat(counter.db, '999999', 0.4, 'of nothing')).toBe(true);
+  });
+
+  test('works what comes while it looks, until it is told to stop', async () => {
+    const stop = new AbortController();
+    const working = workJobs(counter.db, log, stop.signal);
+    const id = await asked();
+    while ((await stateOf(id)).state !== 'done') await new Promise((resolve) => setTimeout(resolve, 50));
+    stop.abort();
+    await working;
+  });
+});

@@ -1,0 +1,161 @@
+import { candidatesOf, type EngineCandidate } from '@brackenfell/core/identification/candidates';
+import type { HoleOf } from '@brackenfell/core/identification/wrong-guess';
+import type { KnownWords } from '@brackenfell/core/identification/statements';
+import type { NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
+import type { Database } from '../db/database.ts';
+import { WordIndex } from './word-index.ts';
+
+export interface IndexedEngine {
+  readonly id: string;
+  readonly maker: string;
+  readonly code: string;
+  readonly summary: string;
+  readonly visits: number;
+  readonly hole: HoleOf;
+}
+
+export interface IndexedVehicle {
+  readonly id: string;
+  readonly engineId: string;
+  readonly make: string;
+  readonly model: string;
+  readonly from: number;
+  readonly to: number | null;
+}
+
+/** What the ask line and the engine stage look through in memory, as it stood at one catalogue version. */
+export interface CatalogueIndex {
+  readonly version: string;
+  readonly makers: ReadonlyMap<string, string>;
+  readonly grammars: ReadonlyMap<string, NumberGrammar>;
+  readonly engines: ReadonlyMap<string, IndexedEngine>;
+  readonly candidates: readonly EngineCandidate[];
+  readonly known: KnownWords;
+  /** Engines and vehicles by the beginnings of their words, the counter's commonest first. */
+  readonly engineWords: WordIndex<IndexedEngine>;
+  readonly vehicleWords: WordIndex<IndexedVehicle>;
+}
+
+const RECENT_MS = 1000;
+
+/** The index of the catalogue, made anew when the catalogue's version row differs. */
+export class CatalogueIndexes {
+  #held: CatalogueIndex | undefined;
+  #lookedAt = -Infinity;
+  #making: Promise<CatalogueIndex> | undefined;
+
+  /** The index as it stood at most a second ago: for reads that follow every key stroke. */
+  async recent(db: Database): Promise<CatalogueIndex> {
+    if (this.#held && performance.now() - this.#lookedAt < RECENT_MS) return this.#held;
+    return this.at(db);
+  }
+
+  async at(db: Database): Promise<CatalogueIndex> {
+    const { version } = await db.selectFrom('catalogue_version').select('version').executeTakeFirstOrThrow();
+    this.#lookedAt = performance.now();
+    if (this.#held?.version === version) return this.#held;
+    this.#making ??= makeIndex(db, version).finally(() => (this.#making = undefined));
+    this.#held = await this.#making;
+    return this.#held;
+  }
+}
+
+const grouped = <T>(rows: readonly T[], keyOf: (row: T) => string): Map<string, T[]> => {
+  const groups = new Map<string, T[]>();
+  for (const row of rows) {
+    const group = groups.get(keyOf(row));
+    if (group) group.push(row);
+    else groups.set(keyOf(row), [row]);
+  }
+  return groups;
+};
+
+async function makeIndex(db: Database, version: string): Promise<CatalogueIndex> {
+  const [makers, grammars, engineRows, vehicleRows, positions, named] = await Promise.all([
+    db.selectFrom('maker').selectAll().execute(),
+    db.selectFrom('maker_grammar').selectAll().execute(),
+    db.selectFrom('engine').selectAll().orderBy('visits', 'desc').orderBy('id').execute(),
+    db
+      .selectFrom('vehicle')
+      .select(['id', 'engine_id', 'make', 'model', 'built_from', 'built_to'])
+      .orderBy('built_from')
+      .orderBy('id')
+      .execute(),
+    db.selectFrom('engine_position').selectAll().orderBy('cylinder').orderBy('place').execute(),
+    db.selectFrom('named_number').select(['engine_id', 'part_id', 'place']).orderBy('part_id').execute(),
+  ]);
+  const makerNames = new Map(makers.map(({ id, name }) => [id, name]));
+  const vehiclesOf = grouped(vehicleRows, (row) => row.engine_id);
+  const positionsOf = grouped(positions, (row) => row.engine_id);
+  const namedOf = grouped(named, (row) => row.engine_id);
+  const engines = new Map<string, IndexedEngine>();
+  const candidates: EngineCandidate[] = [];
+  for (const row of engineRows) {
+    const maker = makerNames.get(row.maker_id) ?? row.maker_id;
+    const first = positionsOf.get(row.id)?.[0];
+    engines.set(row.id, {
+      id: row.id,
+      maker,
+      code: row.code,
+      summary: row.summary,
+      visits: row.visits,
+      hole: {
+        threadDiameterMm: first?.thread_diameter_mm ?? null,
+        threadPitchMm: first?.thread_pitch_mm ?? null,
+        reachMm: first?.reach_high_mm ?? null,
+        seat: first?.seat ?? null,
+        gapMm:
+          first?.gap_low_mm == null || first.gap_high_mm == null ? null : (first.gap_low_mm + first.gap_high_mm) / 2,
+      },
+    });
+    const vehicles = (vehiclesOf.get(row.id) ?? []).map((v) => ({
+      make: v.make,
+      model: v.model,
+      from: v.built_from,
+      to: v.built_to,
+    }));
+    candidates.push(
+      ...candidatesOf({
+        engineId: row.id,
+        maker,
+        code: row.code,
+        visits: row.visits,
+        traits: row.traits,
+        builds: row.builds,
+        vehicles,
+        takes: (namedOf.get(row.id) ?? []).map((n) => `${n.part_id}${n.place ?? ''}`).join(' '),
+        words: `${row.words} ${vehicles.map((v) => `${v.make} ${v.model}`).join(' ')}`.toLowerCase(),
+      }),
+    );
+  }
+  const vehicles = engineRows.flatMap((engine) =>
+    (vehiclesOf.get(engine.id) ?? []).map((v) => ({
+      id: v.id,
+      engineId: engine.id,
+      make: v.make,
+      model: v.model,
+      from: v.built_from,
+      to: v.built_to,
+    })),
+  );
+  return {
+    version,
+    makers: makerNames,
+    grammars: new Map(grammars.map(({ maker_id, grammar }) => [maker_id, grammar])),
+    engines,
+    candidates,
+    known: knownWords(engineRows, vehicles),
+    engineWords: new WordIndex([...engines.values()], (e) => `${e.maker} ${e.code} ${e.summary}`),
+    vehicleWords: new WordIndex(vehicles, (v) => `${v.make} ${v.model} ${engines.get(v.engineId)!.code}`),
+  };
+}
+
+function knownWords(engines: readonly { code: string }[], vehicles: readonly IndexedVehicle[]): KnownWords {
+  const makes = new Map(vehicles.map((v) => [v.make.toLowerCase(), v.make]));
+  const models = new Map<string, string>();
+  for (const { model } of vehicles) {
+    const name = model.split(' ')[0]!;
+    if (/\p{L}{3}/u.test(name)) models.set(name.toLowerCase(), name);
+  }
+  return { makes, models, codes: new Map(engines.map(({ code }) => [code.toLowerCase(), code])) };
+}

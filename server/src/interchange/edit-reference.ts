@@ -1,0 +1,74 @@
+import { sql } from 'kysely';
+import type { Writing } from '../db/database.ts';
+import { recordChange } from '../history/store.ts';
+import { lockClusters, recluster } from './recluster.ts';
+
+/** Every reader's catalogue is of another version from here on: trays, indexes and trails are made anew. */
+export async function bumpCatalogueVersion(trx: Writing): Promise<void> {
+  await trx
+    .updateTable('catalogue_version')
+    .set((eb) => ({ version: eb('version', '+', '1') }))
+    .execute();
+}
+
+interface Edit {
+  readonly edgeId: string;
+  readonly staffId: string;
+  readonly cut: boolean;
+}
+
+/**
+ * Cuts a reference or joins it again, and makes the clusters it touches anew under their lock. Two people editing one
+ * cluster wait for each other here, so both edits count. False when it already was so.
+ */
+export async function editReference(trx: Writing, { edgeId, staffId, cut }: Edit): Promise<boolean> {
+  const edge = await trx
+    .selectFrom('reference')
+    .select(['from_part_id', 'to_part_id'])
+    .where('id', '=', edgeId)
+    .executeTakeFirst();
+  if (!edge) return false;
+  const clusters = await lockClusters(trx, [edge.from_part_id, edge.to_part_id]);
+  const { numUpdatedRows } = await trx
+    .updateTable('reference')
+    .set({ rejected_at: cut ? new Date() : null, rejected_by: cut ? staffId : null })
+    .where('id', '=', edgeId)
+    .where('rejected_at', cut ? 'is' : 'is not', null)
+    .executeTakeFirst();
+  if (numUpdatedRows === 0n) return false;
+  await recordChange(trx, {
+    staffId,
+    subject: 'reference',
+    subjectId: edgeId,
+    action: cut ? 'cut' : 'joined again',
+    before: { rejected: !cut },
+    after: { rejected: cut },
+  });
+  await recluster(trx, clusters);
+  await bumpCatalogueVersion(trx);
+  return true;
+}
+
+/** Withdraws figures, or lets them stand again. Returns the parts whose ruling figures have to be chosen anew. */
+export async function withdrawFigures(
+  trx: Writing,
+  { figureIds, staffId, withdrawn }: { figureIds: readonly string[]; staffId: string; withdrawn: boolean },
+): Promise<string[]> {
+  if (figureIds.length === 0) return [];
+  const rows = await trx
+    .updateTable('figure')
+    .set({ withdrawn_at: withdrawn ? new Date() : null })
+    .where(sql<boolean>`id = any(${figureIds}::bigint[])`)
+    .returning(['id', 'part_id'])
+    .execute();
+  for (const { id } of rows)
+    await recordChange(trx, {
+      staffId,
+      subject: 'figure',
+      subjectId: id,
+      action: withdrawn ? 'withdrawn' : 'stands again',
+      before: { withdrawn: !withdrawn },
+      after: { withdrawn },
+    });
+  return [...new Set(rows.flatMap(({ part_id }) => (part_id === null ? [] : [part_id])))];
+}

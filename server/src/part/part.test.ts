@@ -1,0 +1,130 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { PartCard, PartGraph } from '@brackenfell/contract/part';
+import { chooseFigures } from '../catalogue/choose-figures.ts';
+import { openTestCounter, type TestCounter } from '../testing/counter.ts';
+
+let counter: TestCounter;
+beforeAll(async () => {
+  counter = await openTestCounter();
+});
+afterAll(() => counter.close());
+
+const idOf = async (printed: string): Promise<string> =>
+  (await counter.db.selectFrom('part_name').select('part_id').where('printed', '=', printed).executeTakeFirstOrThrow())
+    .part_id;
+const get = async <T>(path: string, status = 200): Promise<T> =>
+  (await (await counter.as('specialist')).get(path).expect(status)).body as T;
+const part = async (printed: string) => get<PartCard>(`/api/parts/${await idOf(printed)}`);
+
+describe('the number on a part’s page', () => {
+  test('is explained position by position, with where each stands in print', async () => {
+    const { decoded } = await part('IVX-C19-D10');
+    expect(decoded!.fields.map(({ code, from, to, says }) => [code, from, to, says])).toEqual([
+      ['IVX', 0, 3, 'Ivorix'],
+      ['C', 4, 5, 'heat rating C'],
+      ['19', 5, 7, 'reach 19 mm and a fraction'],
+      ['D', 8, 9, 'platinum on both electrodes'],
+      ['10', 9, 11, 'gap 10 tenths of a millimetre and a fraction'],
+    ]);
+    expect(decoded!.mismatches).toEqual([]);
+  });
+
+  test('of a maker without a scheme says nothing', async () => {
+    expect((await part('TS 500 226')).decoded).toBeNull();
+    expect((await part('40-61-118-552')).decoded).toBeNull();
+  });
+
+  test('that a gauged figure gainsays is reported with both', async () => {
+    const id = await idOf('HB/19/50.D1');
+    await counter.owner.transaction().execute(async (trx) => {
+      await trx
+        .insertInto('figure')
+        .values({
+          part_id: id,
+          position_id: null,
+          attribute: 'plug.reachMm',
+          low: 26.5,
+          high: 26.5,
+          code: null,
+          unit: 'mm',
+          source_rank: 'gauged',
+          source_name: 'Gauged at this counter',
+          readings: 3,
+          withdrawn_at: null,
+        })
+        .execute();
+      await chooseFigures(trx, [id], []);
+      await trx
+        .updateTable('catalogue_version')
+        .set((eb) => ({ version: eb('version', '+', '1') }))
+        .execute();
+    });
+    const { decoded } = await part('HB/19/50.D1');
+    expect(decoded!.mismatches).toHaveLength(1);
+    expect(decoded!.mismatches[0]!.says).toMatch(/number says 19–20.*Gauged at this counter says 26\.5/);
+  });
+});
+
+describe('an old number’s page', () => {
+  test.each([
+    ['40-61-118-340', 'replaced', /superseded by 40-61-118-552/],
+    [
+      'DMW 41.218',
+      'split',
+      /DMW 41\.220 iron manifold, to 1988; DMW 41\.221 alloy manifold, from 1989\. Which is it\?/,
+    ],
+    ['TG 25510 AA', 'split', /nobody says for which engine: ask first/],
+    ['P-57-2190/1', 'loop', /ring: P-57-2190\/1 → P-57-2190\/2 → P-57-2190\/1/],
+    ['TS 500 235', 'dangling', /TS 500 295, which no catalogue here holds/],
+  ])('%s is %s', async (printed, kind, says) => {
+    const { succession } = await part(printed);
+    expect(succession).toMatchObject({ kind });
+    expect(succession!.says).toMatch(says);
+  });
+
+  test('of a number nobody holds says where it was spoken of', async () => {
+    const card = await part('CL 2051');
+    expect(card).toMatchObject({ kind: 'unheld', maker: 'Maker not known', facts: [], succession: null });
+    expect(card.references).toMatchObject([{ printed: 'IVX-C19-D13', source: 'Eastgate list', direction: 'from' }]);
+  });
+});
+
+describe('engines a part is judged for', () => {
+  const engines = async (printed: string) =>
+    get<{ engines: { title: string; verdict: string; reason: string }[] }>(`/api/parts/${await idOf(printed)}/engines`);
+
+  test('stand from those it suits to those it is refused for, each with the reason', async () => {
+    const own = (await engines('KN 419G-63DR')).engines;
+    expect(own.map(({ title }) => title).sort()).toEqual(['Aldersyke AT20', 'Skerrow SC20']);
+    expect(own.every(({ verdict }) => verdict === 'sell')).toBe(true);
+    const long = (await engines('KN 426G-63DR')).engines;
+    expect(long.every(({ verdict, reason }) => verdict === 'refuse' && reason.includes('7.5 mm too long'))).toBe(true);
+  });
+
+  test('are none for a number that is only ordered by', async () => {
+    expect((await engines('40-61-118-552')).engines).toEqual([]);
+  });
+});
+
+describe('the graph of a part', () => {
+  const graph = async (printed: string) => get<PartGraph>(`/api/parts/${await idOf(printed)}/graph`);
+
+  test('begins with the part, nearest numbers first, and holds only references between what it shows', async () => {
+    const { nodes, edges, partId } = await graph('KN 419G-63DR');
+    expect(nodes[0]).toMatchObject({ partId, hops: 0 });
+    expect(nodes.map(({ hops }) => hops)).toEqual(nodes.map(({ hops }) => hops).sort((a, b) => a - b));
+    const shown = new Set(nodes.map((node) => node.partId));
+    expect(edges.every(({ from, to }) => shown.has(from) && shown.has(to))).toBe(true);
+    expect(edges.length).toBeGreaterThan(nodes.length);
+  });
+
+  test('of a number that nothing refers to is that number alone', async () => {
+    const { nodes, edges } = await graph('KN 419G-59DR');
+    expect([nodes.length, edges.length]).toEqual([1, 0]);
+  });
+
+  test('of a part that does not exist is not found', async () => {
+    await get('/api/parts/999999/graph', 404);
+    await get('/api/parts/999999/engines', 404);
+  });
+});

@@ -1,0 +1,108 @@
+import { useParams } from 'react-router';
+import { VERDICT_WORDS, VERDICTS } from '@brackenfell/core/fitment/verdict';
+import type { TrayRow } from '@brackenfell/contract/tray';
+import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
+import { EngineCard } from '../engine/engine-card.tsx';
+import { useEngine } from '../engine/use-engine.ts';
+import { useKeys } from '../frame/keys.ts';
+import { useCounter } from '../frame/use-counter.ts';
+import { useTray } from '../tray/use-tray.ts';
+
+const MOST_SHOWN = 12;
+
+/** One engine of the catalogue: what it asks with sources, what it was fitted to, what could serve it. */
+export function EnginePage() {
+  const { engineId = '' } = useParams();
+  const { go } = useCounter();
+  const engine = useEngine(engineId);
+  const tray = useTray(engineId, undefined);
+  useKeys('Engine page', [
+    { press: 'Enter', does: 'Judge parts for it', run: () => go('/counter/parts', { engine: engineId }) },
+  ]);
+  if (!engine.data)
+    return (
+      <main className="desk-main col-span-2 p-6" aria-label="Engine">
+        {engine.error ? (
+          <p role="alert" className="text-madder">
+            {engine.error.message}
+          </p>
+        ) : (
+          <p className="text-soft">Fetching the engine …</p>
+        )}
+      </main>
+    );
+  const { maker, code, summary, vehicles, positions } = engine.data;
+  const rows = tray.data?.rows ?? [];
+  return (
+    <>
+      <aside className="desk-card" aria-label="Requirement">
+        <EngineCard engine={engine.data} showSources />
+      </aside>
+      <main className="desk-main" aria-label="Engine">
+        <div className="flex items-baseline gap-4 border-b border-line px-4 py-3">
+          <h1 className="text-verdict font-semibold">
+            {maker} <span className="num">{code}</span>
+          </h1>
+          <span className="text-soft">
+            {summary}; {positions.length} {positions.length === 1 ? 'plug' : 'plugs'}
+          </span>
+          <button
+            type="button"
+            className="button-act ml-auto"
+            onClick={() => go('/counter/parts', { engine: engineId })}
+          >
+            Judge parts for it
+          </button>
+        </div>
+        <div className="grid min-h-0 flex-1 grid-cols-2 overflow-auto" tabIndex={0} role="region" aria-label="About it">
+          <section className="p-4" aria-label="Fitted to">
+            <h2 className="pb-1 font-semibold text-slate">Fitted to, {vehicles.length}</h2>
+            <ul>
+              {vehicles.map((vehicle) => (
+                <li key={vehicle.vehicleId} className="flex justify-between border-t border-hair py-0.5">
+                  {vehicle.title} <span className="num text-soft">{vehicle.years}</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+          <section className="border-l border-hair p-4" aria-label="Candidates">
+            <h2 className="pb-1 font-semibold text-slate">
+              Candidates{rows.length > 0 ? `, ${rows.length} judged` : ''}
+            </h2>
+            {tray.isPending && <p className="text-soft">Judging …</p>}
+            {[...VERDICTS].reverse().map((verdict) => {
+              const own = rows.filter((row) => row.verdict === verdict);
+              return own.length === 0 ? null : <Group key={verdict} verdict={verdict} rows={own} />;
+            })}
+          </section>
+        </div>
+      </main>
+    </>
+  );
+}
+
+function Group({ verdict, rows }: { verdict: TrayRow['verdict']; rows: readonly TrayRow[] }) {
+  const { go } = useCounter();
+  return (
+    <div className="pb-2">
+      <h3 className={`verdict-${verdict} flex items-center gap-1.5 font-semibold`}>
+        <Mark kind={VERDICT_MARK[verdict]} /> {VERDICT_WORDS[verdict]} <span className="num">{rows.length}</span>
+      </h3>
+      <ul>
+        {rows.slice(0, MOST_SHOWN).map((row) => (
+          <li key={row.partId} className="flex gap-2 border-t border-hair py-0.5">
+            <button
+              type="button"
+              className="num min-h-6 underline decoration-line"
+              onClick={() => go(`/parts/${row.partId}`)}
+            >
+              {row.printed}
+            </button>
+            <span className="truncate text-soft">{row.reason}</span>
+          </li>
+        ))}
+        {rows.length > MOST_SHOWN && <li className="text-soft">and {rows.length - MOST_SHOWN} more</li>}
+      </ul>
+    </div>
+  );
+}
