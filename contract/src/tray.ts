@@ -70,10 +70,8 @@ export const HeadShape = z
   .meta({ id: 'HeadShape' });
 export type HeadShape = z.infer<typeof HeadShape>;
 
-/** A finding inside a tray: its sources are places in the tray's own table, which most findings share. */
-const TrayFinding = Finding.omit({ sources: true })
-  .extend({ sources: z.array(z.number().int()) })
-  .meta({ id: 'TrayFinding' });
+/** A finding without its sources: candidates that have the same facts share one. */
+const TrayFinding = Finding.omit({ sources: true }).meta({ id: 'TrayFinding' });
 export type TrayFinding = z.infer<typeof TrayFinding>;
 
 export const TrailView = z
@@ -100,7 +98,8 @@ export const TrayRow = z
     maker: z.string(),
     verdict: z.enum(VERDICTS),
     reason: z.string(),
-    findings: z.array(TrayFinding),
+    /** In the order of the checks: places in the tray's tables of findings and of sources. */
+    findings: z.array(z.object({ finding: z.number().int(), sources: z.array(z.number().int()) })),
     evidence: z.object({
       named: z.boolean(),
       listed: z.string().nullable(),
@@ -129,11 +128,18 @@ export const Tray = z
   .object({
     engineId: EngineKey,
     positions: z.array(z.string()),
+    /** The first of the candidates in the tray's order, each with all its reasons. */
     rows: z.array(TrayRow),
+    /** What the rows' checks found, each once. */
+    findings: z.array(TrayFinding),
     /** Facts and where their figures come from; the rows' findings refer to it. */
     sources: z.array(FactUsed),
-    byReference: z.number().int(),
-    bySize: z.number().int(),
+    /** All candidates that were judged, shown or not. */
+    counts: z.object({
+      byReference: z.number().int(),
+      bySize: z.number().int(),
+      verdicts: z.record(z.enum(VERDICTS), z.number().int()),
+    }),
     order: z.string(),
     rules: z.array(z.object({ rule: z.string(), choice: z.string() })),
     head: HeadShape,
@@ -151,6 +157,10 @@ export const Tray = z
   .meta({ id: 'Tray' });
 export type Tray = z.infer<typeof Tray>;
 
+/** As many candidates as a counter looks through; the rest are counted and asked for. */
+export const MOST_EXPLAINED = 50;
+export const MOST_ASKED = 400;
+
 export const getTray = endpoint({
   method: 'GET',
   path: '/api/engines/:engineId/tray',
@@ -161,6 +171,8 @@ export const getTray = endpoint({
     units: Units.default('metric'),
     /** One position; all of them when left out. */
     position: Id.optional(),
+    /** How many candidates to explain, the first of the tray's order. */
+    most: z.coerce.number().int().min(1).max(MOST_ASKED).default(MOST_EXPLAINED),
     /** The part in the customer's hand joins the tray whatever led to it. */
     inHand: Id.optional(),
     /** Build month, for listings that are restricted by it. */

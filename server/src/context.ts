@@ -22,7 +22,7 @@ export interface Context {
 export function createContext(db: Database, log: Logger, webFolder?: string): Context {
   return {
     db,
-    sheets: new FactSheets(),
+    sheets: new FactSheets(db),
     indexes: new CatalogueIndexes(),
     recentSessions: new RecentSessions(),
     plates: simulatedPlates,

@@ -63,6 +63,8 @@ export interface Check {
   readonly facts: readonly FactId[];
   readonly examples: readonly CheckExample[];
   ask(sheet: FactSheet, say: Say): Finding;
+  /** The same answer without its words: for looking through very many plugs. */
+  screen(sheet: FactSheet): Finding;
 }
 
 type Values = Partial<Record<FactId, unknown>>;
@@ -121,6 +123,7 @@ const listed = (words: readonly string[]): string =>
 const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 const NOTHING: readonly FactId[] = [];
+const UNTOLD: Telling = { asked: '', has: '', difference: null, says: '', toDo: null, phrase: '' };
 
 function inSentenceCase({ asked, has, difference, says, toDo, phrase }: Telling): Telling {
   return { asked, has, difference, says: upperFirst(says), toDo, phrase: upperFirst(phrase) };
@@ -150,20 +153,21 @@ export function defineCheck<N extends FactId, O extends FactId, F extends Figure
   const facts: FactId[] = [...needs, ...mayUse];
   const shape: Values = Object.fromEntries(facts.map((fact) => [fact, undefined]));
 
-  function judgeReading({ values, used }: Reading, say: Say): Finding {
+  function judgeReading({ values, used }: Reading, say: Say | null): Finding {
     const known = values as Partly<N | O>;
     const idle = definition.notAsked?.(known);
     if (idle !== undefined) {
-      const told = { asked: '', has: '', difference: null, says: idle, toDo: null, phrase: 'Not asked' };
+      const told = { ...UNTOLD, says: idle, phrase: 'Not asked' };
       return findingOf('not-asked', 'not-asked', {}, told, used, NOTHING, false, 0);
     }
     const missing = needs.filter((fact) => values[fact] === undefined);
     const judged = missing.length > 0 ? definition.judgePart?.(known) : definition.judge(values as Known<N, O>);
     if (judged === undefined) {
-      return findingOf('unknown', 'missing', {}, tellMissing(missing), used, missing, definition.canRefuse(known), 0);
+      const told = say ? tellMissing(missing) : UNTOLD;
+      return findingOf('unknown', 'missing', {}, told, used, missing, definition.canRefuse(known), 0);
     }
     const { outcome, caseId, figures } = judged;
-    const told = inSentenceCase(definition.explain({ outcome, caseId, figures }, say));
+    const told = say ? inSentenceCase(definition.explain({ outcome, caseId, figures }, say)) : UNTOLD;
     if (judged.outcome === 'unknown') {
       return findingOf(outcome, caseId, figures, told, used, judged.missing, definition.canRefuse(known), 0);
     }
@@ -184,7 +188,7 @@ export function defineCheck<N extends FactId, O extends FactId, F extends Figure
     return { check: id, outcome, caseId, figures, told, sources, missing, blocks, closeness };
   }
 
-  function ask(sheet: FactSheet, say: Say): Finding {
+  function ask(sheet: FactSheet, say: Say | null): Finding {
     const only = onlyReading(facts, sheet, shape);
     if (only) return judgeReading(only, say);
     const ruling = readings(facts, sheet, (fact) => sheet[fact]?.ruling ?? []).map((r) => judgeReading(r, say));
@@ -196,7 +200,7 @@ export function defineCheck<N extends FactId, O extends FactId, F extends Figure
   }
 
   /** Doubtful figures never pass or refuse: where they would make matters worse, the answer becomes a question. */
-  function question(sheet: FactSheet, settled: Finding, say: Say): Finding | undefined {
+  function question(sheet: FactSheet, settled: Finding, say: Say | null): Finding | undefined {
     for (const fact of facts) {
       for (const doubt of sheet[fact]?.questioning ?? []) {
         const [reading] = readings(facts, sheet, (other) =>
@@ -231,7 +235,7 @@ export function defineCheck<N extends FactId, O extends FactId, F extends Figure
   }
 
   const { title, why, source, examples } = definition;
-  return { id, title, why, source, facts, examples, ask };
+  return { id, title, why, source, facts, examples, ask, screen: (sheet) => ask(sheet, null) };
 }
 
 function uniqueSources(sources: readonly FactUsed[]): FactUsed[] {

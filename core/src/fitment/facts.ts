@@ -283,3 +283,7 @@ export interface FactEntry<T> {
 
 /** All that is known of one plug, or asked at one position. A fact that is absent is unknown. */
 export type FactSheet = { readonly [K in FactId]?: FactEntry<FactTypes[K]> };
+
+/** The first ruling value of a fact; undefined when nothing rules it. */
+export const rulingValue = <K extends FactId>(sheet: FactSheet, fact: K): FactTypes[K] | undefined =>
+  sheet[fact]?.ruling[0]?.value;

@@ -15,13 +15,25 @@ export interface PlugJudgement {
 
 /** Judges one plug at one position. `sheet` joins the plug's facts with the position's, the duty's and the house rules'. */
 export function judgePlug(sheet: FactSheet, evidence: Evidence, say: Say): PlugJudgement {
-  const findings = CHECKS.map((check) => relieve(check.ask(sheet, say), evidence));
+  return weighFindings(
+    CHECKS.map((check) => check.ask(sheet, say)),
+    evidence,
+  );
+}
+
+/** What all checks' findings amount to under the evidence for a plug. */
+export function weighFindings(asked: readonly Finding[], evidence: Evidence): PlugJudgement {
+  const findings = asked.map((finding) => relieve(finding, evidence));
   return {
     findings,
     verdict: overallVerdict(findings, evidence),
-    closeness: Number(findings.reduce((sum, finding) => sum + finding.closeness, 0).toFixed(4)),
+    closeness: roundCloseness(findings.reduce((sum, finding) => sum + finding.closeness, 0)),
   };
 }
+
+const CLOSENESS_PARTS = 10_000;
+/** Four places: closer than that is the same. */
+export const roundCloseness = (sum: number): number => Math.round(sum * CLOSENESS_PARTS) / CLOSENESS_PARTS;
 
 /** A finding told for several positions at once, with those where its outcome holds. */
 export interface SharedFinding extends Finding {

@@ -24,12 +24,22 @@ const evidenceRank = ({ named, listed, trailGrade }: Evidence): number => {
   return trailGrade === undefined ? 2 + REFERENCE_GRADES.length : 2 + REFERENCE_GRADES.indexOf(trailGrade);
 };
 
+const VERDICT_WEIGHT = 1e9;
+const EVIDENCE_WEIGHT = 1e7;
+
+/**
+ * Where a candidate stands in the tray by verdict, evidence and closeness, the lower the sooner: one number, so that the
+ * best of thousands are picked out before anything else of them is looked at.
+ */
+export function trayPlacing(verdict: Verdict, evidence: Evidence, closeness: number): number {
+  const nearness = Math.min(closeness, EVIDENCE_WEIGHT - 1);
+  return TRAY_ORDER.indexOf(verdict) * VERDICT_WEIGHT + evidenceRank(evidence) * EVIDENCE_WEIGHT + nearness;
+}
+
 /** Compares two candidates for the tray. Domain section 4, Ranking. */
 export function compareInTray(a: Rankable, b: Rankable): number {
   return (
-    TRAY_ORDER.indexOf(a.verdict) - TRAY_ORDER.indexOf(b.verdict) ||
-    evidenceRank(a.evidence) - evidenceRank(b.evidence) ||
-    a.closeness - b.closeness ||
+    trayPlacing(a.verdict, a.evidence, a.closeness) - trayPlacing(b.verdict, b.evidence, b.closeness) ||
     Number(b.onHand > 0) - Number(a.onHand > 0) ||
     (a.costPer10000Km ?? Infinity) - (b.costPer10000Km ?? Infinity) ||
     (a.printed < b.printed ? -1 : a.printed > b.printed ? 1 : 0)

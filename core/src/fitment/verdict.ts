@@ -1,4 +1,4 @@
-import type { ReferenceGrade } from '../interchange/trail.ts';
+import { isWeak, type ReferenceGrade } from '../interchange/trail.ts';
 import type { CheckId } from './check-ids.ts';
 import type { Finding } from './finding.ts';
 
@@ -51,20 +51,51 @@ export function relieve(finding: Finding, evidence: Evidence): Finding {
   return finding;
 }
 
-/** The overall verdict on one plug at one position, from its (relieved) findings and its evidence. Domain section 4. */
-export function overallVerdict(findings: readonly Finding[], evidence: Evidence): Verdict {
-  const of = (outcome: Finding['outcome']) => findings.filter((finding) => finding.outcome === outcome);
-  const unknowns = of('unknown');
-  const acceptables = of('acceptable');
-  const counted = acceptables.filter((finding) => finding.relief === undefined);
-  if (of('refuse').length > 0) return 'refuse';
-  if (unknowns.some((finding) => finding.blocks)) return 'ask-first';
-  if (of('caution').length > 0 || counted.length >= MANY_ACCEPTABLES) return 'needs-supervisor';
+/**
+ * What a verdict needs of findings, added up: flags in the low four bits, above them the number of counted acceptables.
+ * A plain number, so that a hundred thousand plugs are screened by the very rule that judges one.
+ */
+export type Tally = number;
+const REFUSED = 1;
+const OPEN = 2;
+const CAUTIONED = 4;
+const ADVISED = 8;
+const FLAGS = 15;
+const ONE_COUNTED = 16;
+export const NOTHING_FOUND: Tally = 0;
+
+export function tallyOf({ outcome, blocks, relief }: Pick<Finding, 'outcome' | 'blocks' | 'relief'>): Tally {
+  switch (outcome) {
+    case 'refuse':
+      return REFUSED;
+    case 'unknown':
+      return blocks ? OPEN | ADVISED : ADVISED;
+    case 'caution':
+      return CAUTIONED;
+    case 'acceptable':
+      return relief === undefined ? ADVISED + ONE_COUNTED : ADVISED;
+    default:
+      return NOTHING_FOUND;
+  }
+}
+
+export const addTallies = (a: Tally, b: Tally): Tally => ((a | b) & FLAGS) + (a & ~FLAGS) + (b & ~FLAGS);
+
+/** The overall verdict from (relieved) findings added up, and the evidence. Domain section 4, Overall. */
+export function verdictOf(tally: Tally, evidence: Evidence): Verdict {
+  if (tally & REFUSED) return 'refuse';
+  if (tally & OPEN) return 'ask-first';
+  if (tally & CAUTIONED || tally >= MANY_ACCEPTABLES * ONE_COUNTED) return 'needs-supervisor';
   const unconnected = !evidence.named && !evidence.listed && evidence.trailGrade === undefined;
-  const weakTrail = evidence.trailGrade === 'alternative' || evidence.trailGrade === 'observed';
+  const weakTrail = evidence.trailGrade !== undefined && isWeak(evidence.trailGrade);
   const restsOnWeakTrail = !evidence.named && !evidence.listed && weakTrail;
-  if (acceptables.length > 0 || unknowns.length > 0 || unconnected || restsOnWeakTrail) return 'sell-with-advice';
+  if (tally & ADVISED || unconnected || restsOnWeakTrail) return 'sell-with-advice';
   return 'sell';
+}
+
+/** The overall verdict on one plug at one position, from its (relieved) findings and its evidence. */
+export function overallVerdict(findings: readonly Finding[], evidence: Evidence): Verdict {
+  return verdictOf(findings.map(tallyOf).reduce(addTallies, NOTHING_FOUND), evidence);
 }
 
 /** The verdict of a part that serves several positions: the worst of theirs. */

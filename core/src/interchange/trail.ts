@@ -27,7 +27,8 @@ export interface Trail {
 export const MOST_HOPS = 3;
 
 const rank = (grade: ReferenceGrade): number => REFERENCE_GRADES.indexOf(grade);
-const isWeak = (grade: ReferenceGrade): boolean => grade === 'alternative' || grade === 'observed';
+/** Statements that say less than "fits the same": they point somewhere, but nothing rests on them. */
+export const isWeak = (grade: ReferenceGrade): boolean => grade === 'alternative' || grade === 'observed';
 /** Supersession is a maker's renaming, so walking it costs no hop. Domain section 13, Trails. */
 const hopCost = (grade: ReferenceGrade): number => (grade === 'supersedes' ? 0 : 1);
 

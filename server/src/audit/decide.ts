@@ -1,7 +1,7 @@
 import { chooseFigures } from '../catalogue/choose-figures.ts';
 import type { Writing } from '../db/database.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
-import { bumpCatalogueVersion, editReference, withdrawFigures } from '../interchange/edit-reference.ts';
+import { editReference, withdrawFigures } from '../interchange/edit-reference.ts';
 import { saysOf } from './show-finding.ts';
 import { keepDecision, markUndone, readRivalFigures, type FindingRow } from './store.ts';
 
@@ -46,7 +46,6 @@ export async function decide(
         });
       const others = rivals.filter(({ id }) => id !== body.figureId).map(({ id }) => id);
       await chooseFigures(trx, await withdrawFigures(trx, { figureIds: others, staffId, withdrawn: true }), []);
-      await bumpCatalogueVersion(trx);
       await keepDecision(trx, { ...keep, figureIds: others });
       return undefined;
     }
@@ -61,7 +60,6 @@ export async function takeBack(trx: Writing, decisionId: string, staffId: string
   if (undone.figure_ids.length > 0) {
     const parts = await withdrawFigures(trx, { figureIds: undone.figure_ids, staffId, withdrawn: false });
     await chooseFigures(trx, parts, []);
-    await bumpCatalogueVersion(trx);
   }
   return undone;
 }

@@ -73,7 +73,7 @@ export function auditRoutes(app: Express, context: Context): void {
 
   serve(app, context, getFinding, async ({ params, db }) => {
     const row = await readFinding(db, params.findingId);
-    return row ? showFinding(context, db, row) : trouble('not-found', GONE);
+    return row ? showFinding(db, row) : trouble('not-found', GONE);
   });
 
   serve(app, context, decideFinding, async ({ params, body, staff, trx }) => {
@@ -88,7 +88,7 @@ export function auditRoutes(app: Express, context: Context): void {
       action: body.action,
       after: body,
     });
-    return showFinding(context, trx, row);
+    return showFinding(trx, row);
   });
 
   serve(app, context, undoDecision, async ({ params, staff, trx }) => {

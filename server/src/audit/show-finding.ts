@@ -4,7 +4,7 @@ import { sayIn } from '@brackenfell/core/fitment/say';
 import type { AuditFinding } from '@brackenfell/contract/audit';
 import type { RecordedFactId } from '@brackenfell/contract/fact-values';
 import { decodeFigure } from '../catalogue/figure-codec.ts';
-import type { Context } from '../context.ts';
+import { readHeatScales, readPlugSheets } from '../catalogue/read-facts.ts';
 import type { Database } from '../db/database.ts';
 import { printFact } from '../part/present.ts';
 import { plugShape } from '../tray/present.ts';
@@ -17,15 +17,15 @@ const partsOf = (row: FindingRow): string[] => (row.figures as { parts: string[]
 export const saysOf = (row: FindingRow): string[] => (row.figures as { says: string[] }).says;
 
 /** A contradiction with everything needed to decide about it. */
-export async function showFinding(context: Context, db: Database, row: FindingRow): Promise<AuditFinding> {
+export async function showFinding(db: Database, row: FindingRow): Promise<AuditFinding> {
   const partIds = partsOf(row);
   const trail = row.trail as { partId: string; edgeId: string | null }[];
-  const held = await context.sheets.at(db);
+  const scales = await readHeatScales(db);
   const parts = await readPartRows(db, [...new Set([...partIds, ...trail.map(({ partId }) => partId)])]);
   const byId = new Map(parts.map((part) => [part.id, part]));
-  const sheets = await context.sheets.plugs(
+  const sheets = await readPlugSheets(
     db,
-    held,
+    scales,
     parts.filter(({ kind }) => kind === 'plug').map(({ id }) => id),
   );
   const evidence = await readEvidence(db, [
@@ -61,7 +61,7 @@ export async function showFinding(context: Context, db: Database, row: FindingRo
       label: figure.label,
       value: printFact(
         figure.attribute as FactId,
-        decodeFigure(figure.attribute as RecordedFactId, figure, held.scales),
+        decodeFigure(figure.attribute as RecordedFactId, figure, scales),
         say,
       ),
       source: { rank: figure.source_rank, name: figure.source_name },

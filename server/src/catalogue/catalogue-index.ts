@@ -3,6 +3,7 @@ import type { HoleOf } from '@brackenfell/core/identification/wrong-guess';
 import type { KnownWords } from '@brackenfell/core/identification/statements';
 import type { NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
 import type { Database } from '../db/database.ts';
+import { readCatalogueVersion } from './version.ts';
 import { WordIndex } from './word-index.ts';
 
 export interface IndexedEngine {
@@ -51,7 +52,7 @@ export class CatalogueIndexes {
   }
 
   async at(db: Database): Promise<CatalogueIndex> {
-    const { version } = await db.selectFrom('catalogue_version').select('version').executeTakeFirstOrThrow();
+    const version = await readCatalogueVersion(db);
     this.#lookedAt = performance.now();
     if (this.#held?.version === version) return this.#held;
     this.#making ??= makeIndex(db, version).finally(() => (this.#making = undefined));

@@ -2,18 +2,21 @@ import { sql, type Insertable, type Selectable } from 'kysely';
 import { resolveFigures } from '@brackenfell/core/fitment/resolve-figures';
 import type { Writing } from '../db/database.ts';
 import type { ChosenFigureTable, FigureTable } from '../db/tables/catalogue.ts';
+import { bumpCatalogueVersion } from './version.ts';
 
 const BATCH = 1000;
 
 /**
  * Decides anew which figures rule the given parts and positions, and projects them into the typed columns of `plug_spec`
- * and `engine_position`. The only writer of those columns; runs in the transaction that wrote the figures.
+ * and `engine_position`. The only writer of those columns; runs in the transaction that wrote the figures, and gives the
+ * catalogue its next version.
  */
 export async function chooseFigures(
   trx: Writing,
   partIds: readonly string[],
   positionIds: readonly string[],
 ): Promise<void> {
+  await bumpCatalogueVersion(trx);
   await chooseFor(trx, 'part_id', partIds);
   await chooseFor(trx, 'position_id', positionIds);
   if (partIds.length > 0) await projectPlugs(trx, partIds);
@@ -83,12 +86,13 @@ async function projectPlugs(trx: Writing, partIds: readonly string[]): Promise<v
   await trx.deleteFrom('plug_spec').where('part_id', 'in', partIds).execute();
   await sql`
     insert into plug_spec (part_id, thread_diameter_mm, thread_pitch_mm, reach_mm, seat, hex_mm, heat_index_bar,
-                           resistor, supply)
+                           resistor, supply, catalogue_version)
     select p.id, ${ruling('plug.threadDiameterMm', 'low')}, ${ruling('plug.threadPitchMm', 'low')},
            ${ruling('plug.reachMm', 'low')}, ${ruling('plug.seat', 'code')}, ${ruling('plug.hexMm', 'low')},
            (select index_bar from heat_rating h
              where h.maker_id || ':' || h.code = ${ruling('plug.heat', 'code')}),
-           ${ruling('plug.resistor', 'code')}, split_part(${ruling('plug.supply', 'code')}, ':', 1)
+           ${ruling('plug.resistor', 'code')}, split_part(${ruling('plug.supply', 'code')}, ':', 1),
+           (select version from catalogue_version)
       from part p
       left join chosen_figure c on c.part_id = p.id and c.rules
       left join figure f on f.id = c.figure_id

@@ -78,10 +78,6 @@ export async function loadCatalogue(db: Database, raw: unknown): Promise<Catalog
       })),
     );
     await chooseFigures(trx, [...new Set(partIds.values())], positionIds);
-    await trx
-      .updateTable('catalogue_version')
-      .set((eb) => ({ version: eb('version', '+', '1') }))
-      .execute();
     return {
       engines: file.engines.length,
       vehicles: file.engines.reduce((sum, engine) => sum + engine.vehicles.length, 0),

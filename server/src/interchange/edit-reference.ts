@@ -1,15 +1,8 @@
 import { sql } from 'kysely';
+import { bumpCatalogueVersion } from '../catalogue/version.ts';
 import type { Writing } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
 import { lockClusters, recluster } from './recluster.ts';
-
-/** Every reader's catalogue is of another version from here on: trays, indexes and trails are made anew. */
-export async function bumpCatalogueVersion(trx: Writing): Promise<void> {
-  await trx
-    .updateTable('catalogue_version')
-    .set((eb) => ({ version: eb('version', '+', '1') }))
-    .execute();
-}
 
 interface Edit {
   readonly edgeId: string;

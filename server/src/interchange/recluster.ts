@@ -1,5 +1,6 @@
 import { sql } from 'kysely';
 import { clusterByMember, Clusters } from '@brackenfell/core/interchange/clusters';
+import { readCatalogueVersion } from '../catalogue/version.ts';
 import type { Database, Writing } from '../db/database.ts';
 import { readClusters } from './store.ts';
 
@@ -96,13 +97,11 @@ export async function computeAllClusters(db: Database): Promise<Clusters> {
  * done again where something was edited meanwhile, and only what differs is written. Returns how many parts moved.
  */
 export async function rebuildClusters(db: Database): Promise<number> {
-  const version = async (within: Database) =>
-    (await within.selectFrom('catalogue_version').select('version').executeTakeFirstOrThrow()).version;
-  const before = await version(db);
+  const before = await readCatalogueVersion(db);
   let clusters = await computeAllClusters(db);
   return db.transaction().execute(async (trx) => {
     await sql`select pg_advisory_xact_lock(${CLUSTER_LOCK})`.execute(trx);
-    if ((await version(trx)) !== before) clusters = await computeAllClusters(trx);
+    if ((await readCatalogueVersion(trx)) !== before) clusters = await computeAllClusters(trx);
     let moved = 0;
     for (let after = '0'; ;) {
       const rows = await trx

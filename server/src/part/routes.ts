@@ -5,6 +5,7 @@ import { VERDICTS } from '@brackenfell/core/fitment/verdict';
 import { nearestFirst } from '@brackenfell/core/interchange/neighbourhood';
 import { followSupersession } from '@brackenfell/core/interchange/supersession';
 import { getPart, getPartEngines, getPartGraph } from '@brackenfell/contract/part';
+import { readPlugSheets } from '../catalogue/read-facts.ts';
 import { tellSuccession } from '../ask/present.ts';
 import { readNamedParts } from '../ask/store.ts';
 import type { Context } from '../context.ts';
@@ -36,7 +37,7 @@ export function partRoutes(app: Express, context: Context): void {
       readRecorded(db, part.id),
       readRenamings(db, [part.id]),
     ]);
-    const sheet = (await context.sheets.plugs(db, held, [part.id])).get(part.id)!;
+    const sheet = (await readPlugSheets(db, held.scales, [part.id])).get(part.id)!;
     const others = references.map((r) => (r.from_part_id === part.id ? r.to_part_id : r.from_part_id));
     const otherRows = new Map((await readPartRows(db, others)).map((row) => [row.id, row]));
     const renamed = await readNamedParts(db, [...new Set(renamings.flatMap(({ from, to }) => [from, to]))]);

@@ -3,7 +3,8 @@ import pg from 'pg';
 import pino from 'pino';
 import supertest from 'supertest';
 import { demoStaff } from '@brackenfell/demo/staff';
-import type { Tray, TrayRow } from '@brackenfell/contract/tray';
+import { openTray, type OpenRow, type OpenTray } from '@brackenfell/contract/open-tray';
+import type { Tray } from '@brackenfell/contract/tray';
 import { createApp } from '../app.ts';
 import { createContext } from '../context.ts';
 import { openDatabase, type Database } from '../db/database.ts';
@@ -81,16 +82,16 @@ export async function openTestCounter(): Promise<TestCounter> {
 export const write = (agent: Agent, method: 'post' | 'patch', path: string, body: object, key: string = randomUUID()) =>
   agent[method](path).set('idempotency-key', key).send(body);
 
-export async function fetchTray(agent: Agent, engineId: string, query = ''): Promise<Tray> {
+export async function fetchTray(agent: Agent, engineId: string, query = ''): Promise<OpenTray> {
   const answer = await agent.get(`/api/engines/${engineId}/tray${query}`).expect(200);
-  return answer.body as Tray;
+  return openTray(answer.body as Tray);
 }
 
-export function rowOf(tray: Tray, printed: string): TrayRow {
+export function rowOf(tray: OpenTray, printed: string): OpenRow {
   const row = tray.rows.find((r) => r.printed === printed);
   if (!row) throw new Error(`${printed} is not in the tray of ${tray.engineId}.`);
   return row;
 }
 
-export const findingOf = (row: TrayRow, check: TrayRow['findings'][number]['check']) =>
+export const findingOf = (row: OpenRow, check: OpenRow['findings'][number]['check']) =>
   row.findings.find((finding) => finding.check === check)!;

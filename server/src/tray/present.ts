@@ -1,18 +1,22 @@
-import { FACTS, type FactId, type FactSheet, type FactTypes } from '@brackenfell/core/fitment/facts';
-import { lifeAtPositionKm } from '@brackenfell/core/fitment/electrode-wear';
+import { FACTS, rulingValue, type FactSheet } from '@brackenfell/core/fitment/facts';
 import type { SharedFinding } from '@brackenfell/core/fitment/judge-plug';
 import { gapUpperLimitMm } from '@brackenfell/core/fitment/firing-end';
-import { compareInTray, RANKING_TOLD, type Rankable } from '@brackenfell/core/fitment/ranking';
+import { RANKING_TOLD } from '@brackenfell/core/fitment/ranking';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import type { HouseRules } from '@brackenfell/core/fitment/house-rules';
 import { heatIndexBar, placeOnScale } from '@brackenfell/core/heat-range/heat-scale';
-import type { FactUsed, Finding, HeadShape, PlugShape, TrailView, Tray, TrayRow } from '@brackenfell/contract/tray';
+import type { Telling } from '@brackenfell/core/fitment/finding';
+import type {
+  FactUsed,
+  Finding,
+  HeadShape,
+  PlugShape,
+  TrailView,
+  Tray,
+  TrayFinding,
+  TrayRow,
+} from '@brackenfell/contract/tray';
 import type { JudgedCandidate, JudgedEngine } from './judge-engine.ts';
-
-/** The first ruling value of a fact, or undefined. */
-function value<K extends FactId>(sheet: FactSheet, fact: K): FactTypes[K] | undefined {
-  return sheet[fact]?.ruling[0]?.value;
-}
 
 export function findingView(finding: SharedFinding): Finding {
   const { check, outcome, caseId, figures, told, blocks, relief, onlyAt } = finding;
@@ -33,33 +37,33 @@ export function findingView(finding: SharedFinding): Finding {
 }
 
 export function plugShape(sheet: FactSheet): PlugShape {
-  const centre = value(sheet, 'plug.centreMaterial');
+  const centre = rulingValue(sheet, 'plug.centreMaterial');
   return {
-    threadDiameterMm: value(sheet, 'plug.threadDiameterMm') ?? null,
-    threadPitchMm: value(sheet, 'plug.threadPitchMm') ?? null,
-    reachMm: value(sheet, 'plug.reachMm') ?? null,
-    threadedLengthMm: value(sheet, 'plug.threadedLengthMm') ?? null,
-    seat: value(sheet, 'plug.seat') ?? null,
-    hexMm: value(sheet, 'plug.hexMm') ?? null,
-    lengthMm: value(sheet, 'plug.lengthMm') ?? null,
-    terminal: value(sheet, 'plug.terminal') ?? null,
-    projectionMm: value(sheet, 'plug.projectionMm') ?? null,
-    gapMm: value(sheet, 'plug.gapMm') ?? null,
-    groundThicknessMm: value(sheet, 'plug.groundThicknessMm') ?? null,
-    groundCount: value(sheet, 'plug.groundCount') ?? null,
-    groundForm: value(sheet, 'plug.groundForm') ?? null,
+    threadDiameterMm: rulingValue(sheet, 'plug.threadDiameterMm') ?? null,
+    threadPitchMm: rulingValue(sheet, 'plug.threadPitchMm') ?? null,
+    reachMm: rulingValue(sheet, 'plug.reachMm') ?? null,
+    threadedLengthMm: rulingValue(sheet, 'plug.threadedLengthMm') ?? null,
+    seat: rulingValue(sheet, 'plug.seat') ?? null,
+    hexMm: rulingValue(sheet, 'plug.hexMm') ?? null,
+    lengthMm: rulingValue(sheet, 'plug.lengthMm') ?? null,
+    terminal: rulingValue(sheet, 'plug.terminal') ?? null,
+    projectionMm: rulingValue(sheet, 'plug.projectionMm') ?? null,
+    gapMm: rulingValue(sheet, 'plug.gapMm') ?? null,
+    groundThicknessMm: rulingValue(sheet, 'plug.groundThicknessMm') ?? null,
+    groundCount: rulingValue(sheet, 'plug.groundCount') ?? null,
+    groundForm: rulingValue(sheet, 'plug.groundForm') ?? null,
     tipMm: centre === undefined ? null : TIP_MM[centre],
   };
 }
 
 /** The plug as it would run at a position: its gap at the upper limit it will be set to, as the depth check counts it. */
 function shapeAt(sheet: FactSheet, asked: FactSheet): PlugShape {
-  const range = value(asked, 'position.gapMm');
+  const range = rulingValue(asked, 'position.gapMm');
   if (!range) return plugShape(sheet);
   const gapMm = gapUpperLimitMm({
-    adjust: value(sheet, 'plug.gapAdjust'),
-    deliveredMm: value(sheet, 'plug.gapMm'),
-    toleranceMm: value(sheet, 'plug.gapToleranceMm'),
+    adjust: rulingValue(sheet, 'plug.gapAdjust'),
+    deliveredMm: rulingValue(sheet, 'plug.gapMm'),
+    toleranceMm: rulingValue(sheet, 'plug.gapToleranceMm'),
     asked: range,
   });
   return { ...plugShape(sheet), gapMm };
@@ -69,29 +73,55 @@ function shapeAt(sheet: FactSheet, asked: FactSheet): PlugShape {
 const TIP_MM = { nickel: 2.5, silver: 2, platinum: 1.1, iridium: 0.6 } as const;
 
 function headShape(sheet: FactSheet): HeadShape {
-  const well = value(sheet, 'position.wellBoreMm');
+  const well = rulingValue(sheet, 'position.wellBoreMm');
   return {
-    threadDiameterMm: value(sheet, 'position.threadDiameterMm') ?? null,
-    threadPitchMm: value(sheet, 'position.threadPitchMm') ?? null,
-    headThreadMm: value(sheet, 'position.headThreadMm') ?? null,
-    seat: value(sheet, 'position.seat') ?? null,
+    threadDiameterMm: rulingValue(sheet, 'position.threadDiameterMm') ?? null,
+    threadPitchMm: rulingValue(sheet, 'position.threadPitchMm') ?? null,
+    headThreadMm: rulingValue(sheet, 'position.headThreadMm') ?? null,
+    seat: rulingValue(sheet, 'position.seat') ?? null,
     wellBoreMm: typeof well === 'number' ? well : null,
-    crownMm: value(sheet, 'position.crownMm') ?? null,
-    lengthLimitMm: value(sheet, 'position.lengthLimitMm') ?? null,
+    crownMm: rulingValue(sheet, 'position.crownMm') ?? null,
+    lengthLimitMm: rulingValue(sheet, 'position.lengthLimitMm') ?? null,
   };
 }
 
-/** Collects the sources of a tray's findings, so that each is told once. */
-class SourceTable {
-  readonly list: FactUsed[] = [];
+/** What a tray's rows share, each told once and referred to by its place. */
+class Shared<T> {
+  readonly list: T[] = [];
   readonly #places = new Map<string, number>();
 
-  placeOf(used: FactUsed): number {
-    const key = `${used.fact}|${used.source.rank}|${used.source.name}|${String(used.questions)}`;
+  placeOf(key: string, item: () => T): number {
     const known = this.#places.get(key);
     if (known !== undefined) return known;
     this.#places.set(key, this.list.length);
-    return this.list.push(used) - 1;
+    return this.list.push(item()) - 1;
+  }
+}
+
+/** The tables that the rows of one tray refer to. */
+class TrayTables {
+  readonly findings = new Shared<TrayFinding>();
+  readonly sources = new Shared<FactUsed>();
+  readonly #tellings = new Map<Telling, number>();
+
+  findingPlace(finding: SharedFinding): number {
+    // The same telling means the same check, outcome and figures; only the positions it holds at can differ.
+    const telling = this.#tellings.get(finding.told) ?? this.#tellings.size;
+    this.#tellings.set(finding.told, telling);
+    return this.findings.placeOf(`${telling}|${finding.onlyAt.join('|')}`, () => {
+      const { sources: _, ...view } = findingView(finding);
+      return view;
+    });
+  }
+
+  sourcePlaces({ sources }: SharedFinding): number[] {
+    return sources.map(({ fact, source, questions }) =>
+      this.sources.placeOf(`${fact}|${source.rank}|${source.name}|${String(questions)}`, () => ({
+        fact: FACTS[fact].label,
+        source,
+        ...(questions ? { questions } : {}),
+      })),
+    );
   }
 }
 
@@ -106,25 +136,6 @@ function trailView(judged: JudgedEngine, { trail }: JudgedCandidate): TrailView 
       return { to: name(to), grade, source: edge.source, notedOn: edge.notedOn, note: edge.note };
     }),
   };
-}
-
-const MINOR_PER_10000 = 10_000;
-
-/** Cost of a set per 10 000 km of the life it reaches at the hardest of its positions, in minor units; null when unknown. */
-function costPer10000Km(judged: JudgedEngine, { sheet, part }: JudgedCandidate): number | null {
-  if (part.each_minor === null) return null;
-  const lives = judged.positions.map(({ sheet: asked }) =>
-    lifeAtPositionKm({
-      polarity: value(asked, 'position.polarity') ?? 'forward',
-      centre: value(sheet, 'plug.centreMaterial'),
-      ground: value(sheet, 'plug.groundMaterial'),
-      gapMm: value(asked, 'position.gapMm'),
-      aspiration: value(asked, 'position.aspiration'),
-      statedLifeKm: value(sheet, 'plug.lifeKm'),
-    }),
-  );
-  if (lives.some((life) => life === undefined)) return null;
-  return Math.round((part.each_minor * judged.positions.length * MINOR_PER_10000) / Math.min(...(lives as number[])));
 }
 
 const EVIDENCE_WORDS = {
@@ -146,39 +157,30 @@ function rowView(
   judged: JudgedEngine,
   candidate: JudgedCandidate,
   inHand: string | undefined,
-  table: SourceTable,
-): TrayRow & { rank: Rankable } {
+  tables: TrayTables,
+): TrayRow {
   const { part, sheet, judgement, evidence } = candidate;
-  const cost = costPer10000Km(judged, candidate);
-  const heat = value(sheet, 'plug.heat');
+  const heat = rulingValue(sheet, 'plug.heat');
   return {
     partId: part.id,
     printed: part.printed,
     maker: part.maker,
     verdict: judgement.verdict,
     reason: `${servedPlace(judged, candidate)}${reasonPhrase(judgement.findings, judgement.verdict, evidence)}`,
-    findings: judgement.findings.map((finding) => {
-      const { sources, ...view } = findingView(finding);
-      return { ...view, sources: sources.map((used) => table.placeOf(used)) };
-    }),
+    findings: judgement.findings.map((finding) => ({
+      finding: tables.findingPlace(finding),
+      sources: tables.sourcePlaces(finding),
+    })),
     evidence: { named: evidence.named, listed: candidate.listedBy, trail: trailView(judged, candidate) },
     evidenceWord: evidenceWord(candidate),
     onHand: part.on_hand ?? 0,
     bin: part.bin,
     priceMinor: part.each_minor,
-    costPer10000KmMinor: cost,
+    costPer10000KmMinor: candidate.costPer10000KmMinor,
     heatBar: heat?.indexBar ?? null,
     heatCode: heat?.code ?? null,
     shape: shapeAt(sheet, judged.positions[0]!.sheet),
     inHand: part.id === inHand,
-    rank: {
-      verdict: judgement.verdict,
-      evidence,
-      closeness: judgement.closeness,
-      onHand: part.on_hand ?? 0,
-      costPer10000Km: cost ?? undefined,
-      printed: part.printed,
-    },
   };
 }
 
@@ -188,7 +190,7 @@ const servedPlace = ({ positions }: JudgedEngine, { servedAt }: JudgedCandidate)
 
 /** Half a step either side of the required ratings, in bar on the common index. */
 function heatView({ scales, positions, candidates }: JudgedEngine): Tray['heat'] {
-  const asked = value(positions[0]!.sheet, 'position.heat');
+  const asked = rulingValue(positions[0]!.sheet, 'position.heat');
   const shown = new Set([asked?.scale.maker, ...candidates.map(({ part }) => part.maker)]);
   const rails = [...scales.values()]
     .filter(({ maker }) => shown.has(maker))
@@ -212,23 +214,21 @@ function heatView({ scales, positions, candidates }: JudgedEngine): Tray['heat']
 
 /** The whole tray as the counter sees it: rows ranked, the head, the maker's own plug, the heat rails. */
 export function trayView(judged: JudgedEngine, engineId: string, rules: HouseRules, inHand: string | undefined): Tray {
-  const table = new SourceTable();
-  const ranked = judged.candidates
-    .map((candidate) => ({ candidate, row: rowView(judged, candidate, inHand, table) }))
-    .sort((a, b) => compareInTray(a.row.rank, b.row.rank));
-  const named = ranked.find(({ row }) => row.evidence.named);
-  const bySize = ranked.filter(({ candidate }) => candidate.bySizeOnly).length;
+  const tables = new TrayTables();
+  const rows = judged.candidates.map((candidate) => rowView(judged, candidate, inHand, tables));
+  const named = rows.find(({ evidence }) => evidence.named);
+  const { byReference, bySize, ...verdicts } = judged.counts;
   return {
     engineId,
     positions: judged.positions.map((p) => p.label),
-    rows: ranked.map(({ row: { rank: _rank, ...row } }) => row),
-    sources: table.list,
-    byReference: ranked.length - bySize,
-    bySize,
+    rows,
+    findings: tables.findings.list,
+    sources: tables.sources.list,
+    counts: { byReference, bySize, verdicts },
     order: RANKING_TOLD,
     rules: [{ rule: 'Better electrode', choice: rules.electrodeUpgrade === 'allowed' ? 'may be sold' : 'as designed' }],
     head: headShape(judged.positions[0]!.sheet),
-    oePlug: named ? { printed: named.row.printed, shape: named.row.shape } : null,
+    oePlug: named ? { printed: named.printed, shape: named.shape } : null,
     heat: heatView(judged),
     catalogueVersion: judged.catalogueVersion,
     rulesVersion: rules.version,

@@ -7,12 +7,13 @@ import { judgeEngine } from './judge-engine.ts';
 import { trayView } from './present.ts';
 
 export function trayRoutes(app: Express, context: Context): void {
-  serve(app, context, getTray, async ({ params, query }) => {
-    const { position, inHand, built } = query;
+  serve(app, context, getTray, async ({ params, query, db }) => {
+    const { position, inHand, built, most } = query;
     const judged = await judgeEngine(
       context,
-      { engineId: params.engineId, positionId: position, inHand, built },
+      { engineId: params.engineId, positionId: position, inHand, built, most },
       query.units,
+      db,
     );
     if (!judged) return trouble('not-found', 'No engine of this catalogue has that key and position.');
     return trayView(judged, params.engineId, context.rules, inHand);

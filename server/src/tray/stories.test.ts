@@ -1,15 +1,16 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { STORIES } from '@brackenfell/demo/stories';
 import { demoWorld } from '@brackenfell/demo/world';
-import type { Tray } from '@brackenfell/contract/tray';
+import type { OpenTray } from '@brackenfell/contract/open-tray';
+import { chooseFigures } from '../catalogue/choose-figures.ts';
 import { fetchTray, findingOf, openTestCounter, rowOf, type TestCounter } from '../testing/counter.ts';
 
 let counter: TestCounter;
-const trays = new Map<string, Tray>();
+const trays = new Map<string, OpenTray>();
 beforeAll(async () => {
   counter = await openTestCounter();
   const agent = await counter.as('specialist');
-  for (const { id } of demoWorld.engines) trays.set(id, await fetchTray(agent, id));
+  for (const { id } of demoWorld.engines) trays.set(id, await fetchTray(agent, id, '?most=400'));
 });
 afterAll(() => counter.close());
 
@@ -94,10 +95,7 @@ describe('the tray', () => {
         .where('part_id', '=', partId)
         .where('attribute', '=', 'plug.resistor')
         .execute();
-      await trx
-        .updateTable('catalogue_version')
-        .set((eb) => ({ version: eb('version', '+', '1') }))
-        .execute();
+      await chooseFigures(trx, [partId], []);
     });
     const after = findingOf(rowOf(await fetchTray(agent, 'skerrow-sc20'), 'KN 419G-63D'), 'resistor').outcome;
     expect([before, after]).toEqual(['refuse', 'match']);

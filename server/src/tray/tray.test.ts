@@ -1,11 +1,11 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Tray } from '@brackenfell/contract/tray';
-import { Tray as TraySchema } from '@brackenfell/contract/tray';
+import type { OpenTray } from '@brackenfell/contract/open-tray';
+import { Tray } from '@brackenfell/contract/tray';
 import { CHECK_IDS } from '@brackenfell/core/fitment/check-ids';
 import { fetchTray, findingOf, openTestCounter, rowOf, type TestCounter } from '../testing/counter.ts';
 
 let counter: TestCounter;
-let tray: Tray;
+let tray: OpenTray;
 
 beforeAll(async () => {
   counter = await openTestCounter();
@@ -14,8 +14,9 @@ beforeAll(async () => {
 afterAll(() => counter.close());
 
 describe('the tray of the SC20 over HTTP', () => {
-  test('gives every candidate with all sixteen checks, their figures, sentences and sources', () => {
-    expect(() => TraySchema.parse(tray)).not.toThrow();
+  test('gives every candidate with all sixteen checks, their figures, sentences and sources', async () => {
+    const answer = await (await counter.as('specialist')).get('/api/engines/skerrow-sc20/tray').expect(200);
+    expect(() => Tray.parse(answer.body)).not.toThrow();
     for (const row of tray.rows) {
       expect(row.findings.map((finding) => finding.check)).toEqual([...CHECK_IDS]);
       for (const finding of row.findings) {
@@ -55,6 +56,30 @@ describe('the tray of the SC20 over HTTP', () => {
       outcome: 'refuse',
       caseId: 'taper-in-gasket',
     });
+  });
+
+  test('counts every candidate, and shows the first of the order with all that a list or a name claims to fit', async () => {
+    const agent = await counter.as('specialist');
+    const all = Object.values(tray.counts.verdicts).reduce((sum, n) => sum + n, 0);
+    expect(tray.counts.byReference + tray.counts.bySize).toBe(all);
+    const everyOne = await fetchTray(agent, 'skerrow-sc20', '?most=400');
+    expect(everyOne.rows).toHaveLength(all);
+    const few = await fetchTray(agent, 'skerrow-sc20', '?most=5');
+    expect(few.counts).toEqual(tray.counts);
+    const claimed = ['named', 'listed', 'same', 'renamed', 'equiv.'];
+    expect(few.rows.map(({ printed }) => printed)).toEqual(
+      everyOne.rows.filter((row, i) => i < 5 || claimed.includes(row.evidenceWord)).map(({ printed }) => printed),
+    );
+    expect(rowOf(few, 'KN 426G-63DR').verdict).toBe('refuse');
+    const stranger = everyOne.rows.at(-1)!;
+    expect(
+      rowOf(await fetchTray(agent, 'skerrow-sc20', `?most=5&inHand=${stranger.partId}`), stranger.printed),
+    ).toEqual({
+      ...stranger,
+      inHand: true,
+      findings: expect.anything(),
+    });
+    expect(few.rows[0]).toEqual(tray.rows[0]);
   });
 
   test('puts the engine maker’s own plug first, to be sold', () => {

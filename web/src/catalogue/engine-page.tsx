@@ -1,6 +1,6 @@
 import { useParams } from 'react-router';
 import { VERDICT_WORDS, VERDICTS } from '@brackenfell/core/fitment/verdict';
-import type { TrayRow } from '@brackenfell/contract/tray';
+import type { OpenRow } from '@brackenfell/contract/open-tray';
 import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
 import { EngineCard } from '../engine/engine-card.tsx';
 import { useEngine } from '../engine/use-engine.ts';
@@ -67,12 +67,13 @@ export function EnginePage() {
           </section>
           <section className="border-l border-hair p-4" aria-label="Candidates">
             <h2 className="pb-1 font-semibold text-slate">
-              Candidates{rows.length > 0 ? `, ${rows.length} judged` : ''}
+              Candidates{tray.data ? `, ${tray.data.counts.byReference + tray.data.counts.bySize} judged` : ''}
             </h2>
             {tray.isPending && <p className="text-soft">Judging …</p>}
             {[...VERDICTS].reverse().map((verdict) => {
+              const count = tray.data?.counts.verdicts[verdict] ?? 0;
               const own = rows.filter((row) => row.verdict === verdict);
-              return own.length === 0 ? null : <Group key={verdict} verdict={verdict} rows={own} />;
+              return count === 0 ? null : <Group key={verdict} verdict={verdict} rows={own} count={count} />;
             })}
           </section>
         </div>
@@ -81,15 +82,22 @@ export function EnginePage() {
   );
 }
 
-function Group({ verdict, rows }: { verdict: TrayRow['verdict']; rows: readonly TrayRow[] }) {
+interface GroupProps {
+  readonly verdict: OpenRow['verdict'];
+  readonly rows: readonly OpenRow[];
+  readonly count: number;
+}
+
+function Group({ verdict, rows, count }: GroupProps) {
   const { go } = useCounter();
+  const shown = rows.slice(0, MOST_SHOWN);
   return (
     <div className="pb-2">
       <h3 className={`verdict-${verdict} flex items-center gap-1.5 font-semibold`}>
-        <Mark kind={VERDICT_MARK[verdict]} /> {VERDICT_WORDS[verdict]} <span className="num">{rows.length}</span>
+        <Mark kind={VERDICT_MARK[verdict]} /> {VERDICT_WORDS[verdict]} <span className="num">{count}</span>
       </h3>
       <ul>
-        {rows.slice(0, MOST_SHOWN).map((row) => (
+        {shown.map((row) => (
           <li key={row.partId} className="flex gap-2 border-t border-hair py-0.5">
             <button
               type="button"
@@ -101,7 +109,12 @@ function Group({ verdict, rows }: { verdict: TrayRow['verdict']; rows: readonly 
             <span className="truncate text-soft">{row.reason}</span>
           </li>
         ))}
-        {rows.length > MOST_SHOWN && <li className="text-soft">and {rows.length - MOST_SHOWN} more</li>}
+        {count > shown.length && (
+          <li className="text-soft">
+            {shown.length > 0 ? 'and ' : ''}
+            {count - shown.length} more
+          </li>
+        )}
       </ul>
     </div>
   );

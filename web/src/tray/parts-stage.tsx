@@ -1,7 +1,8 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { EngineCard as EngineCardData } from '@brackenfell/contract/engine';
-import type { Tray, TrayRow } from '@brackenfell/contract/tray';
+import type { OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
+import { MOST_ASKED, MOST_EXPLAINED } from '@brackenfell/contract/tray';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { Key } from '../controls/key.tsx';
 import { HeatRails } from '../drawing/heat-rails.tsx';
@@ -24,7 +25,9 @@ import { WhyPanel } from './why-panel.tsx';
 export function PartsStage() {
   const { engineId, inHand, go } = useCounter();
   const engine = useEngine(engineId);
-  const tray = useTray(engineId, inHand);
+  const [asked, setAsked] = useState({ engineId, most: MOST_EXPLAINED });
+  const most = asked.engineId === engineId ? asked.most : MOST_EXPLAINED;
+  const tray = useTray(engineId, inHand, most);
   const problem = tray.error ?? engine.error;
   if (!engineId) {
     return (
@@ -54,10 +57,17 @@ export function PartsStage() {
       </main>
     );
   }
-  return <JudgedTray key={engineId} tray={tray.data} engine={engine.data} />;
+  const onMore = () => setAsked({ engineId, most: Math.min(MOST_ASKED, most * 2) });
+  return <JudgedTray key={engineId} tray={tray.data} engine={engine.data} onMore={onMore} />;
 }
 
-function JudgedTray({ tray, engine }: { tray: Tray; engine: EngineCardData }) {
+interface JudgedTrayProps {
+  readonly tray: OpenTray;
+  readonly engine: EngineCardData;
+  readonly onMore: () => void;
+}
+
+function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
   const { search } = useCounter();
   const [pick] = useState(() => new RowPick());
   const wanted = search.get('row') ?? search.get('inHand');
@@ -71,7 +81,7 @@ function JudgedTray({ tray, engine }: { tray: Tray; engine: EngineCardData }) {
   const add = useAddToSlip();
   const rows = tray.rows;
   const move = (by: number) => pick.set(Math.max(0, Math.min(rows.length - 1, pick.index + by)));
-  const take = (row: TrayRow | undefined) => {
+  const take = (row: OpenRow | undefined) => {
     if (!row) return;
     if (row.verdict === 'refuse') {
       setShowAll(true);
@@ -84,7 +94,7 @@ function JudgedTray({ tray, engine }: { tray: Tray; engine: EngineCardData }) {
   useEffect(() => {
     takeRef.current = take;
   });
-  const onTake = useMemo(() => (row: TrayRow) => takeRef.current(row), []);
+  const onTake = useMemo(() => (row: OpenRow) => takeRef.current(row), []);
   useKeys('Tray', [
     { press: 'j', does: 'Next candidate', run: () => move(1), takeBack: () => move(-1) },
     { press: 'k', does: 'Candidate before', run: () => move(-1), takeBack: () => move(1) },
@@ -93,6 +103,7 @@ function JudgedTray({ tray, engine }: { tray: Tray; engine: EngineCardData }) {
     { press: 'Enter', does: 'Put it on the slip; on a refused one, why', run: () => take(rows[pick.index]) },
     { press: 'w', does: 'Why: all sixteen checks, or only what differs', run: () => setShowAll((all) => !all) },
     { press: 's', does: 'Sources of every figure', run: () => setShowSources((shown) => !shown) },
+    { press: 'm', does: 'More of the candidates', run: onMore },
     {
       press: 'r',
       does: 'Note a refused part as the customer’s own',
@@ -103,7 +114,7 @@ function JudgedTray({ tray, engine }: { tray: Tray; engine: EngineCardData }) {
       },
     },
   ]);
-  const allRefused = rows.length > 0 && rows.every((row) => row.verdict === 'refuse');
+  const allRefused = rows.length > 0 && rows[0]!.verdict === 'refuse';
   return (
     <>
       <aside className="desk-card" aria-label="Engine card">
@@ -127,7 +138,7 @@ function JudgedTray({ tray, engine }: { tray: Tray; engine: EngineCardData }) {
                 maker’s own number.
               </p>
             )}
-            <TrayTable tray={tray} pick={pick} onTake={onTake} />
+            <TrayTable tray={tray} pick={pick} onTake={onTake} onMore={onMore} />
             <PickedDetail tray={tray} pick={pick} engine={engine} showAll={showAll} showSources={showSources} />
           </>
         )}
@@ -139,7 +150,7 @@ function JudgedTray({ tray, engine }: { tray: Tray; engine: EngineCardData }) {
 const ADDRESS_PAUSE_MS = 500;
 
 /** Keeps the picked row in the address, so that it can be shared; written when the moving has stopped. */
-function useRowInAddress(tray: Tray, pick: RowPick): void {
+function useRowInAddress(tray: OpenTray, pick: RowPick): void {
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout>;
     const write = () => {
@@ -160,7 +171,7 @@ function useRowInAddress(tray: Tray, pick: RowPick): void {
   }, [tray, pick]);
 }
 
-function PickedHeat({ tray, pick }: { tray: Tray; pick: RowPick }) {
+function PickedHeat({ tray, pick }: { tray: OpenTray; pick: RowPick }) {
   const row = tray.rows[usePickedAfterPaint(pick)];
   const finding = row?.findings.find((f) => f.check === 'heat');
   return (
@@ -175,7 +186,7 @@ function PickedHeat({ tray, pick }: { tray: Tray; pick: RowPick }) {
 }
 
 interface PickedDetailProps {
-  readonly tray: Tray;
+  readonly tray: OpenTray;
   readonly pick: RowPick;
   readonly engine: EngineCardData;
   readonly showAll: boolean;

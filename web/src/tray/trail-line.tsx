@@ -1,8 +1,8 @@
-import type { TrayRow } from '@brackenfell/contract/tray';
+import type { OpenRow } from '@brackenfell/contract/open-tray';
 import { GRADE_MEANS } from '../interchange/grade-words.ts';
 
 /** The chain of references that led to the picked row, left to right with its grades. */
-export function TrailLine({ row, showSources }: { row: TrayRow; showSources: boolean }) {
+export function TrailLine({ row, showSources }: { row: OpenRow; showSources: boolean }) {
   const { trail, listed } = row.evidence;
   return (
     <div className="trail" role="group" aria-label="Trail" tabIndex={0}>

@@ -1,7 +1,9 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
-import type { Tray, TrayRow } from '@brackenfell/contract/tray';
+import type { OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
+import { TRAY_ORDER } from '@brackenfell/core/fitment/ranking';
 import { VERDICT_WORDS, type Verdict } from '@brackenfell/core/fitment/verdict';
+import { Key } from '../controls/key.tsx';
 import { Mark, MARK_WORDS, MarkPaths, VERDICT_MARK } from '../controls/mark.tsx';
 import type { MarkKind } from '../controls/mark-shapes.ts';
 import { printAmount } from '../controls/money.ts';
@@ -19,33 +21,40 @@ const VERDICT_NOTE: Record<Verdict, string> = {
 
 type Item =
   | { readonly kind: 'divider'; readonly verdict: Verdict; readonly count: number }
-  | { readonly kind: 'row'; readonly row: TrayRow; readonly index: number };
+  | { readonly kind: 'row'; readonly row: OpenRow; readonly index: number }
+  | { readonly kind: 'more'; readonly beyond: readonly { verdict: Verdict; count: number }[] };
 
-function itemsOf(rows: readonly TrayRow[]): Item[] {
-  return rows.flatMap((row, index): Item[] => {
+function itemsOf({ rows, counts }: OpenTray): Item[] {
+  const items = rows.flatMap((row, index): Item[] => {
     const starts = index === 0 || rows[index - 1]!.verdict !== row.verdict;
-    const count = rows.filter((r) => r.verdict === row.verdict).length;
+    const count = counts.verdicts[row.verdict];
     return [
       ...(starts ? [{ kind: 'divider', verdict: row.verdict, count } as const] : []),
       { kind: 'row', row, index },
     ];
   });
+  const beyond = TRAY_ORDER.map((verdict) => ({
+    verdict,
+    count: counts.verdicts[verdict] - rows.filter((row) => row.verdict === verdict).length,
+  })).filter(({ count }) => count > 0);
+  return beyond.length > 0 ? [...items, { kind: 'more', beyond }] : items;
 }
 
 interface TrayTableProps {
-  readonly tray: Tray;
+  readonly tray: OpenTray;
   readonly pick: RowPick;
-  readonly onTake: (row: TrayRow) => void;
+  readonly onTake: (row: OpenRow) => void;
+  readonly onMore: () => void;
 }
 
 /** The tray: candidates as rows, checks as columns of marks, a divider where the verdict changes. */
-export function TrayTable({ tray, pick, onTake }: TrayTableProps) {
-  const items = useMemo(() => itemsOf(tray.rows), [tray]);
+export function TrayTable({ tray, pick, onTake, onMore }: TrayTableProps) {
+  const items = useMemo(() => itemsOf(tray), [tray]);
   const scroller = useRef<HTMLDivElement>(null);
   const { textSize, dense } = useSettings();
   const rem = (16 * textSize) / 100;
   const sizeOf = useCallback(
-    (item: Item) => (item.kind === 'divider' ? (dense ? 1.125 : 1.375) : dense ? 1.1875 : 1.5) * rem,
+    (item: Item) => (item.kind !== 'row' ? (dense ? 1.125 : 1.375) : dense ? 1.1875 : 1.5) * rem,
     [dense, rem],
   );
   const virtual = useVirtualizer({
@@ -79,7 +88,7 @@ export function TrayTable({ tray, pick, onTake }: TrayTableProps) {
       className="tray"
       role="grid"
       aria-label="Tray of candidates"
-      aria-rowcount={tray.rows.length + 1}
+      aria-rowcount={tray.counts.byReference + tray.counts.bySize + 1}
       aria-colcount={COLUMNS.length + 7}
       data-tray
     >
@@ -92,6 +101,8 @@ export function TrayTable({ tray, pick, onTake }: TrayTableProps) {
             const style = { top: start, height: size };
             return item.kind === 'divider' ? (
               <Divider key={`divider ${item.verdict}`} item={item} style={style} />
+            ) : item.kind === 'more' ? (
+              <More key="more" item={item} style={style} onMore={onMore} />
             ) : (
               <Row
                 key={item.row.partId}
@@ -110,20 +121,24 @@ export function TrayTable({ tray, pick, onTake }: TrayTableProps) {
   );
 }
 
-function TrayHead({ tray, pick }: { tray: Tray; pick: RowPick }) {
+function TrayHead({ tray, pick }: { tray: OpenTray; pick: RowPick }) {
   const picked = tray.rows[usePickedAfterPaint(pick)];
   const failing = picked?.findings.filter((f) => f.outcome === 'refuse').map((f) => f.check);
   return <HeadCells tray={tray} failing={failing?.join(' ') ?? ''} />;
 }
 
 /** The column heads; those of checks that the picked row fails are tinted. Drawn anew only when that changes. */
-const HeadCells = memo(function HeadCells({ tray, failing }: { tray: Tray; failing: string }) {
+const HeadCells = memo(function HeadCells({ tray, failing }: { tray: OpenTray; failing: string }) {
+  const all = tray.counts.byReference + tray.counts.bySize;
   return (
     <div className="tray-head" role="row" aria-rowindex={1}>
       <div role="columnheader" className="tray-lead">
-        <b>Tray: {tray.rows.length} candidates</b>
+        <b>
+          Tray: {tray.rows.length < all ? `${tray.rows.length} of ` : ''}
+          {all} candidates
+        </b>
         <span>
-          {tray.byReference} by reference or listing, {tray.bySize} by size
+          {tray.counts.byReference} by reference or listing, {tray.counts.bySize} by size
         </span>
         <span>{tray.order}</span>
       </div>
@@ -202,13 +217,37 @@ function Divider({ item, style }: { item: Extract<Item, { kind: 'divider' }>; st
   );
 }
 
+interface MoreProps {
+  readonly item: Extract<Item, { kind: 'more' }>;
+  readonly style: React.CSSProperties;
+  readonly onMore: () => void;
+}
+
+/** After the last row: what was judged and is not shown. */
+function More({ item, style, onMore }: MoreProps) {
+  return (
+    <div className="tray-divider" role="row" style={style}>
+      <span role="gridcell" className="flex items-center gap-2">
+        <button type="button" className="underline" onClick={onMore}>
+          More
+        </button>
+        <Key>m</Key>
+        <span className="font-normal text-soft">
+          judged and not shown:{' '}
+          {item.beyond.map(({ verdict, count }) => `${count} ${VERDICT_WORDS[verdict]}`).join(', ')}
+        </span>
+      </span>
+    </div>
+  );
+}
+
 interface RowProps {
-  readonly row: TrayRow;
+  readonly row: OpenRow;
   readonly index: number;
   readonly top: number;
   readonly height: number;
   readonly pick: RowPick;
-  readonly onTake: (row: TrayRow) => void;
+  readonly onTake: (row: OpenRow) => void;
 }
 
 /** One candidate. Its marks are drawn once; being picked changes only the row's own ground. */
@@ -230,7 +269,7 @@ const Row = memo(function Row({ row, index, top, height, pick, onTake }: RowProp
   );
 });
 
-const RowCells = memo(function RowCells({ row }: { row: TrayRow }) {
+const RowCells = memo(function RowCells({ row }: { row: OpenRow }) {
   return (
     <>
       <span role="rowheader" className="num tray-number">
@@ -271,7 +310,7 @@ const RowCells = memo(function RowCells({ row }: { row: TrayRow }) {
 });
 
 /** All marks of a row in one drawing, one path a kind: hundreds of small drawings would cost a frame at every move. */
-function RowMarks({ row }: { row: TrayRow }) {
+function RowMarks({ row }: { row: OpenRow }) {
   const kinds = new Map<MarkKind, (readonly [number, number])[]>();
   row.findings.forEach((finding, i) => {
     const kind = finding.outcome === 'match' ? 'match-small' : finding.outcome;

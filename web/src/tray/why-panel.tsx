@@ -1,16 +1,17 @@
-import type { FactUsed, TrayFinding, TrayRow } from '@brackenfell/contract/tray';
+import type { OpenFinding, OpenRow } from '@brackenfell/contract/open-tray';
+import type { FactUsed } from '@brackenfell/contract/tray';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { Key } from '../controls/key.tsx';
 import { Mark, MARK_WORDS, VERDICT_MARK } from '../controls/mark.tsx';
 import { COLUMNS } from './columns.ts';
 
 const GRAVITY = ['refuse', 'unknown', 'caution', 'acceptable', 'match', 'not-asked'] as const;
-const titleOf = (check: TrayFinding['check']): string => COLUMNS.find((column) => column.check === check)!.title;
+const titleOf = (check: OpenFinding['check']): string => COLUMNS.find((column) => column.check === check)!.title;
 const and = (labels: readonly string[]): string =>
   labels.length < 2 ? labels.join('') : `${labels.slice(0, -1).join(', ')} and ${labels.at(-1)!}`;
 
 interface WhyPanelProps {
-  readonly row: TrayRow;
+  readonly row: OpenRow;
   readonly sources: readonly FactUsed[];
   readonly betterPrinted: string | undefined;
   readonly showAll: boolean;
@@ -75,7 +76,7 @@ export function WhyPanel({ row, sources, betterPrinted, showAll, showSources }: 
   );
 }
 
-function summary(row: TrayRow, better: string | undefined): React.ReactNode {
+function summary(row: OpenRow, better: string | undefined): React.ReactNode {
   const instead = better ? (
     <>
       {' '}
@@ -120,7 +121,7 @@ function summary(row: TrayRow, better: string | undefined): React.ReactNode {
   }
 }
 
-function FindingSentence({ finding, sources }: { finding: TrayFinding; sources: readonly FactUsed[] }) {
+function FindingSentence({ finding, sources }: { finding: OpenFinding; sources: readonly FactUsed[] }) {
   const { told, outcome, onlyAt, relief } = finding;
   return (
     <article className="why-item">

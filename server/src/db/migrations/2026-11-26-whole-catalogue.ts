@@ -40,7 +40,10 @@ const STATEMENTS = [
   `create index listing_part on listing (part_id)`,
   `create index named_number_part on named_number (part_id)`,
 
-  `alter table plug_spec add column resistor text, add column supply text`,
+  // The version from which a plug's facts hold tells who keeps them in memory which to read again.
+  `alter table plug_spec add column resistor text, add column supply text,
+     add column catalogue_version bigint not null default 1`,
+  `create index plug_spec_version on plug_spec (catalogue_version)`,
 
   `alter table engine add column traits jsonb not null default '{}', add column builds jsonb not null default '[]'`,
   `create index vehicle_engine on vehicle (engine_id)`,

@@ -135,6 +135,8 @@ export interface PlugSpecTable {
   /** `none`, `present` or `value`. */
   resistor: string | null;
   supply: string | null;
+  /** The catalogue's version from which its facts hold. */
+  catalogue_version: Generated<string>;
 }
 export interface ReferenceTable {
   id: Key;

@@ -1,0 +1,59 @@
+import { CHECK_IDS, type CheckId } from '../check-ids.ts';
+import { CHECKS } from '../check-list.ts';
+import type { Outcome } from '../finding.ts';
+import type { PackedChecks } from './packed-checks.ts';
+import type { PlugPlace } from './plug-columns.ts';
+import type { Screen } from './screen.ts';
+
+/** Which checks refuse a plug, a bit each in their order; above them whether any is open, and whether any cautions. */
+export type Misses = number;
+const OPEN: Misses = 1 << CHECKS.length;
+const CAUTIONED: Misses = OPEN << 1;
+const REFUSALS: Misses = OPEN - 1;
+
+const missOf = (check: number, outcome: Outcome): Misses =>
+  outcome === 'refuse' ? 1 << check : outcome === 'unknown' ? OPEN : outcome === 'caution' ? CAUTIONED : 0;
+
+/** What stands in the way of every plug of the packed columns at the screen's position. */
+export function screenAll(packed: readonly PackedChecks[], screen: Screen): Uint32Array {
+  const misses = new Uint32Array(packed[0]?.codes.length ?? 0);
+  for (const { checks, codes, combinations } of packed) {
+    const found = checks.map((check) => screen.table(check));
+    const table = Uint32Array.from(combinations, (own) =>
+      checks.reduce((all, check, i) => all | missOf(check, found[i]!(own[i]!).finding.outcome), 0),
+    );
+    addMisses(misses, codes, table);
+  }
+  return misses;
+}
+
+/** Kept apart and plain: it runs over every plug there is. */
+export function addMisses(misses: Uint32Array, codes: Uint32Array, table: Uint32Array): void {
+  for (let plug = 0; plug < misses.length; plug += 1) misses[plug]! |= table[codes[plug]!]!;
+}
+
+/** Plugs that one check alone keeps out. */
+export interface NearMiss {
+  readonly check: CheckId;
+  readonly count: number;
+  /** The nearest of them: those with nothing else open or cautioned first, then in the order of the columns. */
+  readonly nearest: readonly PlugPlace[];
+}
+
+/** The plugs that would do but for one check, by that check, the commonest first. */
+export function nearMisses(misses: Uint32Array, most: number): NearMiss[] {
+  const near = CHECK_IDS.map((check) => ({ check, count: 0, levels: [[], [], []] as PlugPlace[][] }));
+  for (let plug = 0; plug < misses.length; plug += 1) {
+    const all = misses[plug]!;
+    const refusals = all & REFUSALS;
+    if (refusals === 0 || (refusals & (refusals - 1)) !== 0) continue;
+    const entry = near[31 - Math.clz32(refusals)]!;
+    entry.count += 1;
+    const level = entry.levels[(all & OPEN ? 1 : 0) + (all & CAUTIONED ? 1 : 0)]!;
+    if (level.length < most) level.push(plug);
+  }
+  return near
+    .filter(({ count }) => count > 0)
+    .map(({ check, count, levels }) => ({ check, count, nearest: levels.flat().slice(0, most) }))
+    .sort((a, b) => b.count - a.count);
+}

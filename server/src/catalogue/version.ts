@@ -1,0 +1,16 @@
+import type { Database, Writing } from '../db/database.ts';
+
+export async function readCatalogueVersion(db: Database): Promise<string> {
+  return (await db.selectFrom('catalogue_version').select('version').executeTakeFirstOrThrow()).version;
+}
+
+/**
+ * Every reader's catalogue is of another version from here on: trays, indexes and trails are made anew. The row stays locked
+ * until the transaction ends, so versions come to be seen in their order.
+ */
+export async function bumpCatalogueVersion(trx: Writing): Promise<void> {
+  await trx
+    .updateTable('catalogue_version')
+    .set((eb) => ({ version: eb('version', '+', '1') }))
+    .execute();
+}
