@@ -1,4 +1,4 @@
-import { ask, expect, expectTray, pickRow, signIn, slipPane, test, whyPanel } from './counter.ts';
+import { ask, expect, expectAccessible, expectTray, pickRow, signIn, slipPane, test, whyPanel } from './counter.ts';
 
 test('price and stock are answered on the phone without a slip', async ({ page, counter }) => {
   await signIn(page, counter);
@@ -65,6 +65,24 @@ test('a line is taken off, put back by undo, and counted up; a note is written',
   await page.keyboard.type('Pump runs rough; plug looked sooty');
   await page.keyboard.press('Enter');
   await expect(slipPane(page)).toContainText('Pump runs rough; plug looked sooty');
+});
+
+test('where nothing will do, the plugs that one check alone keeps out are listed, and one is tried', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter);
+  await page.goto(`${counter.address}/counter/parts?engine=skerrow-tv50`);
+  await expectTray(page);
+  await page.keyboard.press('n');
+  const list = page.getByRole('dialog', { name: /Nearly fits/ });
+  const first = list.getByRole('region', { name: 'Kept out by reach alone' }).getByRole('button').first();
+  const printed = await first.innerText();
+  await expectAccessible(page);
+  await first.press('Enter');
+  await expect(list).toHaveCount(0);
+  await expect(page.locator('[data-tray] [aria-selected="true"]')).toHaveAttribute('data-row', printed);
+  await expect(whyPanel(page)).toContainText('Reach');
 });
 
 test('in the ask line every character is text, and a scanner’s burst on the desk commands nothing', async ({

@@ -106,8 +106,11 @@ export async function pressTimes(page: Page, key: string, times = 1): Promise<vo
 export async function pickRow(page: Page, printed: string): Promise<void> {
   const picked = page.locator('[data-tray] [aria-selected="true"]');
   for (let i = 0; i < 200; i += 1) {
-    if ((await picked.getAttribute('data-row')) === printed) return;
+    const at = await picked.getAttribute('data-row');
+    if (at === printed) return;
     await pressTimes(page, 'j');
+    // At the end of what is shown, the rest is asked for.
+    if ((await picked.getAttribute('data-row')) === at) await pressTimes(page, 'm');
   }
   throw new Error(`${printed} was not reached with j.`);
 }

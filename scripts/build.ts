@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { DIST, ROOT, SERVER_BUNDLE, WEB_BUILD } from './places.ts';
 
 const STAMP = join(DIST, 'build-stamp');
@@ -29,30 +29,10 @@ export async function buildAll(say: (line: string) => void): Promise<void> {
   if (done && existsSync(SERVER_BUNDLE) && existsSync(join(WEB_BUILD, 'index.html'))) return;
   say('Building …');
   // The tools are heavy and mostly not needed, so they are loaded only here.
-  const [{ build: bundle }, { build: buildWeb }] = await Promise.all([import('esbuild'), import('vite')]);
+  const { build: buildWeb } = await import('vite');
   mkdirSync(DIST, { recursive: true });
   await Promise.all([
-    bundle({
-      entryPoints: [join(ROOT, 'server/src/main.ts')],
-      outfile: SERVER_BUNDLE,
-      bundle: true,
-      platform: 'node',
-      target: 'node20',
-      format: 'esm',
-      sourcemap: true,
-      logLevel: 'warning',
-      // Packages stay outside the bundle; our own workspaces, which are TypeScript, go in.
-      plugins: [
-        {
-          name: 'own-workspaces-inside',
-          setup(build) {
-            build.onResolve({ filter: /^[^./]/ }, ({ path, kind }) =>
-              kind === 'entry-point' || path.startsWith('@brackenfell/') ? undefined : { path, external: true },
-            );
-          },
-        },
-      ],
-    }),
+    bundleForNode({ main: join(ROOT, 'server/src/main.ts') }, dirname(SERVER_BUNDLE)),
     buildWeb({
       root: join(ROOT, 'web'),
       configFile: join(ROOT, 'web/vite.config.ts'),
@@ -61,4 +41,29 @@ export async function buildAll(say: (line: string) => void): Promise<void> {
     }),
   ]);
   writeFileSync(STAMP, stamp);
+}
+
+/** Bundles programs for Node.js, each into a file of its name. Packages stay outside; our own workspaces, which are TypeScript, go in. */
+export async function bundleForNode(programs: Record<string, string>, folder: string): Promise<void> {
+  const { build: bundle } = await import('esbuild');
+  await bundle({
+    entryPoints: programs,
+    outdir: folder,
+    bundle: true,
+    platform: 'node',
+    target: 'node20',
+    format: 'esm',
+    sourcemap: true,
+    logLevel: 'warning',
+    plugins: [
+      {
+        name: 'own-workspaces-inside',
+        setup(build) {
+          build.onResolve({ filter: /^[^./]/ }, ({ path, kind }) =>
+            kind === 'entry-point' || path.startsWith('@brackenfell/') ? undefined : { path, external: true },
+          );
+        },
+      },
+    ],
+  });
 }

@@ -20,7 +20,7 @@ import {
   restoreLine,
   takeOverSlip,
 } from './slip.ts';
-import { getTray } from './tray.ts';
+import { getNearMisses, getTray } from './tray.ts';
 
 /** Every endpoint of the application. The server must register each; the OpenAPI document lists them. */
 export const ENDPOINTS = {
@@ -34,6 +34,7 @@ export const ENDPOINTS = {
   listEngines,
   getEngine,
   getTray,
+  getNearMisses,
   getPart,
   getPartEngines,
   getPartGraph,

@@ -183,3 +183,34 @@ export const getTray = endpoint({
   }),
   response: Tray,
 });
+
+/** A plug that would do but for one check. */
+const NearMissPart = z
+  .object({ partId: Id, printed: z.string(), maker: z.string(), onHand: z.number().int(), phrase: z.string() })
+  .meta({ id: 'NearMissPart' });
+
+export const NearMisses = z
+  .object({
+    considered: z.number().int(),
+    /** By the one check that keeps them out, the commonest first. */
+    byCheck: z.array(
+      z.object({
+        check: z.enum(CHECK_IDS),
+        title: z.string(),
+        count: z.number().int(),
+        nearest: z.array(NearMissPart),
+      }),
+    ),
+  })
+  .meta({ id: 'NearMisses' });
+export type NearMisses = z.infer<typeof NearMisses>;
+
+export const getNearMisses = endpoint({
+  method: 'GET',
+  path: '/api/engines/:engineId/near-misses',
+  summary: 'Of all plugs of the catalogue those that one check alone keeps out of an engine, and why.',
+  roles: EVERYONE,
+  params: z.object({ engineId: EngineKey }),
+  query: z.object({ units: Units.default('metric') }),
+  response: NearMisses,
+});

@@ -1,6 +1,14 @@
 import type { CheckId } from './check-ids.ts';
 import { FACTS, type FactId, type FactSheet, type FactTypes, type Sourced } from './facts.ts';
-import { OUTCOMES, type FactUsed, type Figures, type Finding, type Outcome, type Telling } from './finding.ts';
+import {
+  OUTCOMES,
+  roundCloseness,
+  type FactUsed,
+  type Figures,
+  type Finding,
+  type Outcome,
+  type Telling,
+} from './finding.ts';
 import type { Say } from './say.ts';
 
 /** What a check decides: outcome, which case, and the figures its sentences are made of. */
@@ -171,7 +179,7 @@ export function defineCheck<N extends FactId, O extends FactId, F extends Figure
     if (judged.outcome === 'unknown') {
       return findingOf(outcome, caseId, figures, told, used, judged.missing, definition.canRefuse(known), 0);
     }
-    return findingOf(outcome, caseId, figures, told, used, NOTHING, false, judged.closeness ?? 0);
+    return findingOf(outcome, caseId, figures, told, used, NOTHING, false, roundCloseness(judged.closeness ?? 0));
   }
 
   // One literal for every finding: copying and overriding objects was a third of the time of a whole tray.

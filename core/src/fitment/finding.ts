@@ -51,3 +51,7 @@ export interface Finding {
   readonly closeness: number;
   readonly relief?: Relief;
 }
+
+const CLOSENESS_PARTS = 10_000;
+/** Four places: closer than that is the same, and a sum of rounded ones is the same in any order. */
+export const roundCloseness = (sum: number): number => Math.round(sum * CLOSENESS_PARTS) / CLOSENESS_PARTS;

@@ -1,7 +1,7 @@
 import { CHECKS } from './check-list.ts';
 import { worseFinding } from './define-check.ts';
 import type { FactSheet } from './facts.ts';
-import type { Finding } from './finding.ts';
+import { roundCloseness, type Finding } from './finding.ts';
 import type { Say } from './say.ts';
 import { overallVerdict, relieve, worstVerdict, type Evidence, type Verdict } from './verdict.ts';
 
@@ -31,10 +31,6 @@ export function weighFindings(asked: readonly Finding[], evidence: Evidence): Pl
   };
 }
 
-const CLOSENESS_PARTS = 10_000;
-/** Four places: closer than that is the same. */
-export const roundCloseness = (sum: number): number => Math.round(sum * CLOSENESS_PARTS) / CLOSENESS_PARTS;
-
 /** A finding told for several positions at once, with those where its outcome holds. */
 export interface SharedFinding extends Finding {
   /** Labels of the positions it holds at; empty when it holds at all of them. */
@@ -47,18 +43,27 @@ export interface LineJudgement {
   readonly closeness: number;
 }
 
+/** A judgement and the labels of the positions it holds for, all of which ask the same. */
+export interface JudgementAt {
+  readonly labels: readonly string[];
+  readonly judgement: PlugJudgement;
+}
+
+const ALL: readonly string[] = [];
+
 /**
  * One judgement over all the positions a part would serve: per check the gravest finding and where it holds; the verdict
  * is the worst of the positions'. Domain section 13.
  */
-export function judgeOverPositions(byPosition: readonly { label: string; judgement: PlugJudgement }[]): LineJudgement {
+export function judgeOverPositions(byPosition: readonly JudgementAt[]): LineJudgement {
   const first = byPosition[0];
   if (!first) throw new RangeError('A part must serve at least one position.');
-  const findings = first.judgement.findings.map((_, i): SharedFinding => {
-    const here = byPosition.map(({ label, judgement }) => ({ label, finding: judgement.findings[i]! }));
+  const findings = first.judgement.findings.map((only, i): SharedFinding => {
+    if (byPosition.length === 1) return { ...only, onlyAt: ALL };
+    const here = byPosition.map(({ labels, judgement }) => ({ labels, finding: judgement.findings[i]! }));
     const finding = here.map((h) => h.finding).reduce(worseFinding);
     const at = here.filter((h) => h.finding.outcome === finding.outcome && h.finding.caseId === finding.caseId);
-    return { ...finding, onlyAt: at.length === here.length ? [] : at.map((h) => h.label) };
+    return { ...finding, onlyAt: at.length === here.length ? ALL : at.flatMap((h) => h.labels) };
   });
   return {
     findings,

@@ -81,10 +81,8 @@ describe('a part over several positions', () => {
 
   test('is judged by its worst position, and says which those are', () => {
     const line = judgeOverPositions([
-      { label: '1', judgement: at('forward') },
-      { label: '2', judgement: at('reverse') },
-      { label: '3', judgement: at('forward') },
-      { label: '4', judgement: at('reverse') },
+      { labels: ['1', '3'], judgement: at('forward') },
+      { labels: ['2', '4'], judgement: at('reverse') },
     ]);
     expect(line.verdict).toBe('refuse');
     expect(line.findings.find((f) => f.check === 'polarity')).toMatchObject({ outcome: 'refuse', onlyAt: ['2', '4'] });

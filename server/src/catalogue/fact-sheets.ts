@@ -2,7 +2,14 @@ import type { FactSheet } from '@brackenfell/core/fitment/facts';
 import { PlugColumns } from '@brackenfell/core/fitment/screening/plug-columns';
 import type { Database } from '../db/database.ts';
 import type { HeatScales } from './figure-codec.ts';
-import { readHeatScales, readPlugSheets, readPositionSheets, type SharedEntries } from './read-facts.ts';
+import {
+  readHeatScales,
+  readPlugSheets,
+  readPlugTitles,
+  readPositionSheets,
+  type PlugTitle,
+  type SharedEntries,
+} from './read-facts.ts';
 import { readCatalogueVersion } from './version.ts';
 
 /** The facts of the catalogue as they stood at one version: of all plugs, and of the positions asked for so far. */
@@ -10,6 +17,8 @@ export interface HeldFacts {
   readonly version: string;
   readonly scales: HeatScales;
   readonly plugs: PlugColumns;
+  /** By a plug's place in the columns. */
+  readonly titles: readonly PlugTitle[];
   readonly positions: Map<string, FactSheet>;
 }
 
@@ -24,6 +33,7 @@ const BATCH = 1000;
 export class FactSheets {
   readonly #db: Database;
   readonly #shared: SharedEntries = new Map();
+  readonly #titles: PlugTitle[] = [];
   #held: HeldFacts | undefined;
   #bringing: Promise<void> | undefined;
 
@@ -57,12 +67,17 @@ export class FactSheets {
     const kept = this.#held && JSON.stringify([...this.#held.scales]) === rated ? this.#held : undefined;
     if (!kept) this.#shared.clear();
     const plugs = kept?.plugs ?? new PlugColumns();
+    const titles = this.#titles;
     const changed = await this.#changedSince(kept?.version ?? '0');
     for (let i = 0; i < changed.length; i += BATCH) {
       const ids = changed.slice(i, i + BATCH);
-      for (const [id, sheet] of await readPlugSheets(this.#db, scales, ids, this.#shared)) plugs.set(id, sheet);
+      const named = await readPlugTitles(this.#db, ids);
+      for (const [id, sheet] of await readPlugSheets(this.#db, scales, ids, this.#shared)) {
+        plugs.set(id, sheet);
+        titles[plugs.placeOf(id)!] = named.get(id)!;
+      }
     }
-    this.#held = { version, scales, plugs, positions: new Map() };
+    this.#held = { version, scales, plugs, titles, positions: new Map() };
   }
 
   async #changedSince(version: string): Promise<string[]> {

@@ -1,10 +1,16 @@
-import type { FactEntry, FactId, FactSheet, Sourced } from '@brackenfell/core/fitment/facts';
+import { sql } from 'kysely';
+import type { FactEntry, FactId, FactSheet, Sourced, SourceRank } from '@brackenfell/core/fitment/facts';
 import type { HeatScale } from '@brackenfell/core/heat-range/heat-scale';
 import type { Database } from '../db/database.ts';
 import { decodeFigure, type HeatScales } from './figure-codec.ts';
 
-/** Entries met before. Most plugs share theirs with many others; a catalogue held in memory holds each once. */
-export type SharedEntries = Map<string, FactEntry<unknown>>;
+interface SharedFigure {
+  readonly fact: FactId;
+  readonly entry: FactEntry<unknown> | undefined;
+}
+
+/** Figures met before, by their telling. Most plugs share theirs with many others; what is held in memory holds each once. */
+export type SharedEntries = Map<string, SharedFigure>;
 
 export async function readHeatScales(db: Database): Promise<HeatScales> {
   const rows = await db
@@ -21,6 +27,12 @@ export async function readHeatScales(db: Database): Promise<HeatScales> {
     scales.set(row.maker_id, scale);
   }
   return scales;
+}
+
+/** What a plug is called at the counter. */
+export interface PlugTitle {
+  readonly printed: string;
+  readonly maker: string;
 }
 
 /** All that is known of the given plugs; one of which nothing is known has an empty sheet. */
@@ -55,40 +67,41 @@ async function readSheets(
   scales: HeatScales,
   shared: SharedEntries,
 ): Promise<Map<string, FactSheet>> {
-  const rows = await db
-    .selectFrom('chosen_figure')
-    .innerJoin('figure', 'figure.id', 'chosen_figure.figure_id')
-    .select([
-      `chosen_figure.${subject} as subject`,
-      'chosen_figure.rules',
-      'figure.attribute',
-      'figure.low',
-      'figure.high',
-      'figure.code',
-      'figure.unit',
-      'figure.source_rank',
-      'figure.source_name',
-    ])
-    .where(`chosen_figure.${subject}`, 'in', ids)
-    .orderBy('figure.id')
-    .execute();
+  const { rows } = await sql<{ subject: string; told: string }>`
+    select c.${sql.ref(subject)} as subject,
+           concat_ws(${SEPARATOR}, f.attribute, c.rules::text, coalesce(f.low::text, ''), coalesce(f.high::text, ''),
+                     coalesce(f.code, ''), f.source_rank, f.source_name) as told
+      from chosen_figure c join figure f on f.id = c.figure_id
+     where c.${sql.ref(subject)} = any(${ids}::bigint[])
+     order by f.id`.execute(db);
   const sheets = new Map<string, Record<string, FactEntry<unknown>>>();
-  for (const row of rows) {
-    const { attribute, rules, low, high, code, source_rank: rank, source_name: name } = row;
-    const key = `${attribute}|${String(rules)}|${String(low)}|${String(high)}|${String(code)}|${rank}|${name}`;
-    let entry = shared.get(key);
-    if (entry === undefined) {
-      const value = decodeFigure(attribute as FactId, row, scales);
-      if (value === undefined) continue;
-      const sourced: Sourced<unknown> = { value, source: { rank, name } };
-      entry = rules ? { ruling: [sourced] } : { ruling: [], questioning: [sourced] };
-      shared.set(key, entry);
+  for (const { subject: id, told } of rows) {
+    let figure = shared.get(told);
+    if (figure === undefined) {
+      figure = readTold(told, scales);
+      shared.set(told, figure);
     }
-    const sheet = sheets.get(row.subject!) ?? {};
-    sheets.set(row.subject!, sheet);
-    sheet[attribute] = sheet[attribute] ? together(sheet[attribute], entry) : entry;
+    const { fact, entry } = figure;
+    if (entry === undefined) continue;
+    const sheet = sheets.get(id) ?? {};
+    sheets.set(id, sheet);
+    sheet[fact] = sheet[fact] ? together(sheet[fact], entry) : entry;
   }
   return sheets;
+}
+
+/** Between the parts of a figure told in one line: a character no text of a catalogue has. */
+const SEPARATOR = '\u001f';
+
+/** Reads a figure that the database told in one line; no entry where its heat code is on no known scale. */
+function readTold(told: string, scales: HeatScales): SharedFigure {
+  const [fact, rules, low, high, code, rank, name] = told.split(SEPARATOR) as [FactId, ...string[]];
+  const number = (text: string | undefined) => (text ? Number(text) : null);
+  const figure = { low: number(low), high: number(high), code: code === '' ? null : code!, unit: null };
+  const value = decodeFigure(fact, figure, scales);
+  if (value === undefined) return { fact, entry: undefined };
+  const sourced: Sourced<unknown> = { value, source: { rank: rank as SourceRank, name: name! } };
+  return { fact, entry: rules === 'true' ? { ruling: [sourced] } : { ruling: [], questioning: [sourced] } };
 }
 
 /** Two entries of one fact in one: figures of one rank that disagree, or a doubt beside what rules. */
@@ -116,4 +129,18 @@ async function readPrintedNumbers(db: Database, partIds: readonly string[]): Pro
     sheets.set(id, { 'plug.printedNumbers': { ruling: [{ value: [...before, number], source }] } });
   }
   return sheets;
+}
+
+/** The catalogue numbers and makers of the given plugs. */
+export async function readPlugTitles(db: Database, partIds: readonly string[]): Promise<Map<string, PlugTitle>> {
+  const rows = await db
+    .selectFrom('part')
+    .innerJoin('maker', 'maker.id', 'part.maker_id')
+    .innerJoin('part_name', (join) =>
+      join.onRef('part_name.part_id', '=', 'part.id').on('part_name.kind', '=', 'catalogue'),
+    )
+    .select(['part.id', 'part_name.printed', 'maker.name as maker'])
+    .where('part.id', 'in', partIds)
+    .execute();
+  return new Map(rows.map(({ id, ...title }) => [id, title]));
 }

@@ -17,6 +17,7 @@ export interface AskedPosition {
 
 /** What an engine asks, and all that is said about which parts serve it. */
 export interface Asked {
+  readonly held: HeldFacts;
   readonly positions: readonly AskedPosition[];
   /** Parts the engine maker names, by id. */
   readonly roots: readonly string[];
@@ -39,31 +40,30 @@ export interface AskedOf {
 export async function readAsked(
   context: Context,
   db: Database,
-  held: HeldFacts,
   { engineId, positionId, built }: AskedOf,
 ): Promise<Asked | undefined> {
-  const [all, named, listings] = await Promise.all([
+  const [held, stored, { named, edges }, listings] = await Promise.all([
+    context.sheets.at(db),
     listPositions(db, [engineId]),
-    listNamedNumbers(db, engineId),
+    readNamed(db, engineId),
     readListings(db, engineId),
   ]);
-  const stored = all.filter((p) => positionId === undefined || p.id === positionId);
-  if (stored.length === 0) return undefined;
+  const sheets = await context.sheets.positions(
+    db,
+    held,
+    stored.map((p) => p.id),
+  );
+  const positions = stored.map(({ id, label, place }) => ({ id, label, place, sheet: sheets.get(id)! }));
+  const wanted = positions.filter((p) => positionId === undefined || p.id === positionId);
+  if (wanted.length === 0) return undefined;
   const roots = named.map((n) => n.part_id);
-  const [sheets, edges] = await Promise.all([
-    context.sheets.positions(
-      db,
-      held,
-      stored.map((p) => p.id),
-    ),
-    readEdgesAround(db, roots),
-  ]);
   const trails = trailsFrom(roots, edges);
   const standing = listings.filter((listing) => restrictionMet(listing, built));
   const listingAt = (place: string, partId: string) =>
     standing.find((l) => l.part_id === partId && (l.place === null || l.place === place))?.source ?? null;
   return {
-    positions: stored.map(({ id, label, place }) => ({ id, label, place, sheet: sheets.get(id)! })),
+    held,
+    positions: wanted,
     roots,
     edges,
     trails,
@@ -80,6 +80,25 @@ export async function readAsked(
       };
     },
   };
+}
+
+/** Positions that ask the very same are judged once. */
+export function alikePositions(positions: readonly AskedPosition[]): AskedPosition[][] {
+  const groups = new Map<string, AskedPosition[]>();
+  for (const position of positions) {
+    const key = position.place + JSON.stringify(position.sheet);
+    groups.set(key, [...(groups.get(key) ?? []), position]);
+  }
+  return [...groups.values()];
+}
+
+async function readNamed(db: Database, engineId: string) {
+  const named = await listNamedNumbers(db, engineId);
+  const edges = await readEdgesAround(
+    db,
+    named.map((n) => n.part_id),
+  );
+  return { named, edges };
 }
 
 /** Whether a listing's restriction is met; a restriction by build month is not met while the month is unknown. */

@@ -2,12 +2,15 @@ import { lifeAtPositionKm } from '@brackenfell/core/fitment/electrode-wear';
 import { rulingValue, type FactSheet } from '@brackenfell/core/fitment/facts';
 import type { AskedPosition } from './asked.ts';
 
+/** What the cost for a distance depends on, of the plug. */
+export const COST_FACTS = ['plug.centreMaterial', 'plug.groundMaterial', 'plug.lifeKm'] as const;
+
 const KM = 10_000;
 
 /** Cost of a set per 10 000 km of the life it reaches at the hardest of its positions, in minor units; undefined when unknown. */
 export function costPer10000KmMinor(
   positions: readonly AskedPosition[],
-  plug: FactSheet,
+  plug: Pick<FactSheet, (typeof COST_FACTS)[number]>,
   eachMinor: number | null,
 ): number | undefined {
   if (eachMinor === null) return undefined;

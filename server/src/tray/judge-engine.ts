@@ -1,22 +1,23 @@
 import type { FactSheet } from '@brackenfell/core/fitment/facts';
 import { ruleFacts } from '@brackenfell/core/fitment/house-rules';
 import { judgeOverPositions, weighFindings, type LineJudgement } from '@brackenfell/core/fitment/judge-plug';
-import { compareInTray, trayPlacing, type Rankable } from '@brackenfell/core/fitment/ranking';
+import { compareInTray, TRAY_ORDER, trayPlacing, type Rankable } from '@brackenfell/core/fitment/ranking';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { plugsBySize } from '@brackenfell/core/fitment/screening/by-size';
 import { Explainer } from '@brackenfell/core/fitment/screening/explain';
-import { Screen } from '@brackenfell/core/fitment/screening/screen';
+import { Screen, type ScreenedPlugs } from '@brackenfell/core/fitment/screening/screen';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { VERDICTS, worstVerdict, type Evidence, type Verdict } from '@brackenfell/core/fitment/verdict';
 import { isWeak, type Trail } from '@brackenfell/core/interchange/trail';
-import type { HeldFacts } from '../catalogue/fact-sheets.ts';
+import { readNamedParts } from '../ask/store.ts';
 import type { HeatScales } from '../catalogue/figure-codec.ts';
+import type { PlugTitle } from '../catalogue/read-facts.ts';
 import type { Context } from '../context.ts';
 import type { Database } from '../db/database.ts';
 import type { StoredEdge } from '../interchange/store.ts';
-import { readAsked, type Asked, type AskedOf, type AskedPosition } from './asked.ts';
-import { costPer10000KmMinor } from './cost.ts';
-import { readPartRows, type PartRow } from './store.ts';
+import { alikePositions, readAsked, type Asked, type AskedOf, type AskedPosition } from './asked.ts';
+import { COST_FACTS, costPer10000KmMinor } from './cost.ts';
+import { readStock } from './store.ts';
 
 export interface TrayQuestion extends AskedOf {
   readonly inHand?: string | undefined;
@@ -26,8 +27,15 @@ export interface TrayQuestion extends AskedOf {
   readonly most?: number;
 }
 
+export interface TrayPart extends PlugTitle {
+  readonly id: string;
+  readonly on_hand: number | null;
+  readonly bin: string | null;
+  readonly each_minor: number | null;
+}
+
 export interface JudgedCandidate {
-  readonly part: PartRow;
+  readonly part: TrayPart;
   readonly sheet: FactSheet;
   readonly judgement: LineJudgement;
   readonly evidence: Evidence;
@@ -52,7 +60,7 @@ export interface JudgedEngine {
 }
 
 /** Candidates that tie with the last that is shown are told apart by stock and cost; more of them than this are not. */
-const MOST_TIED = 100;
+const MOST_TIED = 50;
 /** Claimed candidates that are shown beyond the first: a false claim can join thousands. */
 const MOST_CLAIMED = 60;
 
@@ -63,64 +71,66 @@ export async function judgeEngine(
   units: UnitDisplay,
   db: Database,
 ): Promise<JudgedEngine | undefined> {
-  const held = await context.sheets.at(db);
-  const asked = await readAsked(context, db, held, question);
+  const asked = await readAsked(context, db, question);
   if (!asked) return undefined;
-  const bench = layOut(asked, held, ruleFacts(context.rules));
-  const reached = [...(question.only ?? asked.reached)].filter((id) => held.plugs.placeOf(id) !== undefined);
-  const bySize = question.only
-    ? []
+  const { held } = asked;
+  const bench = layOut(asked, ruleFacts(context.rules));
+  const { inHand } = question;
+  const isPlug = (id: string) => held.plugs.placeOf(id) !== undefined;
+  const singled = [...new Set(question.only ?? [...asked.reached, ...(inHand ? [inHand] : [])])].filter(isPlug);
+  const others = question.only
+    ? new Uint32Array()
     : plugsBySize(
         held.plugs,
         asked.positions.map(({ sheet }) => sheet),
-      ).flatMap((place) => (asked.reached.has(held.plugs.ids[place]!) ? [] : [held.plugs.ids[place]!]));
-  const inHand = question.inHand;
-  const isStranger = inHand !== undefined && held.plugs.placeOf(inHand) !== undefined && !asked.reached.has(inHand);
-  const found = [...new Set([...reached, ...bySize, ...(isStranger ? [inHand] : [])])].map((id) => bench.screen(id));
-
-  const most = question.most ?? found.length;
-  let claims = MOST_CLAIMED;
-  const answered = new Set(
-    found.flatMap(({ id, evidence }) => (id === inHand || (isClaimed(evidence) && (claims -= 1) >= 0) ? [id] : [])),
-  );
-  const chosen = pickFirst(found, most, ({ id }) => answered.has(id));
-  const named = chosen.flatMap(({ id }) => asked.trails.get(id)?.steps.map(({ to }) => to) ?? []);
-  const rows = await readPartRows(db, [...new Set([...chosen.map(({ id }) => id), ...named, ...asked.roots])]);
-  const rowOf = new Map(rows.map((row) => [row.id, row]));
+        new Set(singled.map((id) => held.plugs.placeOf(id)!)),
+      );
+  const found = singled.map((id) => bench.screen(id));
+  const bySize = bench.screenAll(others);
+  const most = question.most ?? singled.length + others.length;
+  const answered = answeredInAnyCase(found, inHand);
+  const chosen = pickFirst(found, bySize, most, answered);
+  const ids = chosen.map(({ id }) => id);
+  const onTrails = ids.flatMap((id) => asked.trails.get(id)?.steps.map(({ to }) => to) ?? []);
+  const [stock, named] = await Promise.all([
+    readStock(db, ids),
+    readNamedParts(db, [...new Set([...onTrails, ...asked.roots])]),
+  ]);
   const ranked = chosen
     .map((screened) => {
-      const part = rowOf.get(screened.id)!;
-      const sheet = held.plugs.sheetOf(held.plugs.placeOf(part.id)!);
-      const cost = costPer10000KmMinor(asked.positions, sheet, part.each_minor);
+      const place = held.plugs.placeOf(screened.id)!;
+      const part: TrayPart = { ...stock.get(screened.id)!, ...held.titles[place]! };
+      const costFacts = Object.fromEntries(COST_FACTS.map((fact) => [fact, held.plugs.factOf(place, fact)]));
+      const cost = costPer10000KmMinor(asked.positions, costFacts, part.each_minor);
       const { verdict, closeness, evidence } = screened;
       const onHand = part.on_hand ?? 0;
       const rank: Rankable = { verdict, evidence, closeness, onHand, costPer10000Km: cost, printed: part.printed };
-      return { screened, part, sheet, cost, rank };
+      return { screened, part, cost, rank };
     })
     .sort((a, b) => compareInTray(a.rank, b.rank))
     .filter(({ part }, i) => i < most || answered.has(part.id));
 
   const explain = bench.explainIn(units);
-  const bySizeOnly = new Set(bySize);
-  const candidates = ranked.map(({ screened: { id, place, evidence }, part, sheet, cost }): JudgedCandidate => ({
-    part,
-    sheet,
-    judgement: explain(id, place),
-    servedAt: asked.positions.filter((p) => p.place === place).map(({ label }) => label),
-    evidence,
-    listedBy: asked.listingAt(place, id),
-    trail: asked.trails.get(id),
-    bySizeOnly: bySizeOnly.has(id),
-    costPer10000KmMinor: cost ?? null,
-  }));
-  const verdicts = Object.fromEntries(VERDICTS.map((v) => [v, 0])) as Record<Verdict, number>;
-  for (const { verdict } of found) verdicts[verdict] += 1;
+  const candidates = ranked.map(({ screened: { id, place, evidence }, part, cost }): JudgedCandidate => {
+    const sheet = held.plugs.sheetOf(held.plugs.placeOf(id)!);
+    return {
+      part,
+      sheet,
+      judgement: explain(id, sheet, place),
+      servedAt: asked.positions.filter((p) => p.place === place).map(({ label }) => label),
+      evidence,
+      listedBy: asked.listingAt(place, id),
+      trail: asked.trails.get(id),
+      bySizeOnly: !asked.reached.has(id),
+      costPer10000KmMinor: cost ?? null,
+    };
+  });
   return {
     positions: asked.positions,
     candidates,
-    counts: { ...verdicts, byReference: found.length - bySize.length, bySize: bySize.length },
+    counts: countAll(found, bySize, asked.reached),
     edges: new Map(asked.edges.map((edge) => [edge.id, edge])),
-    printed: new Map(rows.map((row) => [row.id, row.printed])),
+    printed: new Map(named.map(({ id, printed }) => [id, printed])),
     scales: held.scales,
     catalogueVersion: held.version,
   };
@@ -135,37 +145,79 @@ interface ScreenedCandidate {
   readonly closeness: number;
 }
 
-/** The first by placing, with those that tie with the last of them, and what has to be answered for in any case. */
-function pickFirst(
+function countAll(
   found: readonly ScreenedCandidate[],
-  most: number,
-  isAnswered: (candidate: ScreenedCandidate) => boolean,
-): ScreenedCandidate[] {
-  if (found.length <= most) return [...found];
-  const placings = Float64Array.from(found, (c) => trayPlacing(c.verdict, c.evidence, c.closeness));
-  const last = placings.slice().sort()[most - 1]!;
-  let tied = MOST_TIED;
-  return found.filter(
-    (candidate, i) => placings[i]! < last || isAnswered(candidate) || (placings[i] === last && (tied -= 1) >= 0),
-  );
+  bySize: ScreenedPlugs,
+  reached: ReadonlySet<string>,
+): JudgedEngine['counts'] {
+  const verdicts = Object.fromEntries(VERDICTS.map((verdict) => [verdict, 0])) as Record<Verdict, number>;
+  for (const { verdict } of found) verdicts[verdict] += 1;
+  const bySizeCounts = countVerdicts(bySize);
+  for (const [i, verdict] of VERDICTS.entries()) verdicts[verdict] += bySizeCounts[i]!;
+  const byReference = found.filter(({ id }) => reached.has(id)).length;
+  return { ...verdicts, byReference, bySize: found.length - byReference + bySize.verdicts.length };
+}
+
+/** How many have each verdict, in the order of the verdicts. */
+function countVerdicts({ verdicts }: ScreenedPlugs): number[] {
+  const counts = VERDICTS.map(() => 0);
+  for (const verdict of verdicts) counts[verdict]! += 1;
+  return counts;
 }
 
 /** What a list claims to fit is shown with its answer however bad it is: somebody will ask for it. */
 const isClaimed = ({ named, listed, trailGrade }: Evidence): boolean =>
   named || listed || (trailGrade !== undefined && !isWeak(trailGrade));
 
-/** Positions that ask the very same are judged once. */
-function alikePositions(positions: readonly AskedPosition[]): AskedPosition[][] {
-  const groups = new Map<string, AskedPosition[]>();
-  for (const position of positions) {
-    const key = position.place + JSON.stringify(position.sheet);
-    groups.set(key, [...(groups.get(key) ?? []), position]);
+/** Ids of the candidates that are shown wherever they stand: what is claimed, and what the customer holds. */
+function answeredInAnyCase(found: readonly ScreenedCandidate[], inHand: string | undefined): ReadonlySet<string> {
+  const claimed = found.filter(({ evidence }) => isClaimed(evidence)).slice(0, MOST_CLAIMED);
+  return new Set([...claimed.map(({ id }) => id), ...(inHand === undefined ? [] : [inHand])]);
+}
+
+interface ScreenedBySize extends ScreenedPlugs {
+  candidate(i: number): ScreenedCandidate;
+}
+
+const UNCONNECTED: Evidence = { named: false, listed: false };
+
+/** The first by placing, with those that tie with the last of them, and those that are answered in any case. */
+function pickFirst(
+  found: readonly ScreenedCandidate[],
+  bySize: ScreenedBySize,
+  most: number,
+  answered: ReadonlySet<string>,
+): ScreenedCandidate[] {
+  const placed = [...found, ...firstVerdicts(bySize, most)].map((candidate) => ({
+    candidate,
+    placing: trayPlacing(candidate.verdict, candidate.evidence, candidate.closeness),
+  }));
+  const last = Float64Array.from(placed, ({ placing }) => placing).sort()[most - 1] ?? Infinity;
+  let tied = MOST_TIED;
+  return placed.flatMap(({ candidate, placing }) =>
+    placing < last || answered.has(candidate.id) || (placing === last && (tied -= 1) >= 0) ? [candidate] : [],
+  );
+}
+
+/** The candidates of the best verdicts, of as many as make up the first `most`: thousands of refusals are left out unsorted. */
+function firstVerdicts(bySize: ScreenedBySize, most: number): ScreenedCandidate[] {
+  const counts = countVerdicts(bySize);
+  const isTaken = VERDICTS.map(() => false);
+  let count = 0;
+  for (const verdict of TRAY_ORDER) {
+    if (count >= most) break;
+    isTaken[VERDICTS.indexOf(verdict)] = true;
+    count += counts[VERDICTS.indexOf(verdict)]!;
   }
-  return [...groups.values()];
+  const first: ScreenedCandidate[] = [];
+  for (let i = 0; i < bySize.verdicts.length; i += 1)
+    if (isTaken[bySize.verdicts[i]!]!) first.push(bySize.candidate(i));
+  return first;
 }
 
 /** What is needed to screen and to explain plugs for an engine. */
-function layOut(asked: Asked, { plugs }: HeldFacts, ruled: FactSheet) {
+function layOut(asked: Asked, ruled: FactSheet) {
+  const { plugs } = asked.held;
   const groups = alikePositions(asked.positions).map((positions) => {
     const facts = { ...positions[0]!.sheet, ...ruled };
     return { positions, place: positions[0]!.place, facts, screen: new Screen(plugs, facts) };
@@ -186,24 +238,58 @@ function layOut(asked: Asked, { plugs }: HeldFacts, ruled: FactSheet) {
       .reduce((a, b) => (soonerSold(b, a) ? b : a));
   }
 
+  /** Plugs that nothing but their size speaks for. */
+  function screenAll(ofSize: Uint32Array): ScreenedBySize {
+    const perPlace = places.map((place) =>
+      groupsAt(place)
+        .map((group) => group.screen.judgeAll(ofSize, UNCONNECTED))
+        .reduce(worstOfBoth),
+    );
+    const best = new Uint8Array(ofSize.length);
+    const [verdicts, closeness] = [new Uint8Array(ofSize.length), new Float64Array(ofSize.length)];
+    for (let i = 0; i < ofSize.length; i += 1) {
+      for (let place = 1; place < perPlace.length; place += 1)
+        if (isSooner(perPlace[place]!, perPlace[best[i]!]!, i)) best[i] = place;
+      verdicts[i] = perPlace[best[i]!]!.verdicts[i]!;
+      closeness[i] = perPlace[best[i]!]!.closeness[i]!;
+    }
+    const candidate = (i: number): ScreenedCandidate => ({
+      id: plugs.ids[ofSize[i]!]!,
+      place: places[best[i]!]!,
+      evidence: UNCONNECTED,
+      verdict: VERDICTS[verdicts[i]!]!,
+      closeness: closeness[i]!,
+    });
+    return { verdicts, closeness, candidate };
+  }
+
   function explainIn(units: UnitDisplay) {
     const say = sayIn(units);
     const explainers = groups.map(({ facts }) => new Explainer(plugs, facts, say));
-    return (id: string, place: string): LineJudgement => {
+    return (id: string, sheet: FactSheet, place: string): LineJudgement => {
       const plug = plugs.placeOf(id)!;
       const evidence = asked.evidenceAt(place, id);
       return judgeOverPositions(
         groups.flatMap((group, i) => {
           if (group.place !== place) return [];
-          const judgement = weighFindings(explainers[i]!.findingsOf(plug), evidence);
-          return group.positions.map(({ label }) => ({ label, judgement }));
+          const judgement = weighFindings(explainers[i]!.findingsOf(plug, sheet), evidence);
+          return [{ labels: group.positions.map(({ label }) => label), judgement }];
         }),
       );
     };
   }
-  return { screen, explainIn };
+  return { screen, screenAll, explainIn };
 }
 
 type Soonness = Pick<ScreenedCandidate, 'verdict' | 'closeness'>;
+function worstOfBoth(a: ScreenedPlugs, b: ScreenedPlugs): ScreenedPlugs {
+  return {
+    verdicts: a.verdicts.map((verdict, i) => Math.min(verdict, b.verdicts[i]!)),
+    closeness: a.closeness.map((near, i) => Math.max(near, b.closeness[i]!)),
+  };
+}
+
+const isSooner = (a: ScreenedPlugs, b: ScreenedPlugs, i: number): boolean =>
+  a.verdicts[i]! > b.verdicts[i]! || (a.verdicts[i] === b.verdicts[i] && a.closeness[i]! < b.closeness[i]!);
 const soonerSold = (a: Soonness, b: Soonness): boolean =>
   VERDICTS.indexOf(a.verdict) > VERDICTS.indexOf(b.verdict) || (a.verdict === b.verdict && a.closeness < b.closeness);

@@ -85,43 +85,41 @@ function headShape(sheet: FactSheet): HeadShape {
   };
 }
 
-/** What a tray's rows share, each told once and referred to by its place. */
-class Shared<T> {
-  readonly list: T[] = [];
-  readonly #places = new Map<string, number>();
-
-  placeOf(key: string, item: () => T): number {
-    const known = this.#places.get(key);
-    if (known !== undefined) return known;
-    this.#places.set(key, this.list.length);
-    return this.list.push(item()) - 1;
-  }
-}
-
-/** The tables that the rows of one tray refer to. */
+/** The tables that the rows of one tray refer to: what they share is told once. */
 class TrayTables {
-  readonly findings = new Shared<TrayFinding>();
-  readonly sources = new Shared<FactUsed>();
-  readonly #tellings = new Map<Telling, number>();
+  readonly findings: TrayFinding[] = [];
+  readonly sources: FactUsed[] = [];
+  readonly #told = new Map<Telling, { onlyAt: readonly string[]; place: number }[]>();
+  readonly #sourcePlaces = new Map<string, number>();
+  readonly #used = new Map<SharedFinding['sources'][number], number>();
 
   findingPlace(finding: SharedFinding): number {
     // The same telling means the same check, outcome and figures; only the positions it holds at can differ.
-    const telling = this.#tellings.get(finding.told) ?? this.#tellings.size;
-    this.#tellings.set(finding.told, telling);
-    return this.findings.placeOf(`${telling}|${finding.onlyAt.join('|')}`, () => {
-      const { sources: _, ...view } = findingView(finding);
-      return view;
-    });
+    const known = this.#told.get(finding.told)?.find(({ onlyAt }) => onlyAt.join() === finding.onlyAt.join());
+    if (known) return known.place;
+    const { sources: _, ...view } = findingView(finding);
+    const place = this.findings.push(view) - 1;
+    this.#told.set(finding.told, [...(this.#told.get(finding.told) ?? []), { onlyAt: finding.onlyAt, place }]);
+    return place;
   }
 
   sourcePlaces({ sources }: SharedFinding): number[] {
-    return sources.map(({ fact, source, questions }) =>
-      this.sources.placeOf(`${fact}|${source.rank}|${source.name}|${String(questions)}`, () => ({
-        fact: FACTS[fact].label,
-        source,
-        ...(questions ? { questions } : {}),
-      })),
-    );
+    return sources.map((used) => {
+      // Rows mostly share the very object; only a new one is compared by what it says.
+      const known = this.#used.get(used) ?? this.#sourcePlace(used);
+      this.#used.set(used, known);
+      return known;
+    });
+  }
+
+  #sourcePlace({ fact, source, questions }: SharedFinding['sources'][number]): number {
+    const key = `${fact}|${source.rank}|${source.name}|${String(questions)}`;
+    const known = this.#sourcePlaces.get(key);
+    if (known !== undefined) return known;
+    const used = { fact: FACTS[fact].label, source };
+    const place = this.sources.push(questions ? { ...used, questions } : used) - 1;
+    this.#sourcePlaces.set(key, place);
+    return place;
   }
 }
 
@@ -222,8 +220,8 @@ export function trayView(judged: JudgedEngine, engineId: string, rules: HouseRul
     engineId,
     positions: judged.positions.map((p) => p.label),
     rows,
-    findings: tables.findings.list,
-    sources: tables.sources.list,
+    findings: tables.findings,
+    sources: tables.sources,
     counts: { byReference, bySize, verdicts },
     order: RANKING_TOLD,
     rules: [{ rule: 'Better electrode', choice: rules.electrodeUpgrade === 'allowed' ? 'may be sold' : 'as designed' }],

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { OpenTray } from '@brackenfell/contract/open-tray';
-import { Tray } from '@brackenfell/contract/tray';
+import { NearMisses, Tray } from '@brackenfell/contract/tray';
 import { CHECK_IDS } from '@brackenfell/core/fitment/check-ids';
 import { fetchTray, findingOf, openTestCounter, rowOf, type TestCounter } from '../testing/counter.ts';
 
@@ -80,6 +80,22 @@ describe('the tray of the SC20 over HTTP', () => {
       findings: expect.anything(),
     });
     expect(few.rows[0]).toEqual(tray.rows[0]);
+  });
+
+  test('names of all plugs those that one check alone keeps out, as the tray would judge them', async () => {
+    const agent = await counter.as('specialist');
+    const { body } = await agent.get('/api/engines/skerrow-sc20/near-misses').expect(200);
+    const { considered, byCheck } = NearMisses.parse(body);
+    expect(considered).toBe(222);
+    expect(byCheck.length).toBeGreaterThan(3);
+    for (const { check, count, nearest } of byCheck) {
+      expect(count).toBeGreaterThanOrEqual(nearest.length);
+      const { partId, printed, phrase } = nearest[0]!;
+      const row = rowOf(await fetchTray(agent, 'skerrow-sc20', `?inHand=${partId}`), printed);
+      expect(row.findings.filter(({ outcome }) => outcome === 'refuse').map((f) => f.check)).toEqual([check]);
+      expect(phrase).toBe(findingOf(row, check).told.phrase);
+    }
+    await agent.get('/api/engines/no-such/near-misses').expect(404);
   });
 
   test('puts the engine maker’s own plug first, to be sold', () => {

@@ -9,7 +9,8 @@ export function useCounter() {
   const slipId = search.get('slip') ?? undefined;
   const slip = useSlip(slipId);
   const engineId = slip.data?.engineId ?? search.get('engine') ?? undefined;
-  const inHand = slip.data?.inHand?.partId ?? search.get('inHand') ?? undefined;
+  // The address tells what was taken in hand last; the slip remembers it when the address says nothing.
+  const inHand = search.get('inHand') ?? slip.data?.inHand?.partId ?? undefined;
 
   /** Goes to a path keeping slip, engine and part in hand, with the given changes; `null` takes one away. */
   const go = useCallback(

@@ -15,6 +15,7 @@ import { useKeys } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
 import { useSettings } from '../settings/settings.ts';
 import { useAddToSlip } from '../slip/use-add-to-slip.ts';
+import { NearMissList } from './near-misses.tsx';
 import { RowPick, usePickedAfterPaint } from './row-pick.ts';
 import { TrailLine } from './trail-line.tsx';
 import { TrayTable } from './tray-table.tsx';
@@ -68,7 +69,7 @@ interface JudgedTrayProps {
 }
 
 function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
-  const { search } = useCounter();
+  const { search, go } = useCounter();
   const [pick] = useState(() => new RowPick());
   const wanted = search.get('row') ?? search.get('inHand');
   useEffect(() => {
@@ -78,6 +79,7 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
   useRowInAddress(tray, pick);
   const [showAll, setShowAll] = useState(false);
   const [showSources, setShowSources] = useState(false);
+  const [near, setNear] = useState(false);
   const add = useAddToSlip();
   const rows = tray.rows;
   const move = (by: number) => pick.set(Math.max(0, Math.min(rows.length - 1, pick.index + by)));
@@ -104,6 +106,7 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
     { press: 'w', does: 'Why: all sixteen checks, or only what differs', run: () => setShowAll((all) => !all) },
     { press: 's', does: 'Sources of every figure', run: () => setShowSources((shown) => !shown) },
     { press: 'm', does: 'More of the candidates', run: onMore },
+    { press: 'n', does: 'Nearly fits: what one check alone keeps out', run: () => setNear(true) },
     {
       press: 'r',
       does: 'Note a refused part as the customer’s own',
@@ -121,6 +124,16 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
         <EngineCard engine={engine} showSources={showSources} />
         <PickedHeat tray={tray} pick={pick} />
       </aside>
+      {near && (
+        <NearMissList
+          engineId={engine.engineId}
+          onTry={(partId) => {
+            setNear(false);
+            go('/counter/parts', { inHand: partId, row: partId });
+          }}
+          onClose={() => setNear(false)}
+        />
+      )}
       <main className="desk-main" aria-label="Parts stage">
         <h1 className="sr-only">
           Parts for {engine.maker} {engine.code}

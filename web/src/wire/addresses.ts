@@ -12,6 +12,7 @@ export const ADDRESSES: { readonly [N in EndpointName]: AddressOf<N> } = {
   listEngines: ['GET', '/api/engines'],
   getEngine: ['GET', '/api/engines/:engineId'],
   getTray: ['GET', '/api/engines/:engineId/tray'],
+  getNearMisses: ['GET', '/api/engines/:engineId/near-misses'],
   getPart: ['GET', '/api/parts/:partId'],
   getPartEngines: ['GET', '/api/parts/:partId/engines'],
   getPartGraph: ['GET', '/api/parts/:partId/graph'],

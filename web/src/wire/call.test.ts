@@ -33,8 +33,8 @@ afterEach(() => {
 
 describe('a call to the server', () => {
   test('fills the path and leaves out what is not asked', async () => {
-    await call('getTray', { params: { engineId: 'skerrow-sc20' }, query: { units: 'metric' } });
-    expect(sent[0]!.url).toBe('/api/engines/skerrow-sc20/tray?units=metric');
+    await call('getTray', { params: { engineId: 'skerrow-sc20' }, query: { units: 'metric', most: 100 } });
+    expect(sent[0]!.url).toBe('/api/engines/skerrow-sc20/tray?units=metric&most=100');
     expect(sent[0]!.init).toMatchObject({ method: 'GET' });
   });
 

@@ -21,7 +21,7 @@ export class AwayError extends Error {
 
 interface Parts {
   readonly params?: Record<string, string>;
-  readonly query?: Record<string, string | readonly string[] | undefined>;
+  readonly query?: Record<string, string | number | readonly string[] | undefined>;
   readonly body?: unknown;
 }
 
@@ -29,7 +29,10 @@ function addressOf(path: string, { params = {}, query = {} }: Parts): string {
   const filled = path.replaceAll(/:(\w+)/g, (_, name: string) => encodeURIComponent(params[name] ?? ''));
   const search = new URLSearchParams(
     Object.entries(query).flatMap(([name, value]) =>
-      (typeof value === 'string' ? [value] : (value ?? [])).map((one): [string, string] => [name, one]),
+      (typeof value === 'object' ? value : value === undefined ? [] : [String(value)]).map((one): [string, string] => [
+        name,
+        one,
+      ]),
     ),
   );
   return search.size > 0 ? `${filled}?${search.toString()}` : filled;
@@ -49,9 +52,10 @@ export async function call<N extends EndpointName>(
   const headers: Record<string, string> = { accept: 'application/json' };
   if (parts.body !== undefined) headers['content-type'] = 'application/json';
   if (method !== 'GET') headers['idempotency-key'] = options.key ?? crypto.randomUUID();
+  const address = addressOf(path, parts);
   let response: Response;
   try {
-    response = await fetch(addressOf(path, parts), {
+    response = await fetch(address, {
       method,
       headers,
       ...(parts.body === undefined ? {} : { body: JSON.stringify(parts.body) }),

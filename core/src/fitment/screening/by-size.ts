@@ -27,11 +27,25 @@ function couldServe(plug: FactSheet, asked: FactSheet): boolean {
   );
 }
 
-/** Every plug whose thread, reach and seat could serve any of the positions, in the order of the columns. */
-export function plugsBySize(columns: PlugColumns, positions: readonly FactSheet[]): PlugPlace[] {
-  const serves = columns.size.samples.map((plug) => positions.some((asked) => couldServe(plug, asked)));
-  const sizes = columns.size.codes.packed;
-  const found: PlugPlace[] = [];
-  for (let place = 0; place < columns.count; place += 1) if (serves[sizes[place]!]!) found.push(place);
-  return found;
+/** Every plug whose thread, reach and seat could serve any of the positions, without `except`. */
+export function plugsBySize(
+  columns: PlugColumns,
+  positions: readonly FactSheet[],
+  except: ReadonlySet<PlugPlace>,
+): Uint32Array {
+  const ofSize = columns.placesBySize();
+  const serving = columns.size.samples.flatMap((plug, code) =>
+    positions.some((asked) => couldServe(plug, asked)) ? [ofSize[code]!] : [],
+  );
+  const isExcepted = new Uint8Array(columns.count);
+  for (const place of except) isExcepted[place] = 1;
+  const found = new Uint32Array(serving.reduce((sum, { length }) => sum + length, 0));
+  let count = 0;
+  for (const places of serving) {
+    for (const place of places) {
+      found[count] = place;
+      if (isExcepted[place] === 0) count += 1;
+    }
+  }
+  return found.subarray(0, count);
 }

@@ -1,21 +1,19 @@
 import { CHECKS } from '../check-list.ts';
-import type { FactId, FactSheet } from '../facts.ts';
+import type { Check } from '../define-check.ts';
+import type { FactEntry, FactId, FactSheet } from '../facts.ts';
 import type { FactUsed, Finding } from '../finding.ts';
 import type { Say } from '../say.ts';
 import type { PlugColumns, PlugPlace } from './plug-columns.ts';
 
-/** Whether every declared fact has one ruling figure or none and nothing speaks against it: then values alone decide. */
-const isPlain = (facts: readonly FactId[], sheet: FactSheet): boolean =>
-  facts.every((fact) => {
-    const entry = sheet[fact];
-    return entry === undefined || (entry.ruling.length === 1 && entry.questioning === undefined);
-  });
+/** A check in words on one combination of facts; `used` are those of its facts that are known. */
+interface Worded {
+  readonly finding: Finding;
+  readonly used: readonly FactId[];
+  /** Every known fact has one figure and nothing speaks against it: then plugs with the same values differ in sources alone. */
+  readonly isPlain: boolean;
+}
 
-const usedOf = (facts: readonly FactId[], sheet: FactSheet): FactUsed[] =>
-  facts.flatMap((fact) => {
-    const entry = sheet[fact];
-    return entry ? [{ fact, source: entry.ruling[0]!.source }] : [];
-  });
+const isPlain = (entry: FactEntry<unknown>): boolean => entry.ruling.length === 1 && entry.questioning === undefined;
 
 /**
  * Explains plugs of the columns against what one position asks: the findings of every check in words, each worded once
@@ -25,7 +23,8 @@ export class Explainer {
   readonly #columns: PlugColumns;
   readonly #asked: FactSheet;
   readonly #say: Say;
-  readonly #worded: Finding[][] = CHECKS.map(() => []);
+  readonly #worded: (Worded | undefined)[][] = CHECKS.map(() => []);
+  readonly #uses = new Map<FactEntry<unknown>, FactUsed>();
 
   constructor(columns: PlugColumns, asked: FactSheet, say: Say) {
     this.#columns = columns;
@@ -33,15 +32,34 @@ export class Explainer {
     this.#say = say;
   }
 
-  /** In the order of the checks; equal to asking every check about the plug. */
-  findingsOf(plug: PlugPlace): Finding[] {
-    const sheet = { ...this.#columns.sheetOf(plug), ...this.#asked };
+  /** In the order of the checks; equal to asking every check about the plug. `own` is its sheet. */
+  findingsOf(plug: PlugPlace, own: FactSheet = this.#columns.sheetOf(plug)): Finding[] {
     return CHECKS.map((check, i) => {
-      const own = check.facts.includes('plug.printedNumbers');
-      if (own || !isPlain(check.facts, sheet)) return check.ask(sheet, this.#say);
+      if (check.facts.includes('plug.printedNumbers')) return check.ask({ ...own, ...this.#asked }, this.#say);
       const code = this.#columns.checks[i]!.codes.at(plug);
-      const finding = (this.#worded[i]![code] ??= check.ask(sheet, this.#say));
-      return { ...finding, sources: usedOf(check.facts, sheet) };
+      const worded = (this.#worded[i]![code] ??= this.#word(check, own));
+      if (!worded.isPlain) return check.ask({ ...own, ...this.#asked }, this.#say);
+      return { ...worded.finding, sources: worded.used.map((fact) => this.#use(fact, own)) };
     });
+  }
+
+  #word(check: Check, own: FactSheet): Worded {
+    const sheet = { ...own, ...this.#asked };
+    const used = check.facts.filter((fact) => sheet[fact] !== undefined);
+    return {
+      finding: check.ask(sheet, this.#say),
+      used,
+      isPlain: used.every((fact) => isPlain(sheet[fact]!)),
+    };
+  }
+
+  /** A fact's source, one object for all who share the entry. */
+  #use(fact: FactId, own: FactSheet): FactUsed {
+    const entry = (this.#asked[fact] ?? own[fact])!;
+    const known = this.#uses.get(entry);
+    if (known?.fact === fact) return known;
+    const use = { fact, source: entry.ruling[0]!.source };
+    this.#uses.set(entry, use);
+    return use;
   }
 }

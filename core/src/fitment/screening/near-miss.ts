@@ -1,8 +1,7 @@
 import { CHECK_IDS, type CheckId } from '../check-ids.ts';
 import { CHECKS } from '../check-list.ts';
 import type { Outcome } from '../finding.ts';
-import type { PackedChecks } from './packed-checks.ts';
-import type { PlugPlace } from './plug-columns.ts';
+import type { PlugColumns, PlugPlace } from './plug-columns.ts';
 import type { Screen } from './screen.ts';
 
 /** Which checks refuse a plug, a bit each in their order; above them whether any is open, and whether any cautions. */
@@ -14,13 +13,13 @@ const REFUSALS: Misses = OPEN - 1;
 const missOf = (check: number, outcome: Outcome): Misses =>
   outcome === 'refuse' ? 1 << check : outcome === 'unknown' ? OPEN : outcome === 'caution' ? CAUTIONED : 0;
 
-/** What stands in the way of every plug of the packed columns at the screen's position. */
-export function screenAll(packed: readonly PackedChecks[], screen: Screen): Uint32Array {
-  const misses = new Uint32Array(packed[0]?.codes.length ?? 0);
-  for (const { checks, codes, combinations } of packed) {
-    const found = checks.map((check) => screen.table(check));
+/** What stands in the way of every plug of the columns at the screen's position; a class list is left out of it. */
+export function screenAll(columns: PlugColumns, screen: Screen): Uint32Array {
+  const misses = new Uint32Array(columns.count);
+  for (const { checks, codes, combinations } of columns.packed()) {
+    const found = checks.map((check) => screen.table(check)!);
     const table = Uint32Array.from(combinations, (own) =>
-      checks.reduce((all, check, i) => all | missOf(check, found[i]!(own[i]!).finding.outcome), 0),
+      checks.reduce((all, check, i) => all | missOf(check, found[i]!.outcome(own[i]!)), 0),
     );
     addMisses(misses, codes, table);
   }
@@ -30,6 +29,17 @@ export function screenAll(packed: readonly PackedChecks[], screen: Screen): Uint
 /** Kept apart and plain: it runs over every plug there is. */
 export function addMisses(misses: Uint32Array, codes: Uint32Array, table: Uint32Array): void {
   for (let plug = 0; plug < misses.length; plug += 1) misses[plug]! |= table[codes[plug]!]!;
+}
+
+const refusalCount = (misses: Misses): number => {
+  let count = 0;
+  for (let left = misses & REFUSALS; left !== 0; left &= left - 1) count += 1;
+  return count;
+};
+
+/** Plug by plug what stands in the way at whichever of two places it is nearer to suiting. */
+export function fewerRefusals(a: Uint32Array, b: Uint32Array): Uint32Array {
+  return a.map((misses, i) => (refusalCount(b[i]!) < refusalCount(misses) ? b[i]! : misses));
 }
 
 /** Plugs that one check alone keeps out. */

@@ -1,4 +1,4 @@
-import type { PlugColumns } from './plug-columns.ts';
+import type { TupleColumn } from './tuple-column.ts';
 
 /** Several checks' combinations of facts in one column, so that a plug costs one look-up for all of them. */
 export interface PackedChecks {
@@ -33,14 +33,14 @@ function join(packed: PackedChecks, check: number, own: Uint32Array, ownCount: n
 }
 
 /** Packs the checks' columns into as few as stay small, the least various first. */
-export function packChecks(columns: PlugColumns): PackedChecks[] {
-  const byWidth = [...columns.checks.keys()]
-    .filter((check) => columns.checks[check]!.facts.length > 0)
-    .sort((a, b) => columns.checks[a]!.samples.length - columns.checks[b]!.samples.length);
+export function packChecks(columns: readonly TupleColumn[], count: number): PackedChecks[] {
+  const byWidth = [...columns.keys()]
+    .filter((check) => columns[check]!.facts.length > 0)
+    .sort((a, b) => columns[a]!.samples.length - columns[b]!.samples.length);
   const packed: PackedChecks[] = [];
   for (const check of byWidth) {
-    const { codes, samples } = columns.checks[check]!;
-    const own = codes.packed.subarray(0, columns.count);
+    const { codes, samples } = columns[check]!;
+    const own = codes.packed.subarray(0, count);
     const joined = packed.length > 0 ? join(packed.at(-1)!, check, own, samples.length) : undefined;
     if (joined) packed[packed.length - 1] = joined;
     else packed.push({ checks: [check], codes: own.slice(), combinations: samples.map((_, code) => [code]) });

@@ -1,6 +1,9 @@
 import { CHECKS } from '../check-list.ts';
 import { FACTS, type FactEntry, type FactId, type FactSheet } from '../facts.ts';
+import { CheckTables } from './check-table.ts';
 import { GrowingCodes } from './growing-codes.ts';
+import { packChecks, type PackedChecks } from './packed-checks.ts';
+import { TupleColumn } from './tuple-column.ts';
 
 /** A plug's place in the columns. */
 export type PlugPlace = number;
@@ -43,37 +46,6 @@ class FactColumn {
   }
 }
 
-/** The distinct combinations of some facts' values, and which of them each plug has. */
-export class TupleColumn {
-  readonly codes = new GrowingCodes();
-  /** By code: a sheet of these facts alone, as the first plug with the combination has them. */
-  readonly samples: FactSheet[] = [];
-  readonly facts: readonly FactId[];
-  readonly #next: readonly Map<number, number>[];
-
-  constructor(facts: readonly FactId[]) {
-    this.facts = facts;
-    this.#next = facts.map(() => new Map());
-  }
-
-  /** The code of a combination of value codes, in the order of the facts; `sample` is called for a new one. */
-  codeOf(valueCodes: readonly number[], sample: () => FactSheet): number {
-    let code = 0;
-    for (const [i, value] of valueCodes.entries()) {
-      const next = this.#next[i]!;
-      const pair = code * PAIR + value;
-      const known = next.get(pair);
-      if (known === undefined) next.set(pair, next.size);
-      code = known ?? next.size - 1;
-    }
-    if (code >= this.samples.length) this.samples.push(sample());
-    return code;
-  }
-}
-
-/** More than the distinct values of any fact. */
-const PAIR = 2 ** 24;
-
 /** The facts of a check that are the plug's and recur. */
 const recurring = (facts: readonly FactId[]): FactId[] => facts.filter((fact) => COLUMN_FACTS.includes(fact));
 
@@ -85,10 +57,14 @@ export class PlugColumns {
   readonly ids: string[] = [];
   readonly #places = new Map<string, PlugPlace>();
   readonly #columns = new Map(COLUMN_FACTS.map((fact) => [fact, new FactColumn()]));
+  #bySize: readonly Uint32Array[] | undefined;
+  #packed: readonly PackedChecks[] | undefined;
   readonly #own: (FactEntry<readonly string[]> | undefined)[] = [];
   /** In the order of the checks. */
   readonly checks: readonly TupleColumn[] = CHECKS.map((check) => new TupleColumn(recurring(check.facts)));
   readonly size = new TupleColumn(SIZE_FACTS);
+  /** What the checks have found on the combinations so far; stays right while plugs change, for it is by combination. */
+  readonly tables = new CheckTables();
 
   get count(): number {
     return this.ids.length;
@@ -105,6 +81,7 @@ export class PlugColumns {
       place = this.ids.push(id) - 1;
       this.#places.set(id, place);
     }
+    this.#bySize = this.#packed = undefined;
     const valueCodes = new Map<FactId, number>();
     for (const [fact, column] of this.#columns) {
       const code = column.codeOf(sheet[fact]);
@@ -119,6 +96,24 @@ export class PlugColumns {
     }
   }
 
+  /** The places of the plugs of each size, by the size's code. */
+  placesBySize(): readonly Uint32Array[] {
+    this.#bySize ??= sortOut(this.size.codes.packed.subarray(0, this.count), this.size.samples.length);
+    return this.#bySize;
+  }
+
+  /** The checks' columns packed into few. */
+  packed(): readonly PackedChecks[] {
+    this.#packed ??= packChecks(this.checks, this.count);
+    return this.#packed;
+  }
+
+  /** What is known of one fact of a plug. */
+  factOf<K extends FactId>(place: PlugPlace, fact: K): FactSheet[K] {
+    const column = this.#columns.get(fact)!;
+    return column.entries[column.codes.at(place)] as FactSheet[K];
+  }
+
   /** Everything known of a plug. */
   sheetOf(place: PlugPlace): FactSheet {
     const sheet: Partial<Record<FactId, unknown>> = {};
@@ -130,4 +125,17 @@ export class PlugColumns {
     if (own !== undefined) sheet[OWN_FACT] = own;
     return sheet as FactSheet;
   }
+}
+
+/** The places at which each code stands. */
+function sortOut(codes: Uint32Array, codeCount: number): Uint32Array[] {
+  const counts = new Uint32Array(codeCount);
+  for (const code of codes) counts[code]! += 1;
+  const places = Array.from(counts, (count) => new Uint32Array(count));
+  counts.fill(0);
+  for (const [place, code] of codes.entries()) {
+    places[code]![counts[code]!] = place;
+    counts[code]! += 1;
+  }
+  return places;
 }

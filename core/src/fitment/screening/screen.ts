@@ -1,44 +1,30 @@
 import { CHECKS } from '../check-list.ts';
 import type { FactSheet } from '../facts.ts';
-import type { Finding } from '../finding.ts';
-import { roundCloseness } from '../judge-plug.ts';
+import { roundCloseness } from '../finding.ts';
 import {
   addTallies,
   NOTHING_FOUND,
   relieve,
   tallyOf,
   verdictOf,
+  VERDICTS,
   type Evidence,
-  type Tally,
   type Verdict,
 } from '../verdict.ts';
-import type { PlugColumns, PlugPlace, TupleColumn } from './plug-columns.ts';
-
-/** What a check finds on one combination of facts: its share in the verdict by what vouches for the plug, and its closeness. */
-interface Screened {
-  readonly finding: Finding;
-  readonly closeness: number;
-  /** Nobody vouches; a listing does; the engine maker names it; both. */
-  readonly tallies: readonly [Tally, Tally, Tally, Tally];
-}
+import { NOT_YET, voucherOf, type CheckTable, type Voucher } from './check-table.ts';
+import type { PackedChecks } from './packed-checks.ts';
+import type { PlugColumns, PlugPlace } from './plug-columns.ts';
 
 export interface ScreenedPlug {
   readonly verdict: Verdict;
   readonly closeness: number;
 }
 
-const VOUCHERS = [
-  { named: false, listed: false },
-  { named: false, listed: true },
-  { named: true, listed: false },
-  { named: true, listed: true },
-] as const;
-const voucherOf = ({ named, listed }: Evidence): 0 | 1 | 2 | 3 => ((named ? 2 : 0) + (listed ? 1 : 0)) as 0 | 1 | 2 | 3;
-
-const screened = (finding: Finding): Screened => {
-  const [alone, listed, named, both] = VOUCHERS.map((evidence) => tallyOf(relieve(finding, evidence)));
-  return { finding, closeness: finding.closeness, tallies: [alone!, listed!, named!, both!] };
-};
+/** Many plugs' verdicts, as places in the list of verdicts, and closeness. */
+export interface ScreenedPlugs {
+  readonly verdicts: Uint8Array;
+  readonly closeness: Float64Array;
+}
 
 /**
  * Judges plugs of the columns against what one position asks, without words. Each check is asked once for each combination
@@ -47,52 +33,76 @@ const screened = (finding: Finding): Screened => {
 export class Screen {
   readonly #columns: PlugColumns;
   readonly #asked: FactSheet;
-  readonly #tables: readonly (Screened | undefined)[][];
-  /** Checks that read what every plug has of its own are asked plug by plug, unless they do not arise here. */
+  /** In the order of the checks; none for a check that reads what every plug has of its own. */
+  readonly #tables: readonly (CheckTable | undefined)[];
+  /** Those are asked plug by plug, unless they do not arise here. */
   readonly #oneByOne: readonly number[];
-  readonly #byTable: readonly number[];
 
   /** `asked` joins the position's facts with the duty's and the house rules'. */
   constructor(columns: PlugColumns, asked: FactSheet) {
     this.#columns = columns;
     this.#asked = asked;
-    this.#tables = CHECKS.map(() => []);
-    const own = CHECKS.map((check) => check.facts.includes('plug.printedNumbers'));
-    const places = CHECKS.map((_, i) => i);
-    this.#byTable = places.filter((i) => !own[i]);
-    this.#oneByOne = places.filter((i) => own[i] && CHECKS[i]!.screen(asked).outcome !== 'not-asked');
+    this.#tables = CHECKS.map((check, i) =>
+      check.facts.includes('plug.printedNumbers') ? undefined : columns.tables.tableOf(i, columns.checks[i]!, asked),
+    );
+    this.#oneByOne = CHECKS.flatMap((check, i) =>
+      !this.#tables[i] && check.screen(asked).outcome !== 'not-asked' ? [i] : [],
+    );
   }
 
   judge(plug: PlugPlace, evidence: Evidence): ScreenedPlug {
+    const { verdicts, closeness } = this.judgeAll(Uint32Array.of(plug), evidence);
+    return { verdict: VERDICTS[verdicts[0]!]!, closeness: closeness[0]! };
+  }
+
+  /** Many plugs under one evidence. */
+  judgeAll(plugs: Uint32Array, evidence: Evidence): ScreenedPlugs {
     const voucher = voucherOf(evidence);
-    let tally = NOTHING_FOUND;
-    let closeness = 0;
-    for (const check of this.#byTable) {
-      const found = this.#found(check, plug);
-      tally = addTallies(tally, found.tallies[voucher]);
-      closeness += found.closeness;
-    }
+    const tallies = new Int32Array(plugs.length).fill(NOTHING_FOUND);
+    const closeness = new Float64Array(plugs.length);
+    for (const packed of this.#columns.packed()) this.#addTo(packed, plugs, voucher, tallies, closeness);
     for (const check of this.#oneByOne) {
-      const found = screened(CHECKS[check]!.screen({ ...this.#columns.sheetOf(plug), ...this.#asked }));
-      tally = addTallies(tally, found.tallies[voucher]);
-      closeness += found.closeness;
+      for (const [i, plug] of plugs.entries()) {
+        const finding = CHECKS[check]!.screen({ ...this.#columns.sheetOf(plug), ...this.#asked });
+        tallies[i] = addTallies(tallies[i]!, tallyOf(relieve(finding, evidence)));
+        closeness[i]! += finding.closeness;
+      }
     }
-    return { verdict: verdictOf(tally, evidence), closeness: roundCloseness(closeness) };
+    const verdicts = new Uint8Array(plugs.length);
+    const verdictAt: number[] = [];
+    for (let i = 0; i < plugs.length; i += 1) {
+      verdicts[i] = verdictAt[tallies[i]!] ??= VERDICTS.indexOf(verdictOf(tallies[i]!, evidence));
+      closeness[i] = roundCloseness(closeness[i]!);
+    }
+    return { verdicts, closeness };
   }
 
-  /** What a check finds on a combination of facts, by the combination's code. */
-  table(check: number): (code: number) => Screened {
-    const [table, column] = [this.#tables[check]!, this.#columns.checks[check]!];
-    return (code) => (table[code] ??= this.#ask(check, column, code));
+  /** Adds what the packed checks find to every plug's tally and closeness. */
+  #addTo(
+    { checks, codes, combinations }: PackedChecks,
+    plugs: Uint32Array,
+    voucher: Voucher,
+    tallies: Int32Array,
+    closeness: Float64Array,
+  ): void {
+    const tables = checks.map((check) => this.#tables[check]!);
+    const ofCode = new Int32Array(combinations.length).fill(NOT_YET);
+    const near = new Float64Array(combinations.length);
+    const meet = (code: number) => {
+      const own = combinations[code]!;
+      ofCode[code] = tables.reduce((sum, table, i) => addTallies(sum, table.tally(own[i]!, voucher)), NOTHING_FOUND);
+      near[code] = tables.reduce((sum, table, i) => sum + table.closeness(own[i]!), 0);
+    };
+    for (let i = 0; i < plugs.length; i += 1) {
+      const code = codes[plugs[i]!]!;
+      if (ofCode[code] === NOT_YET) meet(code);
+      tallies[i] = addTallies(tallies[i]!, ofCode[code]!);
+      closeness[i]! += near[code]!;
+    }
   }
 
-  #found(check: number, plug: PlugPlace): Screened {
-    const column = this.#columns.checks[check]!;
-    const code = column.codes.at(plug);
-    return (this.#tables[check]![code] ??= this.#ask(check, column, code));
-  }
-
-  #ask(check: number, column: TupleColumn, code: number): Screened {
-    return screened(CHECKS[check]!.screen({ ...column.samples[code], ...this.#asked }));
+  /** What a check finds by the code of a combination; none where it is asked plug by plug. */
+  table(check: number): CheckTable | undefined {
+    return this.#tables[check];
   }
 }

@@ -5,10 +5,10 @@ import { CHECKS } from '../check-list.ts';
 import type { FactId, FactSheet } from '../facts.ts';
 import { judgePlug } from '../judge-plug.ts';
 import { sayIn } from '../say.ts';
+import { VERDICTS } from '../verdict.ts';
 import { plugsBySize } from './by-size.ts';
 import { Explainer } from './explain.ts';
 import { nearMisses, screenAll } from './near-miss.ts';
-import { packChecks } from './packed-checks.ts';
 import { PlugColumns } from './plug-columns.ts';
 import { Screen } from './screen.ts';
 
@@ -49,6 +49,11 @@ describe('plugs in columns', () => {
           const { verdict, closeness } = judgePlug({ ...sheet, ...asked }, evidence, say);
           expect(screen.judge(place, evidence)).toEqual({ verdict, closeness });
         }
+        const places = Uint32Array.from(all.keys());
+        const { verdicts, closeness } = screen.judgeAll(places, evidence);
+        expect(all.map((_, i) => ({ verdict: VERDICTS[verdicts[i]!], closeness: closeness[i] }))).toEqual(
+          all.map((_, place) => screen.judge(place, evidence)),
+        );
       }),
       { numRuns: 60 },
     );
@@ -82,7 +87,7 @@ describe('the screen over all plugs', () => {
       fc.property(plugs, positions, (all, asked) => {
         const noClass: FactSheet = { ...asked, 'duty.classRule': ruled({ kind: 'no-class' }) };
         const columns = columnsOf(all);
-        const misses = screenAll(packChecks(columns), new Screen(columns, noClass));
+        const misses = screenAll(columns, new Screen(columns, noClass));
         const refusing = all.map((sheet) =>
           CHECKS.flatMap((check, i) => (check.screen({ ...sheet, ...noClass }).outcome === 'refuse' ? [i] : [])),
         );
@@ -124,12 +129,13 @@ describe('candidates by size', () => {
     ['a taper', { 'plug.seat': 'taper' }, false],
     ['a loose gasket', { 'plug.seat': 'gasket-loose' }, true],
   ])('%s', (_what, facts, found) => {
-    expect(plugsBySize(columnsOf([sized({ ...plug, ...facts })]), [hole])).toEqual(found ? [0] : []);
+    expect([...plugsBySize(columnsOf([sized({ ...plug, ...facts })]), [hole], new Set())]).toEqual(found ? [0] : []);
   });
 
   test('a plug of unknown pitch, reach or seat is looked at; one of unknown diameter is not', () => {
     const without = (fact: FactId) => Object.fromEntries(Object.entries(plug).filter(([id]) => id !== fact));
     const columns = columnsOf((Object.keys(plug) as FactId[]).map((fact) => sized(without(fact))));
-    expect(plugsBySize(columns, [hole])).toEqual([1, 2, 3]);
+    expect([...plugsBySize(columns, [hole], new Set())]).toEqual([1, 2, 3]);
+    expect([...plugsBySize(columns, [hole], new Set([2]))]).toEqual([1, 3]);
   });
 });

@@ -1,0 +1,99 @@
+import { CHECKS } from '../check-list.ts';
+import type { FactId, FactSheet } from '../facts.ts';
+import { OUTCOMES, type Outcome } from '../finding.ts';
+import { relieve, tallyOf, type Evidence, type Tally } from '../verdict.ts';
+import type { TupleColumn } from './tuple-column.ts';
+
+/** What may vouch for a plug and so lets an unknown through: nothing, a listing, the engine maker's naming it, both. */
+const VOUCHERS = [
+  { named: false, listed: false },
+  { named: false, listed: true },
+  { named: true, listed: false },
+  { named: true, listed: true },
+] as const;
+export type Voucher = number;
+export const voucherOf = ({ named, listed }: Evidence): Voucher => (named ? 2 : 0) + (listed ? 1 : 0);
+
+/** No tally: the combination has not been met. */
+export const NOT_YET = -1;
+
+/**
+ * What one check finds on each combination of plug facts where the rest is as asked: its share in the verdict by voucher,
+ * its closeness and its outcome, by the combination's code. Filled by the check itself, as combinations are met.
+ */
+export class CheckTable {
+  readonly #check: number;
+  readonly #column: TupleColumn;
+  readonly #asked: FactSheet;
+  #tallies: readonly Int32Array[] = VOUCHERS.map(() => new Int32Array());
+  #closeness = new Float64Array();
+  #outcomes = new Uint8Array();
+
+  constructor(check: number, column: TupleColumn, asked: FactSheet) {
+    this.#check = check;
+    this.#column = column;
+    this.#asked = asked;
+  }
+
+  tally(code: number, voucher: Voucher): Tally {
+    this.#meet(code);
+    return this.#tallies[voucher]![code]!;
+  }
+
+  closeness(code: number): number {
+    this.#meet(code);
+    return this.#closeness[code]!;
+  }
+
+  outcome(code: number): Outcome {
+    this.#meet(code);
+    return OUTCOMES[this.#outcomes[code]!]!;
+  }
+
+  #meet(code: number): void {
+    this.#grow();
+    if (this.#tallies[0]![code] !== NOT_YET) return;
+    const finding = CHECKS[this.#check]!.screen({ ...this.#column.samples[code], ...this.#asked });
+    for (const [voucher, evidence] of VOUCHERS.entries())
+      this.#tallies[voucher]![code] = tallyOf(relieve(finding, evidence));
+    this.#closeness[code] = finding.closeness;
+    this.#outcomes[code] = OUTCOMES.indexOf(finding.outcome);
+  }
+
+  /** Makes room for combinations that have come up since. */
+  #grow(): void {
+    const wanted = this.#column.samples.length;
+    if (this.#closeness.length >= wanted) return;
+    this.#tallies = this.#tallies.map((before) => {
+      const grown = new Int32Array(wanted).fill(NOT_YET);
+      grown.set(before);
+      return grown;
+    });
+    const [closeness, outcomes] = [new Float64Array(wanted), new Uint8Array(wanted)];
+    closeness.set(this.#closeness);
+    outcomes.set(this.#outcomes);
+    this.#closeness = closeness;
+    this.#outcomes = outcomes;
+  }
+}
+
+/** Tables kept at most: some hundred engines' worth. */
+const MOST_TABLES = 4000;
+
+/** Tables by check and by what is asked of it. Engines that ask the same of a check share its table. */
+export class CheckTables {
+  readonly #tables = new Map<string, CheckTable>();
+
+  tableOf(check: number, column: TupleColumn, asked: FactSheet): CheckTable {
+    const concerned: Partial<Record<FactId, unknown>> = {};
+    for (const fact of CHECKS[check]!.facts)
+      if (!column.facts.includes(fact) && asked[fact]) concerned[fact] = asked[fact];
+    const key = `${check} ${JSON.stringify(concerned)}`;
+    const known = this.#tables.get(key);
+    if (known) return known;
+    if (this.#tables.size >= MOST_TABLES) this.#tables.clear();
+    const made = new CheckTable(check, column, concerned as FactSheet);
+    this.#tables.set(key, made);
+    return made;
+  }
+}
