@@ -98,8 +98,9 @@ export const TrayRow = z
     maker: z.string(),
     verdict: z.enum(VERDICTS),
     reason: z.string(),
-    /** In the order of the checks: places in the tray's tables of findings and of sources. */
-    findings: z.array(z.object({ finding: z.number().int(), sources: z.array(z.number().int()) })),
+    /** In the order of the checks: places in the tray's table of findings, and for each in its table of sources. */
+    findings: z.array(z.number().int()),
+    sources: z.array(z.array(z.number().int())),
     evidence: z.object({
       named: z.boolean(),
       listed: z.string().nullable(),

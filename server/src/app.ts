@@ -37,6 +37,8 @@ export function createApp(context: Context): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
+  // Answers are never stored, so nobody will ask whether they have changed; static files have their own.
+  app.set('etag', false);
   app.use(
     pinoHttp({
       logger: context.log,

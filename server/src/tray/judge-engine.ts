@@ -188,19 +188,24 @@ function pickFirst(
   most: number,
   answered: ReadonlySet<string>,
 ): ScreenedCandidate[] {
-  const placed = [...found, ...firstVerdicts(bySize, most)].map((candidate) => ({
-    candidate,
-    placing: trayPlacing(candidate.verdict, candidate.evidence, candidate.closeness),
-  }));
-  const last = Float64Array.from(placed, ({ placing }) => placing).sort()[most - 1] ?? Infinity;
+  const own = found.map((c) => trayPlacing(c.verdict, c.evidence, c.closeness));
+  const first = firstVerdicts(bySize, most);
+  const base = VERDICTS.map((verdict) => trayPlacing(verdict, UNCONNECTED, 0));
+  const others = Float64Array.from(first, (i) => base[bySize.verdicts[i]!]! + bySize.closeness[i]!);
+  const all = new Float64Array(own.length + others.length);
+  all.set(own);
+  all.set(others, own.length);
+  const last = all.sort()[most - 1] ?? Infinity;
   let tied = MOST_TIED;
-  return placed.flatMap(({ candidate, placing }) =>
-    placing < last || answered.has(candidate.id) || (placing === last && (tied -= 1) >= 0) ? [candidate] : [],
-  );
+  const isFirst = (placing: number) => placing < last || (placing === last && (tied -= 1) >= 0);
+  return [
+    ...found.filter(({ id }, i) => isFirst(own[i]!) || answered.has(id)),
+    ...first.filter((_, n) => isFirst(others[n]!)).map((i) => bySize.candidate(i)),
+  ];
 }
 
-/** The candidates of the best verdicts, of as many as make up the first `most`: thousands of refusals are left out unsorted. */
-function firstVerdicts(bySize: ScreenedBySize, most: number): ScreenedCandidate[] {
+/** Places of those with the best verdicts, of as many as make up the first `most`: thousands of refusals are left out unsorted. */
+function firstVerdicts(bySize: ScreenedPlugs, most: number): number[] {
   const counts = countVerdicts(bySize);
   const isTaken = VERDICTS.map(() => false);
   let count = 0;
@@ -209,9 +214,8 @@ function firstVerdicts(bySize: ScreenedBySize, most: number): ScreenedCandidate[
     isTaken[VERDICTS.indexOf(verdict)] = true;
     count += counts[VERDICTS.indexOf(verdict)]!;
   }
-  const first: ScreenedCandidate[] = [];
-  for (let i = 0; i < bySize.verdicts.length; i += 1)
-    if (isTaken[bySize.verdicts[i]!]!) first.push(bySize.candidate(i));
+  const first: number[] = [];
+  for (let i = 0; i < bySize.verdicts.length; i += 1) if (isTaken[bySize.verdicts[i]!]!) first.push(i);
   return first;
 }
 

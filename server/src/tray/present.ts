@@ -165,10 +165,8 @@ function rowView(
     maker: part.maker,
     verdict: judgement.verdict,
     reason: `${servedPlace(judged, candidate)}${reasonPhrase(judgement.findings, judgement.verdict, evidence)}`,
-    findings: judgement.findings.map((finding) => ({
-      finding: tables.findingPlace(finding),
-      sources: tables.sourcePlaces(finding),
-    })),
+    findings: judgement.findings.map((finding) => tables.findingPlace(finding)),
+    sources: judgement.findings.map((finding) => tables.sourcePlaces(finding)),
     evidence: { named: evidence.named, listed: candidate.listedBy, trail: trailView(judged, candidate) },
     evidenceWord: evidenceWord(candidate),
     onHand: part.on_hand ?? 0,

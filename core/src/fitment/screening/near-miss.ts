@@ -17,17 +17,23 @@ const missOf = (check: number, outcome: Outcome): Misses =>
 export function screenAll(columns: PlugColumns, screen: Screen): Uint32Array {
   const misses = new Uint32Array(columns.count);
   for (const { checks, codes, combinations } of columns.packed()) {
-    const found = checks.map((check) => screen.table(check)!);
-    const table = Uint32Array.from(combinations, (own) =>
-      checks.reduce((all, check, i) => all | missOf(check, found[i]!.outcome(own[i]!)), 0),
-    );
+    const ofCheck = checks.map((check) => {
+      const table = screen.table(check)!;
+      return columns.checks[check]!.samples.map((_, code) => missOf(check, table.outcome(code)));
+    });
+    const table = new Uint32Array(combinations.length);
+    for (const [code, own] of combinations.entries()) {
+      let all: Misses = 0;
+      for (let i = 0; i < own.length; i += 1) all |= ofCheck[i]![own[i]!]!;
+      table[code] = all;
+    }
     addMisses(misses, codes, table);
   }
   return misses;
 }
 
 /** Kept apart and plain: it runs over every plug there is. */
-export function addMisses(misses: Uint32Array, codes: Uint32Array, table: Uint32Array): void {
+function addMisses(misses: Uint32Array, codes: Uint32Array, table: Uint32Array): void {
   for (let plug = 0; plug < misses.length; plug += 1) misses[plug]! |= table[codes[plug]!]!;
 }
 
