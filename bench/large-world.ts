@@ -243,7 +243,7 @@ const SCREENED_ENGINES = 40;
 
 /** How many plugs a second one core screens for what keeps them out: making an engine's tables apart from looking through. */
 async function nearMissScreen(): Promise<void> {
-  const { plugs } = await context.sheets.at(db);
+  const { plugs } = await context.sheets.withPlugs(db);
   const { rows: positions } = await sql<{ id: string }>`
     select min(id)::text as id from engine_position where engine_id like 'large-%'
      group by engine_id order by hashtext(engine_id) limit ${SCREENED_ENGINES}`.execute(db);

@@ -22,7 +22,8 @@ function main(): void {
   const db = openDatabase(config.databaseUrl, (error) => {
     log.warn({ err: error }, 'database connection lost');
   });
-  const server = createServer(createApp(createContext(db, log, config.webFolder)));
+  const context = createContext(db, log, config.webFolder);
+  const server = createServer(createApp(context));
   server.on('error', (error) => {
     log.error({ err: error }, 'cannot listen');
     process.exit(1);
@@ -31,6 +32,10 @@ function main(): void {
     const address = server.address();
     const port = typeof address === 'object' && address ? address.port : config.port;
     process.send?.({ port });
+    // Read ahead, so that nobody's first tray waits for every plug there is.
+    context.sheets.withPlugs(db).catch((error: unknown) => {
+      log.warn({ err: error }, 'the plugs are read at the first tray instead');
+    });
   });
   const worker = fork(fileURLToPath(import.meta.url), [WORK]);
   let stopping = false;

@@ -27,6 +27,15 @@ describe('contradictions within a cluster', () => {
     expect(found[0]!.path.map(({ edge: step }) => step.id)).toEqual(['4', '3', '1']);
   });
 
+  test('are one a pair, though two numbers of the engine maker join the same two plugs', () => {
+    const two = [edge('1', 'oe', 'a'), edge('2', 'oe', 'c'), edge('3', 'oe2', 'a'), edge('4', 'oe2', 'c')];
+    const found = find(two);
+    expect(found).toHaveLength(1);
+    expect([...found[0]!.edges].sort()).toEqual(['1', '2', '3', '4']);
+    const withList = find([...two, edge('5', 'a', 'c')]);
+    expect(withList.map(({ path }) => path.map(({ edge: step }) => step.id))).toEqual([['5']]);
+  });
+
   test('are none where all agree or nothing is known', () => {
     expect(find([edge('1', 'a', 'b'), edge('2', 'a', 'oe')])).toEqual([]);
   });

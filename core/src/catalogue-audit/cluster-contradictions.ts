@@ -39,19 +39,24 @@ export function clusterContradictions(
   isKnown: (member: string) => boolean,
   differs: Differs,
 ): ClusterContradiction[] {
-  const direct = new Map<string, ClusterContradiction>();
-  for (const edge of edges) {
-    if (!differs(edge.from, edge.to)) continue;
-    const key = [edge.from, edge.to].sort().join(' ');
-    const before = direct.get(key);
-    direct.set(
+  const direct = edges
+    .filter((edge) => differs(edge.from, edge.to))
+    .map((edge) => ({ a: edge.from, b: edge.to, path: [{ edge, to: edge.to }], edges: [edge.id] }));
+  return oneAPair([...direct, ...acrossUnknown(members, linksOf(edges), isKnown, differs)]);
+}
+
+/** Two members may be joined wrongly in several ways at once: that is one contradiction, with the first way and all edges. */
+function oneAPair(found: readonly ClusterContradiction[]): ClusterContradiction[] {
+  const byPair = new Map<string, ClusterContradiction>();
+  for (const contradiction of found) {
+    const key = [contradiction.a, contradiction.b].sort().join(' ');
+    const before = byPair.get(key);
+    byPair.set(
       key,
-      before
-        ? { ...before, edges: [...before.edges, edge.id] }
-        : { a: edge.from, b: edge.to, path: [{ edge, to: edge.to }], edges: [edge.id] },
+      before ? { ...before, edges: [...new Set([...before.edges, ...contradiction.edges])] } : contradiction,
     );
   }
-  return [...direct.values(), ...acrossUnknown(members, linksOf(edges), isKnown, differs)];
+  return [...byPair.values()];
 }
 
 function acrossUnknown(

@@ -102,6 +102,8 @@ export async function keepFindings(
         stock: f.stock,
       })),
     )
+    // The same thing found by two ways is one finding.
+    .onConflict((conflict) => conflict.columns(['job_id', 'subject']).doNothing())
     .execute();
 }
 

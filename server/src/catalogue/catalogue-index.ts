@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import { candidatesOf, type EngineCandidate } from '@brackenfell/core/identification/candidates';
 import type { HoleOf } from '@brackenfell/core/identification/wrong-guess';
 import type { KnownWords } from '@brackenfell/core/identification/statements';
@@ -38,6 +39,8 @@ export interface CatalogueIndex {
 }
 
 const RECENT_MS = 1000;
+/** Engines indexed in one go: other work of the server comes between. */
+const SLICE = 1000;
 
 /** The index of the catalogue, made anew when the catalogue's version row differs. */
 export class CatalogueIndexes {
@@ -91,7 +94,8 @@ async function makeIndex(db: Database, version: string): Promise<CatalogueIndex>
   const namedOf = grouped(named, (row) => row.engine_id);
   const engines = new Map<string, IndexedEngine>();
   const candidates: EngineCandidate[] = [];
-  for (const row of engineRows) {
+  for (const [at, row] of engineRows.entries()) {
+    if (at % SLICE === SLICE - 1) await setImmediate();
     const maker = makerNames.get(row.maker_id) ?? row.maker_id;
     const first = positionsOf.get(row.id)?.[0];
     engines.set(row.id, {
@@ -139,6 +143,10 @@ async function makeIndex(db: Database, version: string): Promise<CatalogueIndex>
       to: v.built_to,
     })),
   );
+  await setImmediate();
+  const engineWords = new WordIndex([...engines.values()], (e) => `${e.maker} ${e.code} ${e.summary}`);
+  await setImmediate();
+  const vehicleWords = new WordIndex(vehicles, (v) => `${v.make} ${v.model} ${engines.get(v.engineId)!.code}`);
   return {
     version,
     makers: makerNames,
@@ -146,8 +154,8 @@ async function makeIndex(db: Database, version: string): Promise<CatalogueIndex>
     engines,
     candidates,
     known: knownWords(engineRows, vehicles),
-    engineWords: new WordIndex([...engines.values()], (e) => `${e.maker} ${e.code} ${e.summary}`),
-    vehicleWords: new WordIndex(vehicles, (v) => `${v.make} ${v.model} ${engines.get(v.engineId)!.code}`),
+    engineWords,
+    vehicleWords,
   };
 }
 

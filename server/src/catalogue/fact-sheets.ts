@@ -12,29 +12,33 @@ import {
 } from './read-facts.ts';
 import { readCatalogueVersion } from './version.ts';
 
-/** The facts of the catalogue as they stood at one version: of all plugs, and of the positions asked for so far. */
+/** The facts of the catalogue as they stood at one version: heat scales, and of the positions asked for so far. */
 export interface HeldFacts {
   readonly version: string;
   readonly scales: HeatScales;
-  readonly plugs: PlugColumns;
-  /** By a plug's place in the columns. */
-  readonly titles: readonly PlugTitle[];
   readonly positions: Map<string, FactSheet>;
 }
 
+/** All plugs besides. */
+export interface HeldPlugs extends HeldFacts {
+  readonly plugs: PlugColumns;
+  /** By a plug's place in the columns. */
+  readonly titles: readonly PlugTitle[];
+}
+
 /** Plugs read in one go: other work of the server comes between. */
-const BATCH = 1000;
+const BATCH = 250;
 
 /**
- * Fact sheets kept in memory by catalogue version. The first use reads all plugs; later ones, where the version differs,
- * those whose facts have changed. The version is read before anything else, so a sheet is never newer than the answer it
- * goes into by more than the change that gave the next version.
+ * Fact sheets kept in memory by catalogue version. The first use of plugs reads them all; later ones, where the version
+ * differs, those whose facts have changed. The version is read before anything else, so a sheet is never newer than the
+ * answer it goes into by more than the change that gave the next version.
  */
 export class FactSheets {
   readonly #db: Database;
   readonly #shared: SharedEntries = new Map();
-  readonly #titles: PlugTitle[] = [];
   #held: HeldFacts | undefined;
+  #plugs: { version: string; rated: string; plugs: PlugColumns; titles: PlugTitle[] } | undefined;
   #bringing: Promise<void> | undefined;
 
   /** `db` is for reading what is committed, whatever transaction a caller is in. */
@@ -44,12 +48,20 @@ export class FactSheets {
 
   async at(db: Database): Promise<HeldFacts> {
     const version = await readCatalogueVersion(db);
+    if (this.#held?.version === version) return this.#held;
+    this.#held = { version, scales: await readHeatScales(db), positions: new Map() };
+    return this.#held;
+  }
+
+  async withPlugs(db: Database): Promise<HeldPlugs> {
+    const held = await this.at(db);
     // Once more where somebody else's bringing up to date had begun before the caller's version came about.
-    for (let tries = 0; tries < 2 && this.#held?.version !== version; tries += 1) {
+    for (let tries = 0; tries < 2 && this.#plugs?.version !== held.version; tries += 1) {
       this.#bringing ??= this.#bringUpToDate().finally(() => (this.#bringing = undefined));
       await this.#bringing;
     }
-    return this.#held!;
+    const { version, plugs, titles } = this.#plugs!;
+    return { ...held, version, plugs, titles };
   }
 
   /** Sheets of what the given engine positions ask. */
@@ -64,10 +76,9 @@ export class FactSheets {
     const version = await readCatalogueVersion(this.#db);
     const scales = await readHeatScales(this.#db);
     const rated = JSON.stringify([...scales]);
-    const kept = this.#held && JSON.stringify([...this.#held.scales]) === rated ? this.#held : undefined;
+    const kept = this.#plugs?.rated === rated ? this.#plugs : undefined;
     if (!kept) this.#shared.clear();
-    const plugs = kept?.plugs ?? new PlugColumns();
-    const titles = this.#titles;
+    const { plugs, titles } = kept ?? { plugs: new PlugColumns(), titles: [] };
     const changed = await this.#changedSince(kept?.version ?? '0');
     for (let i = 0; i < changed.length; i += BATCH) {
       const ids = changed.slice(i, i + BATCH);
@@ -77,7 +88,7 @@ export class FactSheets {
         titles[plugs.placeOf(id)!] = named.get(id)!;
       }
     }
-    this.#held = { version, scales, plugs, titles, positions: new Map() };
+    this.#plugs = { version, rated, plugs, titles };
   }
 
   async #changedSince(version: string): Promise<string[]> {

@@ -68,7 +68,7 @@ function answerView(index: CatalogueIndex, answer: AnswerOutlook) {
       ? ''
       : guess.rightIn100 >= 100
         ? 'All of these take the same plug.'
-        : `Guess then: wrong ${100 - guess.rightIn100} in 100. ${guess.says}`,
+        : `Guess then: wrong ${guess.rightIn100 === 0 ? 'over 99' : 100 - guess.rightIn100} in 100. ${guess.says}`,
   };
 }
 

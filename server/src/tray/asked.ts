@@ -1,7 +1,7 @@
 import type { FactSheet } from '@brackenfell/core/fitment/facts';
 import type { Evidence } from '@brackenfell/core/fitment/verdict';
 import { trailsFrom, type Trail } from '@brackenfell/core/interchange/trail';
-import type { HeldFacts } from '../catalogue/fact-sheets.ts';
+import type { HeldPlugs } from '../catalogue/fact-sheets.ts';
 import type { Context } from '../context.ts';
 import type { Database } from '../db/database.ts';
 import { listNamedNumbers, listPositions } from '../engine/store.ts';
@@ -17,7 +17,7 @@ export interface AskedPosition {
 
 /** What an engine asks, and all that is said about which parts serve it. */
 export interface Asked {
-  readonly held: HeldFacts;
+  readonly held: HeldPlugs;
   readonly positions: readonly AskedPosition[];
   /** Parts the engine maker names, by id. */
   readonly roots: readonly string[];
@@ -43,7 +43,7 @@ export async function readAsked(
   { engineId, positionId, built }: AskedOf,
 ): Promise<Asked | undefined> {
   const [held, stored, { named, edges }, listings] = await Promise.all([
-    context.sheets.at(db),
+    context.sheets.withPlugs(db),
     listPositions(db, [engineId]),
     readNamed(db, engineId),
     readListings(db, engineId),

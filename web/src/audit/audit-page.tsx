@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { AuditLine, AuditList } from '@brackenfell/contract/audit';
 import { Key } from '../controls/key.tsx';
+import { printMoment } from '../controls/moment.ts';
 import { Mark } from '../controls/mark.tsx';
 import { useKeys } from '../frame/keys.ts';
 import { useSession } from '../session/use-session.ts';
@@ -127,8 +128,7 @@ function Progress({ audit }: { audit: AuditList }) {
     );
   return (
     <p className="text-soft">
-      {new Date(job.endedAt ?? job.askedAt).toLocaleString(undefined, { dateStyle: 'short', timeStyle: 'short' })}:{' '}
-      {job.outcome}
+      {printMoment(job.endedAt ?? job.askedAt)}: {job.outcome}
     </p>
   );
 }

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { AuditFinding, EvidenceEdge } from '@brackenfell/contract/audit';
 import { Key } from '../controls/key.tsx';
+import { printMoment } from '../controls/moment.ts';
 import { Mark } from '../controls/mark.tsx';
 import { NO_HEAD } from '../drawing/head-outline.ts';
 import { drawPlug } from '../drawing/plug-outline.ts';
@@ -184,10 +185,7 @@ export function FindingDetail({ finding, mayEdit }: { finding: AuditFinding; may
           )}
           {finding.decisions.map((decision) => (
             <p key={decision.decisionId} className="border-t border-hair py-1">
-              {DONE[decision.action]} by {decision.by}{' '}
-              <span className="text-soft">
-                {new Date(decision.at).toLocaleString(undefined, { dateStyle: 'short', timeStyle: 'short' })}
-              </span>
+              {DONE[decision.action]} by {decision.by} <span className="text-soft">{printMoment(decision.at)}</span>
               {decision.note && <span className="block">“{decision.note}”</span>}
             </p>
           ))}
@@ -270,7 +268,7 @@ function Plugs({ finding }: { finding: AuditFinding }) {
           </p>
         </div>
       ))}
-      {!bySide && finding.says.length > 0 && <p className="col-span-2">{finding.says.join(', ')}</p>}
+      {!bySide && finding.says.length > 0 && <p className="col-span-full">{finding.says.join(', ')}</p>}
     </section>
   );
 }

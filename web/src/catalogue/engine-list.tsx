@@ -49,7 +49,7 @@ export function EngineList() {
                 </td>
                 <td className="px-3">{engine.summary}</td>
                 <td className="num px-3">{engine.thread}</td>
-                <td className="num px-3">{engine.reach}</td>
+                <td className="num px-3 whitespace-nowrap">{engine.reach}</td>
                 <td className="px-3">{engine.seat}</td>
                 <td className="num px-3">{engine.gap}</td>
                 <td className="num px-3">{engine.vehicles.length}</td>

@@ -1,6 +1,7 @@
 import { useParams } from 'react-router';
 import { VERDICT_WORDS, VERDICTS } from '@brackenfell/core/fitment/verdict';
 import type { OpenRow } from '@brackenfell/contract/open-tray';
+import { printCount } from '../controls/count.ts';
 import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
 import { EngineCard } from '../engine/engine-card.tsx';
 import { useEngine } from '../engine/use-engine.ts';
@@ -67,7 +68,8 @@ export function EnginePage() {
           </section>
           <section className="border-l border-hair p-4" aria-label="Candidates">
             <h2 className="pb-1 font-semibold text-slate">
-              Candidates{tray.data ? `, ${tray.data.counts.byReference + tray.data.counts.bySize} judged` : ''}
+              Candidates
+              {tray.data ? `, ${printCount(tray.data.counts.byReference + tray.data.counts.bySize)} judged` : ''}
             </h2>
             {tray.isPending && <p className="text-soft">Judging …</p>}
             {[...VERDICTS].reverse().map((verdict) => {
@@ -94,14 +96,14 @@ function Group({ verdict, rows, count }: GroupProps) {
   return (
     <div className="pb-2">
       <h3 className={`verdict-${verdict} flex items-center gap-1.5 font-semibold`}>
-        <Mark kind={VERDICT_MARK[verdict]} /> {VERDICT_WORDS[verdict]} <span className="num">{count}</span>
+        <Mark kind={VERDICT_MARK[verdict]} /> {VERDICT_WORDS[verdict]} <span className="num">{printCount(count)}</span>
       </h3>
       <ul>
         {shown.map((row) => (
-          <li key={row.partId} className="flex gap-2 border-t border-hair py-0.5">
+          <li key={row.partId} className="flex items-baseline gap-2 border-t border-hair py-0.5">
             <button
               type="button"
-              className="num min-h-6 underline decoration-line"
+              className="num min-h-6 whitespace-nowrap underline decoration-line"
               onClick={() => go(`/parts/${row.partId}`)}
             >
               {row.printed}
@@ -112,7 +114,7 @@ function Group({ verdict, rows, count }: GroupProps) {
         {count > shown.length && (
           <li className="text-soft">
             {shown.length > 0 ? 'and ' : ''}
-            {count - shown.length} more
+            {printCount(count - shown.length)} more
           </li>
         )}
       </ul>

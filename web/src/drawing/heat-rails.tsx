@@ -17,6 +17,18 @@ interface HeatRailsProps {
   readonly outcome: string;
 }
 
+/** More rails than this cannot be told apart. */
+const MOST_RAILS = 4;
+/** Longer names do not fit side by side: they stand in two rows by turns. */
+const LONG_NAME = 9;
+
+/** The rails shown: the asked maker's, the picked plug's, and the first of the others. */
+function chooseRails(heat: Tray['heat'], picked: string | undefined): Tray['heat'] {
+  const first = heat.rails.filter(({ maker }) => maker === heat.requiredMaker || maker === picked);
+  const others = heat.rails.filter((rail) => !first.includes(rail)).slice(0, MOST_RAILS - first.length);
+  return { ...heat, rails: heat.rails.filter((rail) => first.includes(rail) || others.includes(rail)) };
+}
+
 const railX = (rails: number, i: number): number => LEFT + 14 + (i * (WIDTH - LEFT - RIGHT)) / Math.max(1, rails - 1);
 
 /** Hot at the top; room either side of the outermost ratings for a plug past the scale's end. */
@@ -26,7 +38,13 @@ const heightOf = (heat: Tray['heat']) => {
 };
 
 /** Every maker's scale side by side on the common heat index: hot at the top, whichever way its numbers run. */
-export function HeatRails({ heat, maker, bar, code, outcome }: HeatRailsProps) {
+export function HeatRails({ heat: all, maker, bar, code, outcome }: HeatRailsProps) {
+  const usual = useMemo(() => chooseRails(all, undefined), [all]);
+  // The usual ones stay as they are while one moves; only a maker without a rail among them takes a place.
+  const heat = useMemo(
+    () => (maker === undefined || usual.rails.some((rail) => rail.maker === maker) ? usual : chooseRails(all, maker)),
+    [all, usual, maker],
+  );
   const y = useMemo(() => heightOf(heat), [heat]);
   const at = heat.rails.findIndex((rail) => rail.maker === maker);
   const said = [
@@ -65,6 +83,8 @@ export function HeatRails({ heat, maker, bar, code, outcome }: HeatRailsProps) {
 const Scales = memo(function Scales({ heat }: { heat: Tray['heat'] }) {
   const y = heightOf(heat);
   const { targetLowBar: low, targetHighBar: high } = heat;
+  const isCrowded = heat.rails.some(({ maker }) => maker.split(' & ').some((name) => name.length > LONG_NAME));
+  const namesOver = (maker: string) => (isCrowded ? [maker] : maker.split(' & '));
   const ticks = y.ticks(8).filter((tick) => Number.isInteger(tick));
   return (
     <>
@@ -77,11 +97,13 @@ const Scales = memo(function Scales({ heat }: { heat: Tray['heat'] }) {
         </g>
       ))}
       <text x={2} y={12} className="fill-slate" fontSize="12">
-        hot
+        {isCrowded ? 'hot, bar' : 'hot'}
       </text>
-      <text x={2} y={25} className="fill-slate" fontSize="12">
-        bar
-      </text>
+      {!isCrowded && (
+        <text x={2} y={25} className="fill-slate" fontSize="12">
+          bar
+        </text>
+      )}
       {low !== null && high !== null && (
         <rect x={LEFT} y={y(low)} width={WIDTH - LEFT} height={y(high) - y(low)} className="fill-lichen-wash" />
       )}
@@ -98,11 +120,11 @@ const Scales = memo(function Scales({ heat }: { heat: Tray['heat'] }) {
         const x = railX(heat.rails.length, i);
         return (
           <g key={rail.maker}>
-            {rail.maker.split(' & ').map((word, w, words) => (
+            {namesOver(rail.maker).map((word, w, words) => (
               <text
                 key={word}
                 x={x}
-                y={(words.length > 1 ? 12 : 25) + w * 13}
+                y={isCrowded ? 25 - (i % 2) * 13 : (words.length > 1 ? 12 : 25) + w * 13}
                 textAnchor="middle"
                 className="fill-slate"
                 fontSize="12"

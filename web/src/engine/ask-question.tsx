@@ -1,4 +1,5 @@
 import type { Identification } from '@brackenfell/contract/identify';
+import { printAverage, printCount } from '../controls/count.ts';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { ShapeAnswer } from '../drawing/shape-answer.tsx';
@@ -24,7 +25,7 @@ export function AskQuestion({
         <h1 className="text-verdict font-semibold">{ask.asks}</h1>
         <p className="ml-auto text-right text-soft">
           <b className="num text-head font-semibold text-peat">
-            {left} → {ask.expectedLeft.toFixed(1)}
+            {printCount(left)} → {printAverage(ask.expectedLeft)}
           </b>{' '}
           left on average; {ask.how}, {ask.minutes} min
         </p>
@@ -37,7 +38,7 @@ export function AskQuestion({
             </span>
             {ask.drawn && <ShapeAnswer question={ask.questionId} answer={answer.answer} />}
             <Stay stay={answer.stay} of={left} />
-            <span className="flex justify-between gap-2 text-soft">
+            <span className="flex flex-wrap justify-between gap-x-2 text-soft">
               <span className="num">{answer.codes.join(' ')}</span>
               <span className="whitespace-nowrap">likely {answer.likely}%</span>
             </span>
@@ -48,7 +49,7 @@ export function AskQuestion({
           <span className="flex gap-2 text-lead font-semibold">
             <Key>n</Key> Cannot tell
           </span>
-          <span className="text-soft">All {left} stay; it is remembered and not asked again.</span>
+          <span className="text-soft">All {printCount(left)} stay; it is remembered and not asked again.</span>
         </button>
       </div>
     </section>
@@ -68,7 +69,7 @@ function Stay({ stay, of }: { stay: number; of: number }) {
           ))}
         </span>
       )}
-      <b className="ml-auto font-semibold whitespace-nowrap">{stay} stay</b>
+      <b className="ml-auto font-semibold whitespace-nowrap">{printCount(stay)} stay</b>
     </span>
   );
 }
@@ -102,8 +103,8 @@ export function WhyThis({ identification }: { identification: Identification }) 
               <td className="text-soft">
                 {row.how} {row.minutes}
               </td>
-              <td className="num">{row.parts.join(' · ')}</td>
-              <td className="num text-right">{row.expectedLeft.toFixed(1)}</td>
+              <td className="num">{row.parts.map(printCount).join(' · ')}</td>
+              <td className="num text-right">{printAverage(row.expectedLeft)}</td>
             </tr>
           ))}
         </tbody>

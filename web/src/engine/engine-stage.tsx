@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { EngineLeft, Identification } from '@brackenfell/contract/identify';
+import { printCount } from '../controls/count.ts';
 import { Mark } from '../controls/mark.tsx';
 import { useKeys, type KeyBinding } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
@@ -81,18 +82,6 @@ export function EngineStage() {
     { active: said.length > 0 },
   );
 
-  if (!data)
-    return (
-      <main className="desk-main col-span-2 p-4" aria-label="Engine stage">
-        {identified.error ? (
-          <p role="alert" className="text-madder">
-            {identified.error.message}
-          </p>
-        ) : (
-          <p className="text-soft">Fetching the engines …</p>
-        )}
-      </main>
-    );
   return (
     <>
       <aside className="desk-card flex flex-col" aria-label="What is known of the engine">
@@ -111,22 +100,27 @@ export function EngineStage() {
             {identified.error.message}
           </p>
         )}
-        {data.ask ? <AskQuestion ask={data.ask} left={data.left} onAnswer={answer} /> : <Outcome data={data} />}
-        <EnginesLeft data={data} here={here} onPick={pick} onTake={take} />
-        <WhyThis identification={data} />
-        <div className="flex items-center gap-3 border-t border-line px-3 py-2">
-          <button
-            type="button"
-            className={data.state === 'settled' ? 'button-act' : 'button-plain'}
-            disabled={!row}
-            onClick={() => take(row)}
-          >
-            Take {row ? `${row.maker} ${row.code}` : 'an engine'}
-          </button>
-          <span className="text-soft">
-            A wrong engine is a wrong plug: while several are left, ask before taking one.
-          </span>
-        </div>
+        {identified.isPending && <p className="p-4 text-soft">Fetching the engines …</p>}
+        {data && (
+          <>
+            {data.ask ? <AskQuestion ask={data.ask} left={data.left} onAnswer={answer} /> : <Outcome data={data} />}
+            <EnginesLeft data={data} here={here} onPick={pick} onTake={take} />
+            <WhyThis identification={data} />
+            <div className="flex items-center gap-3 border-t border-line px-3 py-2">
+              <button
+                type="button"
+                className={data.state === 'settled' ? 'button-act' : 'button-plain'}
+                disabled={!row}
+                onClick={() => take(row)}
+              >
+                Take {row ? `${row.maker} ${row.code}` : 'an engine'}
+              </button>
+              <span className="text-soft">
+                A wrong engine is a wrong plug: while several are left, ask before taking one.
+              </span>
+            </div>
+          </>
+        )}
       </main>
     </>
   );
@@ -211,7 +205,7 @@ function EnginesLeft({
         ))}
         {data.left > data.engines.length && (
           <p className="p-2 text-soft">
-            {data.left - data.engines.length} more, seldom seen here. Say more, or answer the question.
+            {printCount(data.left - data.engines.length)} more, seldom seen here. Say more, or answer the question.
           </p>
         )}
       </div>

@@ -1,11 +1,13 @@
 import { useState, type RefObject } from 'react';
 import type { Identification } from '@brackenfell/contract/identify';
+import { printCount } from '../controls/count.ts';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { call } from '../wire/call.ts';
 
 interface KnownProps {
-  readonly identification: Identification;
+  /** Not yet there while the engines are fetched; what is said meanwhile is taken all the same. */
+  readonly identification: Identification | undefined;
   readonly onTakeBack: (place: number) => void;
   readonly onStartOver: () => void;
   readonly onSay: (...said: string[]) => void;
@@ -15,17 +17,23 @@ interface KnownProps {
 
 /** What was said so far and what each statement ruled out; the ways in; what a guess would cost. */
 export function KnownSoFar({ identification, onTakeBack, onStartOver, onSay, sentence, plate }: KnownProps) {
-  const { statements, total, left, guess } = identification;
+  const { statements, total, left, guess } = identification ?? { statements: [], total: 0, left: 0, guess: null };
   return (
     <>
       <div>
         <div className="border-b border-line px-3 py-2">
-          <h2 className="text-verdict font-semibold">
-            <span className="num">{left}</span> {left === 1 ? 'engine left' : 'engines left'}
-          </h2>
-          <p className="text-soft">
-            of {total} in the catalogue, builds counted apart; {total - left} ruled out
-          </p>
+          {identification ? (
+            <>
+              <h2 className="text-verdict font-semibold">
+                <span className="num">{printCount(left)}</span> {left === 1 ? 'engine left' : 'engines left'}
+              </h2>
+              <p className="text-soft">
+                of {printCount(total)} in the catalogue, builds counted apart; {printCount(total - left)} ruled out
+              </p>
+            </>
+          ) : (
+            <h2 className="text-verdict font-semibold">Which engine?</h2>
+          )}
         </div>
         <section className="border-b border-line px-3 py-2" aria-label="Known so far">
           <h3 className="flex justify-between font-semibold text-slate">
@@ -46,7 +54,7 @@ export function KnownSoFar({ identification, onTakeBack, onStartOver, onSay, sen
                   <span className="num ml-auto text-soft">
                     {statement.ruledOut > 0 ? `−${statement.ruledOut}` : ''}
                   </span>
-                  <b className="num font-semibold">{statement.left}</b>
+                  <b className="num font-semibold">{printCount(statement.left)}</b>
                   <button
                     type="button"
                     className="min-h-6 min-w-6 text-soft hover:text-madder"
@@ -80,8 +88,11 @@ export function KnownSoFar({ identification, onTakeBack, onStartOver, onSay, sen
             <Mark kind="caution" /> Guess now instead?
           </h3>
           <p>
-            {guess.code}: <b className="font-semibold text-lichen">right {guess.rightIn100}</b>,{' '}
-            <b className="font-semibold text-madder">wrong {100 - guess.rightIn100} in 100</b>. {guess.says}
+            {guess.code}: <b className="font-semibold text-lichen">right {guess.rightIn100 || 'less than 1'}</b>,{' '}
+            <b className="font-semibold text-madder">
+              wrong {guess.rightIn100 ? 100 - guess.rightIn100 : 'over 99'} in 100
+            </b>
+            . {guess.says}
           </p>
         </section>
       )}

@@ -2,13 +2,12 @@ import type { Staff } from '@brackenfell/contract/session';
 import type { SlipSummary } from '@brackenfell/contract/slip';
 import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
+import { printMoment } from '../controls/moment.ts';
 import { useKeys } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
 import { LETTERS } from '../session/switch-person.tsx';
 import { call } from '../wire/call.ts';
 import { slipCall, useSlips, useSlipWrite } from './use-slip.ts';
-
-const when = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 
 /** Slips that wait: one letter takes one up; the slip at hand is parked, begun or closed from here. */
 export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
@@ -106,7 +105,7 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
                 {s.state}
                 {s.holder ? `, ${s.holder}` : ''}
               </span>
-              <span className="num text-right text-soft">{when.format(new Date(s.updatedAt))}</span>
+              <span className="num text-right text-soft">{printMoment(s.updatedAt)}</span>
             </button>
           </li>
         ))}

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { printCount } from '../controls/count.ts';
 import { Dialog } from '../controls/dialog.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { useSettings } from '../settings/settings.ts';
@@ -22,7 +23,7 @@ export function NearMissList({ engineId, onTry, onClose }: NearMissesProps) {
       title="Nearly fits: one check alone keeps it out"
       about={
         found.data
-          ? `Of ${found.data.considered} plugs in the catalogue. Refused all the same: this shows what to order instead, or what was mixed up.`
+          ? `Of ${printCount(found.data.considered)} plugs in the catalogue. Refused all the same: this shows what to order instead, or what was mixed up.`
           : 'Looking through every plug of the catalogue.'
       }
       onClose={onClose}
@@ -38,11 +39,11 @@ export function NearMissList({ engineId, onTry, onClose }: NearMissesProps) {
       {found.data?.byCheck.map(({ check, title, count, nearest }) => (
         <section key={check} className="pb-3" aria-label={`Kept out by ${title.toLowerCase()} alone`}>
           <h3 className="flex items-center gap-1.5 font-semibold">
-            <Mark kind="refuse" /> {title} <span className="num font-normal text-soft">{count}</span>
+            <Mark kind="refuse" /> {title} <span className="num font-normal text-soft">{printCount(count)}</span>
           </h3>
           <ul>
             {nearest.map((part) => (
-              <li key={part.partId} className="flex gap-3 border-t border-hair py-0.5">
+              <li key={part.partId} className="flex items-baseline gap-3 border-t border-hair py-0.5">
                 <button
                   type="button"
                   className="num min-h-6 whitespace-nowrap underline decoration-line"
@@ -55,7 +56,7 @@ export function NearMissList({ engineId, onTry, onClose }: NearMissesProps) {
                 <span className="num ml-auto whitespace-nowrap">{part.onHand} here</span>
               </li>
             ))}
-            {count > nearest.length && <li className="text-soft">and {count - nearest.length} more</li>}
+            {count > nearest.length && <li className="text-soft">and {printCount(count - nearest.length)} more</li>}
           </ul>
         </section>
       ))}

@@ -3,6 +3,7 @@ import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef } from '
 import type { OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
 import { TRAY_ORDER } from '@brackenfell/core/fitment/ranking';
 import { VERDICT_WORDS, type Verdict } from '@brackenfell/core/fitment/verdict';
+import { printCount } from '../controls/count.ts';
 import { Key } from '../controls/key.tsx';
 import { Mark, MARK_WORDS, MarkPaths, VERDICT_MARK } from '../controls/mark.tsx';
 import type { MarkKind } from '../controls/mark-shapes.ts';
@@ -135,10 +136,10 @@ const HeadCells = memo(function HeadCells({ tray, failing }: { tray: OpenTray; f
       <div role="columnheader" className="tray-lead">
         <b>
           Tray: {tray.rows.length < all ? `${tray.rows.length} of ` : ''}
-          {all} candidates
+          {printCount(all)} candidates
         </b>
         <span>
-          {tray.counts.byReference} by reference or listing, {tray.counts.bySize} by size
+          {printCount(tray.counts.byReference)} by reference or listing, {printCount(tray.counts.bySize)} by size
         </span>
         <span>{tray.order}</span>
       </div>
@@ -210,7 +211,7 @@ function Divider({ item, style }: { item: Extract<Item, { kind: 'divider' }>; st
       <span role="gridcell" className="flex items-center gap-2">
         <Mark kind={VERDICT_MARK[item.verdict]} rem={0.875} />
         <b>{VERDICT_WORDS[item.verdict]}</b>
-        <span className="num">{item.count}</span>
+        <span className="num">{printCount(item.count)}</span>
         <span className="font-normal text-soft">{VERDICT_NOTE[item.verdict]}</span>
       </span>
     </div>
@@ -234,7 +235,7 @@ function More({ item, style, onMore }: MoreProps) {
         <Key>m</Key>
         <span className="font-normal text-soft">
           judged and not shown:{' '}
-          {item.beyond.map(({ verdict, count }) => `${count} ${VERDICT_WORDS[verdict]}`).join(', ')}
+          {item.beyond.map(({ verdict, count }) => `${printCount(count)} ${VERDICT_WORDS[verdict]}`).join(', ')}
         </span>
       </span>
     </div>
