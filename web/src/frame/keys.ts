@@ -1,6 +1,7 @@
 import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { tinykeys } from 'tinykeys';
 import { currentSettings } from '../settings/settings.ts';
+import { ScanWatch, SEQUENCE_MS, STUMBLE_MS } from './scan-watch.ts';
 
 /** One key of the map: what is pressed, what it says in the help, what it does. */
 export interface KeyBinding {
@@ -26,15 +27,6 @@ const announce = (next: readonly Group[]) => {
   for (const listener of listeners) listener();
 };
 
-/** Keys pressed faster than this after one another, several in a row, are a scanner's and never commands. */
-const BURST_MS = 25;
-const BURST_LENGTH = 4;
-/** Once a scan is recognised, a stumble of the machine or of the radio between two of its keys does not end it. */
-const STUMBLE_MS = 70;
-
-/** A sequence such as `t 2` may take this long from key to key. */
-const SEQUENCE_MS = 1500;
-
 /** A command waits this long for the key after it: only then is it known not to be the beginning of a scan. */
 const HOLD_MS = 30;
 
@@ -44,12 +36,7 @@ interface Held {
   readonly takeBack?: () => void;
 }
 
-let lastKey = '';
-let lastKeyAt = 0;
-/** The key before the last, while a sequence may still go on from it. */
-let leader = '';
-let burst = 0;
-let typed = '';
+const watcher = new ScanWatch();
 let held: Held[] = [];
 let timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -57,9 +44,9 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 function settle(): void {
   const waiting = held;
   held = [];
-  if (burst >= BURST_LENGTH) for (const { takeBack } of waiting.reverse()) takeBack?.();
+  if (watcher.isBurst) for (const { takeBack } of waiting.reverse()) takeBack?.();
   else for (const { run } of waiting) run?.();
-  typed = '';
+  watcher.pause();
 }
 
 /** Has a command wait until it is known that no scan has begun; one that can be taken back runs at once. */
@@ -73,22 +60,16 @@ function hold(binding: KeyBinding): void {
 /** Watches every key press, so that a scanner's burst on the desk is told from a person's keys and read as a scan. */
 export function watchForBursts(onScan: (code: string) => void): () => void {
   const watch = (event: KeyboardEvent) => {
-    const isFast = !event.repeat && event.timeStamp - lastKeyAt < (burst >= BURST_LENGTH ? STUMBLE_MS : BURST_MS);
-    // One key hammered fast is a person's; a code changes from key to key.
-    burst = isFast ? burst + (event.key === lastKey ? 0 : 1) : 0;
-    leader = event.timeStamp - lastKeyAt < SEQUENCE_MS ? lastKey : '';
-    lastKey = event.key;
-    lastKeyAt = event.timeStamp;
-    if (event.key === 'Enter' && burst >= BURST_LENGTH && takesScans(event.target)) {
-      const code = typed.trim();
-      typed = '';
+    watcher.press(event.key, event.timeStamp, event.repeat);
+    if (event.key === 'Enter' && watcher.isBurst && takesScans(event.target)) {
+      const code = watcher.takeCode();
       // Neither a button in focus nor the ask line's picked answer is meant by a scanner's Enter.
       event.preventDefault();
       event.stopPropagation();
       if (code !== '') onScan(code);
-    } else if (event.key.length === 1) typed = isFast ? typed + event.key : event.key;
+    }
     clearTimeout(timer);
-    timer = setTimeout(settle, burst >= BURST_LENGTH ? STUMBLE_MS : HOLD_MS);
+    timer = setTimeout(settle, watcher.isBurst ? STUMBLE_MS : HOLD_MS);
   };
   window.addEventListener('keydown', watch, { capture: true });
   return () => {
@@ -131,13 +112,13 @@ export function useKeys(
         press,
         (event: KeyboardEvent) => {
           const binding = latest.current.find((b) => b.press === press);
-          if (!binding || event.defaultPrevented || burst >= BURST_LENGTH) return;
+          if (!binding || event.defaultPrevented || watcher.isBurst) return;
           const isSingle = !/Control|Meta|Alt|Arrow|Enter|Escape/.test(press);
           if (isTyping(event.target) && !press.startsWith('Control')) return;
           if (isSingle && !currentSettings().singleKeys) return;
           if (dialogIsOpen() !== inDialog) return;
           // The end of a sequence is not also the command it would be alone.
-          if (groups.some((g) => g.bindings.some((b) => b.press === `${leader} ${press}`))) return;
+          if (groups.some((g) => g.bindings.some((b) => b.press === `${watcher.leader} ${press}`))) return;
           // Enter and Space on a focused control are that control's own.
           if (
             /^(Enter|Space)$/.test(press) &&
