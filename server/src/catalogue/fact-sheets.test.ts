@@ -1,0 +1,103 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { rulingValue } from '@brackenfell/core/fitment/facts';
+import type { Writing } from '../db/database.ts';
+import { openTestCounter, type TestCounter } from '../testing/counter.ts';
+import { chooseFigures } from './choose-figures.ts';
+import { FactSheets } from './fact-sheets.ts';
+import { bumpCatalogueVersion } from './version.ts';
+
+let counter: TestCounter;
+let plugId: string;
+beforeAll(async () => {
+  counter = await openTestCounter();
+  ({ part_id: plugId } = await counter.db
+    .selectFrom('part_name')
+    .select('part_id')
+    .where('printed', '=', 'KN 419G-63DR')
+    .executeTakeFirstOrThrow());
+});
+afterAll(() => counter.close());
+
+async function setReach(trx: Writing, mm: number): Promise<void> {
+  await trx
+    .updateTable('figure')
+    .set({ low: mm, high: mm })
+    .where('part_id', '=', plugId)
+    .where('attribute', '=', 'plug.reachMm')
+    .execute();
+  await chooseFigures(trx, [plugId], []);
+}
+
+const reachIn = async (sheets: FactSheets) => {
+  const { plugs } = await sheets.withPlugs(counter.db);
+  return rulingValue(plugs.sheetOf(plugs.placeOf(plugId)!), 'plug.reachMm');
+};
+
+describe('the plugs held in memory', () => {
+  test('are all there are, each with its title', async () => {
+    const { plugs, titles } = await new FactSheets(counter.db).withPlugs(counter.db);
+    const { n } = await counter.db
+      .selectFrom('part')
+      .select((eb) => eb.fn.countAll<string>().as('n'))
+      .where('kind', '=', 'plug')
+      .executeTakeFirstOrThrow();
+    expect(plugs.count).toBe(Number(n));
+    expect(titles[plugs.placeOf(plugId)!]).toEqual({ printed: 'KN 419G-63DR', maker: 'Kestrane' });
+    expect(titles.filter(Boolean)).toHaveLength(plugs.count);
+  });
+
+  test('follow a changed figure, and only that plug is read again', async () => {
+    const sheets = new FactSheets(counter.db);
+    const before = await sheets.withPlugs(counter.db);
+    expect(await reachIn(sheets)).toBe(19);
+    await counter.owner.transaction().execute((trx) => setReach(trx, 19.2));
+    expect(await reachIn(sheets)).toBe(19.2);
+    const after = await sheets.withPlugs(counter.db);
+    expect(after.plugs).toBe(before.plugs);
+    expect(await changedSince(before.version)).toEqual([plugId]);
+    await counter.owner.transaction().execute((trx) => setReach(trx, 19));
+    expect(await reachIn(sheets)).toBe(19);
+  });
+
+  test('never take in what a transaction has not committed, nor lose it when it does', async () => {
+    const sheets = new FactSheets(counter.db);
+    expect(await reachIn(sheets)).toBe(19);
+    const undone = counter.owner.transaction().execute(async (trx) => {
+      await setReach(trx, 26.5);
+      const { plugs, version } = await sheets.withPlugs(trx);
+      expect(rulingValue(plugs.sheetOf(plugs.placeOf(plugId)!), 'plug.reachMm')).toBe(19);
+      expect((await sheets.withPlugs(counter.db)).version).toBe(version);
+      throw new Error('thought better of it');
+    });
+    await expect(undone).rejects.toThrow('thought better of it');
+    // The next change gets the very version that was never seen.
+    await counter.owner.transaction().execute((trx) => setReach(trx, 12.7));
+    expect(await reachIn(sheets)).toBe(12.7);
+    await counter.owner.transaction().execute((trx) => setReach(trx, 19));
+  });
+
+  test('are all read again when a maker’s heat scale is another', async () => {
+    const sheets = new FactSheets(counter.db);
+    const before = await sheets.withPlugs(counter.db);
+    const heatOf = ({ plugs }: typeof before) =>
+      rulingValue(plugs.sheetOf(plugs.placeOf(plugId)!), 'plug.heat')!.indexBar;
+    await counter.owner.transaction().execute(async (trx) => {
+      await trx
+        .updateTable('heat_rating')
+        .set((eb) => ({ index_bar: eb('index_bar', '+', 0.3) }))
+        .where('maker_id', '=', 'kestrane')
+        .execute();
+      await bumpCatalogueVersion(trx);
+    });
+    expect(heatOf(await sheets.withPlugs(counter.db))).toBeCloseTo(heatOf(before) + 0.3, 6);
+  });
+});
+
+async function changedSince(version: string): Promise<string[]> {
+  const rows = await counter.db
+    .selectFrom('plug_spec')
+    .select('part_id')
+    .where('catalogue_version', '>', version)
+    .execute();
+  return rows.map((row) => row.part_id);
+}
