@@ -9,6 +9,7 @@ import { NO_HEAD } from '../drawing/head-outline.ts';
 import { drawPlug } from '../drawing/plug-outline.ts';
 import { frameFor } from '../drawing/section-frame.ts';
 import { Section } from '../drawing/section.tsx';
+import { useSize } from '../drawing/use-size.ts';
 import { SOURCE_LETTERS } from '../engine/engine-card.tsx';
 import { useKeys } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
@@ -18,7 +19,7 @@ import { call } from '../wire/call.ts';
 import { JudgedEngines } from './judged-engines.tsx';
 import { NumberPositions } from './number-positions.tsx';
 
-const SIZE = { widthPx: 520, heightPx: 230 };
+const DRAWING_HEIGHT_PX = 230;
 const GRADE_WORDS = {
   same: 'same as',
   supersedes: 'replaced by',
@@ -54,7 +55,8 @@ export function PartPage() {
 function Card({ part }: { part: PartCard }) {
   const { go } = useCounter();
   const { units } = useSettings();
-  const drawn = useMemo(() => frameFor([drawPlug(part.shape)], NO_HEAD, SIZE), [part]);
+  const [pane, size] = useSize();
+  const drawn = useMemo(() => frameFor([drawPlug(part.shape)], NO_HEAD, size), [part, size]);
   const engines = part.engines.slice(0, LETTERS.length);
   const inHand = part.kind !== 'plug' ? {} : { inHand: part.partId, row: part.partId };
   const judge = (engineId: string) => go('/counter/parts', { engine: engineId, ...inHand });
@@ -111,18 +113,20 @@ function Card({ part }: { part: PartCard }) {
           ))}
         </p>
       )}
-      <div className="grid min-h-0 flex-1 grid-cols-[1fr_22rem] overflow-auto">
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(16rem,38%)] overflow-auto">
         <div className="p-4">
           {part.kind === 'plug' && (
-            <Section
-              head={NO_HEAD}
-              plug={part}
-              oePlug={null}
-              engine="no engine"
-              frame={drawn}
-              size={SIZE}
-              units={units}
-            />
+            <div ref={pane} className="max-w-[32.5rem] overflow-hidden" style={{ height: DRAWING_HEIGHT_PX }}>
+              <Section
+                head={NO_HEAD}
+                plug={part}
+                oePlug={null}
+                engine="no engine"
+                frame={drawn}
+                size={size}
+                units={units}
+              />
+            </div>
           )}
           <h2 className="pt-3 pb-1 font-semibold text-slate">For which engine?</h2>
           <p className="pb-2 text-soft">

@@ -9,6 +9,7 @@ import { HeatRails } from '../drawing/heat-rails.tsx';
 import { drawPlug } from '../drawing/plug-outline.ts';
 import { frameFor } from '../drawing/section-frame.ts';
 import { Section } from '../drawing/section.tsx';
+import { useSize } from '../drawing/use-size.ts';
 import { EngineCard } from '../engine/engine-card.tsx';
 import { useEngine } from '../engine/use-engine.ts';
 import { useKeys } from '../frame/keys.ts';
@@ -263,24 +264,4 @@ function PickedDetail({ tray, pick, engine, showAll, showSources }: PickedDetail
       </p>
     </>
   );
-}
-
-/** The size of the pane a drawing lies in, in whole pixels. */
-function useSize(): [React.RefCallback<HTMLDivElement>, { widthPx: number; heightPx: number }] {
-  const [size, setSize] = useState({ widthPx: 480, heightPx: 250 });
-  const observe = useMemo(
-    () => (element: HTMLDivElement | null) => {
-      if (!element) return undefined;
-      const observer = new ResizeObserver(([entry]) => {
-        const { width, height } = entry!.contentRect;
-        setSize({ widthPx: Math.floor(width), heightPx: Math.max(170, Math.floor(height)) });
-      });
-      observer.observe(element);
-      return () => {
-        observer.disconnect();
-      };
-    },
-    [],
-  );
-  return [observe, size];
 }
