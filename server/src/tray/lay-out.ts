@@ -1,0 +1,88 @@
+import type { FactSheet } from '@brackenfell/core/fitment/facts';
+import { judgeOverPositions, weighFindings, type LineJudgement } from '@brackenfell/core/fitment/judge-plug';
+import { sayIn } from '@brackenfell/core/fitment/say';
+import { Explainer } from '@brackenfell/core/fitment/screening/explain';
+import { Screen, type ScreenedPlugs } from '@brackenfell/core/fitment/screening/screen';
+import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
+import { VERDICTS, worstVerdict } from '@brackenfell/core/fitment/verdict';
+import { alikePositions, type Asked } from './asked.ts';
+import { UNCONNECTED, type ScreenedBySize, type ScreenedCandidate } from './pick-candidates.ts';
+
+/** What is needed to screen and to explain plugs for an engine. */
+export function layOut(asked: Asked, ruled: FactSheet) {
+  const { plugs } = asked.held;
+  const groups = alikePositions(asked.positions).map((positions) => {
+    const facts = { ...positions[0]!.sheet, ...ruled };
+    return { positions, place: positions[0]!.place, facts, screen: new Screen(plugs, facts) };
+  });
+  const places = [...new Set(groups.map(({ place }) => place))];
+  const groupsAt = (place: string) => groups.filter((group) => group.place === place);
+
+  /** Where a cylinder's places ask different plugs, a plug is for the place it suits best and is judged there. */
+  function screen(id: string): ScreenedCandidate {
+    const plug = plugs.placeOf(id)!;
+    return places
+      .map((place): ScreenedCandidate => {
+        const evidence = asked.evidenceAt(place, id);
+        const judged = groupsAt(place).map((group) => group.screen.judge(plug, evidence));
+        const verdict = worstVerdict(judged.map((j) => j.verdict));
+        return { id, place, evidence, verdict, closeness: Math.max(...judged.map((j) => j.closeness)) };
+      })
+      .reduce((a, b) => (soonerSold(b, a) ? b : a));
+  }
+
+  /** Plugs that nothing but their size speaks for. */
+  function screenAll(ofSize: Uint32Array): ScreenedBySize {
+    const perPlace = places.map((place) =>
+      groupsAt(place)
+        .map((group) => group.screen.judgeAll(ofSize, UNCONNECTED))
+        .reduce(worstOfBoth),
+    );
+    const best = new Uint8Array(ofSize.length);
+    const [verdicts, closeness] = [new Uint8Array(ofSize.length), new Float64Array(ofSize.length)];
+    for (let i = 0; i < ofSize.length; i += 1) {
+      for (let place = 1; place < perPlace.length; place += 1)
+        if (isSooner(perPlace[place]!, perPlace[best[i]!]!, i)) best[i] = place;
+      verdicts[i] = perPlace[best[i]!]!.verdicts[i]!;
+      closeness[i] = perPlace[best[i]!]!.closeness[i]!;
+    }
+    const candidate = (i: number): ScreenedCandidate => ({
+      id: plugs.ids[ofSize[i]!]!,
+      place: places[best[i]!]!,
+      evidence: UNCONNECTED,
+      verdict: VERDICTS[verdicts[i]!]!,
+      closeness: closeness[i]!,
+    });
+    return { verdicts, closeness, candidate };
+  }
+
+  function explainIn(units: UnitDisplay) {
+    const say = sayIn(units);
+    const explainers = groups.map(({ facts }) => new Explainer(plugs, facts, say));
+    return (id: string, sheet: FactSheet, place: string): LineJudgement => {
+      const plug = plugs.placeOf(id)!;
+      const evidence = asked.evidenceAt(place, id);
+      return judgeOverPositions(
+        groups.flatMap((group, i) => {
+          if (group.place !== place) return [];
+          const judgement = weighFindings(explainers[i]!.findingsOf(plug, sheet), evidence);
+          return [{ labels: group.positions.map(({ label }) => label), judgement }];
+        }),
+      );
+    };
+  }
+  return { screen, screenAll, explainIn };
+}
+
+type Soonness = Pick<ScreenedCandidate, 'verdict' | 'closeness'>;
+function worstOfBoth(a: ScreenedPlugs, b: ScreenedPlugs): ScreenedPlugs {
+  return {
+    verdicts: a.verdicts.map((verdict, i) => Math.min(verdict, b.verdicts[i]!)),
+    closeness: a.closeness.map((near, i) => Math.max(near, b.closeness[i]!)),
+  };
+}
+
+const isSooner = (a: ScreenedPlugs, b: ScreenedPlugs, i: number): boolean =>
+  a.verdicts[i]! > b.verdicts[i]! || (a.verdicts[i] === b.verdicts[i] && a.closeness[i]! < b.closeness[i]!);
+const soonerSold = (a: Soonness, b: Soonness): boolean =>
+  VERDICTS.indexOf(a.verdict) > VERDICTS.indexOf(b.verdict) || (a.verdict === b.verdict && a.closeness < b.closeness);
