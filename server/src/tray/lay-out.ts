@@ -74,7 +74,6 @@ export function layOut(asked: Asked, ruled: FactSheet) {
   return { screen, screenAll, explainIn };
 }
 
-type Soonness = Pick<ScreenedCandidate, 'verdict' | 'closeness'>;
 function worstOfBoth(a: ScreenedPlugs, b: ScreenedPlugs): ScreenedPlugs {
   return {
     verdicts: a.verdicts.map((verdict, i) => Math.min(verdict, b.verdicts[i]!)),
@@ -84,5 +83,5 @@ function worstOfBoth(a: ScreenedPlugs, b: ScreenedPlugs): ScreenedPlugs {
 
 const isSooner = (a: ScreenedPlugs, b: ScreenedPlugs, i: number): boolean =>
   a.verdicts[i]! > b.verdicts[i]! || (a.verdicts[i] === b.verdicts[i] && a.closeness[i]! < b.closeness[i]!);
-const soonerSold = (a: Soonness, b: Soonness): boolean =>
+const soonerSold = (a: ScreenedCandidate, b: ScreenedCandidate): boolean =>
   VERDICTS.indexOf(a.verdict) > VERDICTS.indexOf(b.verdict) || (a.verdict === b.verdict && a.closeness < b.closeness);

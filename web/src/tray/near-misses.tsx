@@ -24,7 +24,9 @@ export function NearMissList({ engineId, onTry, onClose }: NearMissesProps) {
       about={
         found.data
           ? `Of ${printCount(found.data.considered)} plugs in the catalogue. Refused all the same: this shows what to order instead, or what was mixed up.`
-          : 'Looking through every plug of the catalogue.'
+          : found.error
+            ? 'The catalogue was not looked through.'
+            : 'Looking through every plug of the catalogue.'
       }
       onClose={onClose}
       wide
@@ -34,7 +36,6 @@ export function NearMissList({ engineId, onTry, onClose }: NearMissesProps) {
           {found.error.message}
         </p>
       )}
-      {found.isPending && <p className="text-soft">Looking …</p>}
       {found.data?.byCheck.length === 0 && <p>Nothing is kept out by one check alone.</p>}
       {found.data?.byCheck.map(({ check, title, count, nearest }) => (
         <section key={check} className="pb-3" aria-label={`Kept out by ${title.toLowerCase()} alone`}>
