@@ -1,4 +1,5 @@
-import { MATERIALS, type Material, type Span } from './facts.ts';
+import type { Span } from './fact-shapes.ts';
+import { MATERIALS, type Material } from './facts.ts';
 
 /** Gap growth in mm per 10 000 km. Domain sections 6 and 13, Wear. */
 const GROWTH_MM: Readonly<Record<Material, number>> = { nickel: 0.1, silver: 0.06, platinum: 0.03, iridium: 0.015 };

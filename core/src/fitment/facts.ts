@@ -1,5 +1,8 @@
 import type { HeatScale } from '../heat-range/heat-scale.ts';
-import type { DisplayKind } from '../quantities/format-quantity.ts';
+import { COIL_FACTS, type CoilFactTypes } from '../coils/coil-facts.ts';
+import { DISTRIBUTOR_FACTS, type DistributorFactTypes } from '../distributor/distributor-facts.ts';
+import { LEAD_FACTS, type LeadFactTypes } from '../leads/lead-facts.ts';
+import { meaning, type FactMeaning, type Span, type Supply } from './fact-shapes.ts';
 
 /** Electrode materials in order of wear, fastest first. Domain section 13, Electrode and polarity. */
 export const MATERIALS = ['nickel', 'silver', 'platinum', 'iridium'] as const;
@@ -16,13 +19,6 @@ export type GroundForm = (typeof GROUND_FORMS)[number];
 
 export const SHELLS = ['one-piece', 'two-piece'] as const;
 export type Shell = (typeof SHELLS)[number];
-
-export const SUPPLY_STATES = ['active', 'superseded', 'discontinued', 'quarantined'] as const;
-
-export interface Span {
-  readonly low: number;
-  readonly high: number;
-}
 
 export type PlugResistor =
   | { readonly kind: 'none' }
@@ -49,12 +45,6 @@ export interface AskedHeat {
   readonly codes: readonly string[];
 }
 
-export interface Supply {
-  readonly state: (typeof SUPPLY_STATES)[number];
-  /** The number that replaced it, as printed, where superseded. */
-  readonly successor?: string;
-}
-
 export type ClassRule =
   | { readonly kind: 'no-class' }
   /** A sanctioned class with the printed numbers (normal forms) its list permits on the date. */
@@ -65,10 +55,13 @@ export type ClassRule =
 export type ElectrodeBan = 'nothing' | 'poorer' | 'better' | 'any-other';
 
 /**
- * Every fact the checks may read, by its id: what a plug is (`plug.`), what a cylinder position asks (`position.`)
- * and what the shop or the customer has settled (`rule.`, `duty.`). Lengths in mm, resistance in kΩ, distance in km.
+ * Every fact the checks may read, by its id: what a part is (`plug.`, `coil.`, `leads.`, `cap.`, `rotor.`), what the engine
+ * asks of it (`position.` of a plug, `coilAsked.` and so on of the others), what the shop or the customer has settled
+ * (`rule.`, `duty.`, `job.`). Lengths in mm, distance in km; resistance in the unit of its name.
  */
-export interface FactTypes {
+export interface FactTypes extends PlugFactTypes, CoilFactTypes, LeadFactTypes, DistributorFactTypes {}
+
+interface PlugFactTypes {
   'plug.threadDiameterMm': number;
   'plug.threadPitchMm': number;
   /** From the seat face (the gasket's face for gasket seats) to the shell's end. */
@@ -145,17 +138,6 @@ export interface FactTypes {
 }
 
 export type FactId = keyof FactTypes;
-
-export interface FactMeaning {
-  readonly label: string;
-  /** The question or measurement that obtains it, addressed to whoever stands at the counter. */
-  readonly question: string;
-  /** How a plain number of it is printed. */
-  readonly display?: DisplayKind;
-}
-
-const meaning = (label: string, question: string, display?: DisplayKind): FactMeaning =>
-  display ? { label, question, display } : { label, question };
 
 /** What each fact is called and how it is obtained. Exhaustive by type, so no missing fact lacks its question. */
 export const FACTS: Readonly<Record<FactId, FactMeaning>> = {
@@ -258,6 +240,9 @@ export const FACTS: Readonly<Record<FactId, FactMeaning>> = {
   'duty.heatOffsetSteps': meaning('heat for the duty', 'What work does the engine do?'),
   'duty.classRule': meaning('class rule', 'Which class does the car run in, and on which date?'),
   'rule.electrodeUpgrade': meaning('electrode rule', 'Set the shop’s rule on better electrodes.'),
+  ...COIL_FACTS,
+  ...LEAD_FACTS,
+  ...DISTRIBUTOR_FACTS,
 };
 
 /** Where a figure comes from; strongest first. `gauged` speaks for the piece in hand and its batch. Domain section 1. */

@@ -1,4 +1,5 @@
-import type { FactTypes, GapAdjust, Span } from './facts.ts';
+import type { Span } from './fact-shapes.ts';
+import type { FactTypes, GapAdjust } from './facts.ts';
 
 /** The facts of a plug's firing end that set how deep it stands. */
 export interface FiringEnd {

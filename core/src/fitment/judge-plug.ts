@@ -1,12 +1,12 @@
 import { CHECKS } from './check-list.ts';
-import { worseFinding } from './define-check.ts';
+import { worseFinding, type Check } from './define-check.ts';
 import type { FactSheet } from './facts.ts';
 import { roundCloseness, type Finding } from './finding.ts';
 import type { Say } from './say.ts';
 import { overallVerdict, relieve, worstVerdict, type Evidence, type Verdict } from './verdict.ts';
 
-/** A plug judged at one position: every check's finding in the order of the hand, and what they amount to. */
-export interface PlugJudgement {
+/** A part judged at one position: every check's finding in the order of the hand, and what they amount to. */
+export interface PartJudgement {
   readonly findings: readonly Finding[];
   readonly verdict: Verdict;
   /** Sum over the numeric checks of difference over match limit; the smaller, the closer. */
@@ -14,15 +14,19 @@ export interface PlugJudgement {
 }
 
 /** Judges one plug at one position. `sheet` joins the plug's facts with the position's, the duty's and the house rules'. */
-export function judgePlug(sheet: FactSheet, evidence: Evidence, say: Say): PlugJudgement {
+export const judgePlug = (sheet: FactSheet, evidence: Evidence, say: Say): PartJudgement =>
+  judgePart(CHECKS, sheet, evidence, say);
+
+/** Judges one part of any kind by its kind's checks. */
+export function judgePart(checks: readonly Check[], sheet: FactSheet, evidence: Evidence, say: Say): PartJudgement {
   return weighFindings(
-    CHECKS.map((check) => check.ask(sheet, say)),
+    checks.map((check) => check.ask(sheet, say)),
     evidence,
   );
 }
 
-/** What all checks' findings amount to under the evidence for a plug. */
-export function weighFindings(asked: readonly Finding[], evidence: Evidence): PlugJudgement {
+/** What all checks' findings amount to under the evidence for a part. */
+export function weighFindings(asked: readonly Finding[], evidence: Evidence): PartJudgement {
   const findings = asked.map((finding) => relieve(finding, evidence));
   return {
     findings,
@@ -46,7 +50,7 @@ export interface LineJudgement {
 /** A judgement and the labels of the positions it holds for, all of which ask the same. */
 export interface JudgementAt {
   readonly labels: readonly string[];
-  readonly judgement: PlugJudgement;
+  readonly judgement: PartJudgement;
 }
 
 const ALL: readonly string[] = [];

@@ -26,10 +26,23 @@ export interface Evidence {
 
 /** Acceptables from here on are too many for the counter alone. Domain section 4, Overall. */
 const MANY_ACCEPTABLES = 4;
-/** What a listing may stand in for; never thread, seat, reach, terminal, resistor or class list. */
-const LISTING_RELIEVES: readonly CheckId[] = ['depth', 'length', 'hex-and-well', 'shell'];
-/** What the maker's own number cannot vouch for: it is about today and this job, not about the plug. */
-const NAMED_CANNOT_RELIEVE: readonly CheckId[] = ['class-list', 'supply'];
+/**
+ * What a listing may stand in for. Of a plug never thread, seat, reach, terminal, resistor or class list; of a coil its
+ * windings, never what plugs in, holds it or grips; of leads, caps and rotors their resistance.
+ */
+const LISTING_RELIEVES: readonly CheckId[] = [
+  'depth',
+  'length',
+  'hex-and-well',
+  'shell',
+  'primary',
+  'secondary',
+  'spark-polarity',
+  'lead-resistance',
+  'rotor-resistance',
+];
+/** What the maker's own number cannot vouch for: it is about today and this job, not about the part. */
+const NAMED_CANNOT_RELIEVE: readonly CheckId[] = ['class-list', 'supply', 'revision', 'pair'];
 
 /** Lets an unknown through where the maker's own number or a listing vouches for it. Domain section 4, Overall. */
 export function relieve(finding: Finding, evidence: Evidence): Finding {

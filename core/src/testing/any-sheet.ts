@@ -1,11 +1,11 @@
 import fc from 'fast-check';
+import { SUPPLY_STATES } from '../fitment/fact-shapes.ts';
 import {
   GROUND_FORMS,
   MATERIALS,
   SEATS,
   SHELLS,
   SOURCE_RANKS,
-  SUPPLY_STATES,
   TERMINALS,
   type FactId,
   type FactSheet,
@@ -22,8 +22,11 @@ export const mm = (low: number, high: number) =>
 const span = (low: number, high: number) =>
   fc.tuple(mm(low, high), mm(0, 1)).map(([from, width]) => ({ low: from, high: from + width }));
 
+/** Facts that the checks of a plug read. */
+type PlugFactId = Extract<FactId, `${'plug' | 'position' | 'duty' | 'rule'}.${string}`>;
+
 /** A generator of each fact's values; a fact missing here would not be tried, so the type demands all of them. */
-const values: Readonly<Record<FactId, fc.Arbitrary<unknown>>> = {
+const values: Readonly<Record<PlugFactId, fc.Arbitrary<unknown>>> = {
   'plug.threadDiameterMm': fc.constantFrom(12, 14, 18),
   'plug.threadPitchMm': fc.constantFrom(1, 1.25, 1.5),
   'plug.reachMm': mm(9, 27),

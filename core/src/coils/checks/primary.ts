@@ -1,0 +1,51 @@
+import { defineCheck } from '../../fitment/define-check.ts';
+import { judgeResistance, tellOff } from '../resistance-bands.ts';
+
+const engine = { 'coilAsked.primaryOhm': 0.5 } as const;
+const of = (ohm: number) => ({ ...engine, 'coil.primaryOhm': ohm });
+
+export const primary = defineCheck({
+  id: 'primary',
+  title: 'Primary',
+  why: 'Its resistance decides the current: too little overheats coil and driver, too much makes a weak spark.',
+  source: 'Domain sections 5 and 13, resistance',
+  needs: ['coil.primaryOhm', 'coilAsked.primaryOhm'],
+  mayUse: [],
+  canRefuse: () => false,
+  judge: (f) => {
+    const [hasOhm, askedOhm] = [f['coil.primaryOhm'], f['coilAsked.primaryOhm']];
+    const { offPercent, outcome, closeness } = judgeResistance(hasOhm, askedOhm);
+    return {
+      outcome,
+      caseId: outcome === 'match' ? 'same' : offPercent < 0 ? 'lower' : 'higher',
+      figures: { hasOhm, askedOhm, offPercent },
+      closeness,
+    };
+  },
+  explain: ({ caseId, outcome, figures: g }, say) => {
+    const common = {
+      asked: say.quantity('coil-primary', g.askedOhm),
+      has: say.quantity('coil-primary', g.hasOhm),
+      difference: g.offPercent === 0 ? null : tellOff(g.offPercent),
+    };
+    if (caseId === 'same')
+      return { ...common, says: 'It takes the current this engine gives it.', toDo: null, phrase: 'Primary as asked' };
+    const does =
+      caseId === 'lower'
+        ? 'it takes more current, and coil and driver run hot'
+        : 'it takes less current, and the spark is weaker';
+    return {
+      ...common,
+      says: `Its primary is ${tellOff(g.offPercent)} off: ${does}.`,
+      toDo: outcome === 'caution' ? 'Let the supervisor decide.' : 'Change all coils of the engine together.',
+      phrase: `Primary ${tellOff(g.offPercent)}`,
+    };
+  },
+  examples: [
+    { says: '10% off matches', facts: of(0.55), outcome: 'match' },
+    { says: '11% off is acceptable', facts: of(0.555), outcome: 'acceptable', caseId: 'higher' },
+    { says: '15% off is acceptable', facts: of(0.425), outcome: 'acceptable', caseId: 'lower' },
+    { says: '16% off is a caution', facts: of(0.58), outcome: 'caution', caseId: 'higher' },
+    { says: 'unpublished it is measured', facts: engine, outcome: 'unknown' },
+  ],
+});

@@ -1,0 +1,3 @@
+import { pairCheck } from '../pair-check.ts';
+
+export const capPair = pairCheck('cap.family', 'rotor');

@@ -1,0 +1,84 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { assignLeads, serves } from './assign-leads.ts';
+import { LEAD_BOOTS, type Lead, type LeadRoute } from './lead-facts.ts';
+
+const lead = (lengthMm: number, boot: Lead['boot'] = 'straight'): Lead => ({
+  lengthMm,
+  boot,
+  source: 'socket',
+  kohmPerM: 10,
+});
+const route = (to: string, routedMm: number, boots: LeadRoute['boots'] = LEAD_BOOTS): LeadRoute => ({
+  to,
+  routedMm,
+  boots,
+});
+
+/** Tries every way of handing the leads out. */
+function bruteForce(leads: readonly Lead[], routes: readonly LeadRoute[]) {
+  let best = { served: -1, sum: Infinity };
+  const walk = (at: number, used: ReadonlySet<number>, served: number, sum: number): void => {
+    if (at === routes.length) {
+      if (served > best.served || (served === best.served && sum < best.sum)) best = { served, sum };
+      return;
+    }
+    walk(at + 1, used, served, sum);
+    leads.forEach((l, i) => {
+      if (!used.has(i) && serves(l, routes[at]!, {}))
+        walk(at + 1, new Set([...used, i]), served + 1, sum + (l.lengthMm - routes[at]!.routedMm) ** 2);
+    });
+  };
+  walk(0, new Set(), 0, 0);
+  return best;
+}
+
+describe('leads given to cylinders', () => {
+  test('serve as many as any handing-out could, with the least squared slack', () => {
+    const boots = fc.constantFrom(...LEAD_BOOTS);
+    const leads = fc.array(
+      fc.record({
+        lengthMm: fc.integer({ min: 30, max: 60 }).map((cm) => cm * 10),
+        boot: boots,
+        source: fc.constant('socket' as const),
+        kohmPerM: fc.constant(10),
+        coilLead: fc.boolean(),
+      }),
+      { maxLength: 5 },
+    );
+    const routes = fc.array(
+      fc.record({
+        to: fc.constantFrom('1', '2', '3', 'coil'),
+        routedMm: fc.integer({ min: 28, max: 58 }).map((cm) => cm * 10),
+        boots: fc.subarray([...LEAD_BOOTS], { minLength: 1 }),
+      }),
+      { maxLength: 5 },
+    );
+    fc.assert(
+      fc.property(leads, routes, (set, ways) => {
+        const { leadFor, slackMm, leftOver, sumSquaredSlackMm2 } = assignLeads(set, ways);
+        const best = bruteForce(set, ways);
+        const given = leadFor.filter((i) => i !== null);
+        expect([given.length, sumSquaredSlackMm2]).toEqual([Math.max(0, best.served), best.sum]);
+        expect(new Set(given).size).toBe(given.length);
+        expect(given.length + leftOver.length).toBe(set.length);
+        expect(slackMm.every((slack) => slack === null || (slack >= 0 && slack <= 80))).toBe(true);
+      }),
+      { numRuns: 600 },
+    );
+  });
+
+  test('are not merely the next longest: one long lead is kept for the one far cylinder', () => {
+    const { leadFor } = assignLeads(
+      [lead(600), lead(420), lead(380)],
+      [route('1', 400), route('2', 360), route('3', 560)],
+    );
+    expect(leadFor).toEqual([1, 2, 0]);
+  });
+
+  test('leave the way unserved whose boots none of them clears, and name what is left over', () => {
+    const { leadFor, leftOver } = assignLeads([lead(420), lead(430)], [route('1', 400), route('2', 400, ['90'])]);
+    expect(leadFor).toEqual([0, null]);
+    expect(leftOver).toEqual([1]);
+  });
+});

@@ -1,0 +1,61 @@
+import { defineCheck } from '../../fitment/define-check.ts';
+import { assignLeads } from '../assign-leads.ts';
+import type { Lead, LeadBoot } from '../lead-facts.ts';
+import { BOOT_WORDS, sayRoute } from '../say-route.ts';
+
+const lead = (lengthMm: number, boot: LeadBoot): Lead => ({ lengthMm, boot, source: 'socket', kohmPerM: 10 });
+const routes = [
+  { to: '1', routedMm: 400, boots: ['90', '135'] },
+  { to: '2', routedMm: 500, boots: ['straight', '135'] },
+] as const;
+const engine = { 'leadsAsked.routes': routes } as const;
+
+export const plugBoots = defineCheck({
+  id: 'plug-boots',
+  title: 'Boots',
+  why: 'A boot of the wrong bend bears on a manifold or a bracket and burns through.',
+  source: 'Domain section 5, Leads: boot clearance per cylinder',
+  needs: ['leads.set', 'leadsAsked.routes'],
+  mayUse: [],
+  canRefuse: () => true,
+  judge: (f) => {
+    const [set, ways] = [f['leads.set'], f['leadsAsked.routes']];
+    // Lengths left aside: whether each way has a boot that clears it.
+    const ample = ways.map((way) => ({ ...way, routedMm: 0 }));
+    const options = { mostSlackMm: Infinity };
+    const any = assignLeads(set, ample, { ...options, anyBoot: true }).leadFor.filter((i) => i !== null).length;
+    const { leadFor } = assignLeads(set, ample, options);
+    const blocked = ways.filter((_, i) => leadFor[i] === null);
+    const fits = leadFor.filter((i) => i !== null).length >= any;
+    const figures = {
+      where: fits ? [] : blocked.map(sayRoute),
+      clears: fits ? [] : (blocked[0]?.boots ?? []).map((boot) => BOOT_WORDS[boot]),
+      has: [...new Set(set.map(({ boot }) => BOOT_WORDS[boot]))],
+    };
+    return fits ? { outcome: 'match', caseId: 'clear', figures } : { outcome: 'refuse', caseId: 'bears', figures };
+  },
+  explain: ({ outcome, figures: g }) => ({
+    asked: g.clears.join(' or ') || 'boots that clear',
+    has: g.has.join(', '),
+    difference: null,
+    says:
+      outcome === 'match'
+        ? 'Every way has a boot that clears what stands around the plug.'
+        : `No boot is left that clears ${g.where.join(' and ')}: it bears on hot metal and burns through.`,
+    toDo: outcome === 'match' ? null : 'Do not fit it.',
+    phrase: outcome === 'match' ? 'Boots clear' : `Boot does not clear ${g.where[0] ?? 'the plug'}`,
+  }),
+  examples: [
+    {
+      says: 'a bent boot where one is needed and a straight one elsewhere match',
+      facts: { ...engine, 'leads.set': [lead(520, 'straight'), lead(420, '90')] },
+      outcome: 'match',
+    },
+    {
+      says: 'straight boots alone do not clear the manifold: refused',
+      facts: { ...engine, 'leads.set': [lead(520, 'straight'), lead(420, 'straight')] },
+      outcome: 'refuse',
+    },
+    { says: 'boots not seen are looked at first', facts: engine, outcome: 'unknown' },
+  ],
+});

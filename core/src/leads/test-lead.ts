@@ -1,0 +1,17 @@
+import type { Span } from '../fitment/fact-shapes.ts';
+import { inside } from '../fitment/tolerance.ts';
+
+/** A lead as measured on the bench. */
+export interface MeasuredLead {
+  readonly kohm: number;
+  readonly lengthMm: number;
+}
+
+const MM_PER_M = 1000;
+
+/** Whether a lead's measured resistance fits its length. Domain section 5, Lead test. */
+export function testLead({ kohm, lengthMm }: MeasuredLead, asked: Span) {
+  const kohmPerM = (kohm / lengthMm) * MM_PER_M;
+  const verdict = inside(kohmPerM, asked) ? 'good' : kohmPerM < asked.low ? 'too-little' : 'too-much';
+  return { kohmPerM, verdict } as const;
+}
