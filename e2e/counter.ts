@@ -85,7 +85,8 @@ export async function signIn(page: Page, counter: Counter, name = 'Wren'): Promi
 /** Types into the ask line and takes the answer that is picked. */
 export async function ask(page: Page, question: string, answer: string | RegExp): Promise<void> {
   await page.keyboard.press('/');
-  await page.keyboard.type(question);
+  // As fingers type: faster, and the closing Enter would make it a scan.
+  await page.keyboard.type(question, { delay: FINGER_MS });
   await expect(page.getByRole('option', { name: answer }).first()).toHaveAttribute('aria-selected', 'true');
   await page.keyboard.press('Enter');
 }
@@ -110,7 +111,7 @@ export async function pickRow(page: Page, printed: string): Promise<void> {
     if (at === printed) return;
     await pressTimes(page, 'j');
     // At the end of what is shown, the rest is asked for.
-    if ((await picked.getAttribute('data-row')) === at) await pressTimes(page, 'm');
+    if ((await picked.getAttribute('data-row')) === at) await pressTimes(page, 'e');
   }
   throw new Error(`${printed} was not reached with j.`);
 }

@@ -39,7 +39,7 @@ test('from a worn stamping to the right plug, by keyboard alone, surviving a res
   await counter.start();
   await page.reload();
   await expect(slipPane(page)).toContainText('KN 419G-63DR');
-  await expect(slipPane(page)).toContainText('Engine maker’s own plug');
+  await expect(slipPane(page)).toContainText('Engine maker’s own number');
   await expect(slipPane(page)).toContainText('7.5 mm too long');
   await expect(slipPane(page)).toContainText('£45.12');
 });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { MATCH_STAGES } from '@brackenfell/core/part-numbers/match-name';
+import { StoredKind } from './part-kind.ts';
 import { EngineKey, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
 
 const LONGEST_QUESTION = 120;
@@ -17,7 +18,7 @@ export type Succession = z.infer<typeof Succession>;
 export const PartAnswer = z
   .object({
     partId: Id,
-    kind: z.enum(['plug', 'oe-number', 'unheld']),
+    kind: StoredKind,
     /** The part's own number; differs from `printed` when another of its names was asked for. */
     number: z.string(),
     /** The name that answered. */

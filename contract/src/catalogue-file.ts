@@ -1,8 +1,10 @@
 import { z } from 'zod';
 import { SOURCE_RANKS } from '@brackenfell/core/fitment/facts';
+import { PART_KINDS } from '@brackenfell/core/fitment/part-kinds';
 import { LAYOUTS, LEADS_GO } from '@brackenfell/core/identification/traits';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
 import { EngineKey } from './endpoint.ts';
+import { EnginePlan } from './engine-plan.ts';
 import { RECORDED_FACTS, type RecordedFactId } from './fact-values.ts';
 
 const ids = Object.keys(RECORDED_FACTS) as RecordedFactId[];
@@ -15,6 +17,11 @@ type FactsOf<P extends string> = {
 };
 export type PlugFacts = FactsOf<'plug.'>;
 export type PositionFacts = FactsOf<'position.'>;
+export type CoilFacts = FactsOf<'coil.'>;
+export type LeadSetFacts = FactsOf<'leads.'>;
+export type CapFacts = FactsOf<'cap.'>;
+export type RotorFacts = FactsOf<'rotor.'>;
+export type AskedFacts = FactsOf<'coilAsked.'> & FactsOf<'leadsAsked.'> & FactsOf<'capAsked.'> & FactsOf<'rotorAsked.'>;
 const PlugFacts = factsOf('plug.') as unknown as z.ZodType<PlugFacts>;
 const PositionFacts = factsOf('position.') as unknown as z.ZodType<PositionFacts>;
 
@@ -31,20 +38,66 @@ const ExtraFigures = z.array(
   }),
 );
 
+const OTHER_KINDS = PART_KINDS.filter((kind) => kind !== 'plug');
+const PART_FACTS = {
+  coil: factsOf('coil.') as unknown as z.ZodType<CoilFacts, CoilFacts>,
+  'lead-set': factsOf('leads.') as unknown as z.ZodType<LeadSetFacts, LeadSetFacts>,
+  cap: factsOf('cap.') as unknown as z.ZodType<CapFacts, CapFacts>,
+  rotor: factsOf('rotor.') as unknown as z.ZodType<RotorFacts, RotorFacts>,
+} as const;
+const ASKED_FACTS = {
+  coil: factsOf('coilAsked.') as unknown as z.ZodType<AskedFacts, AskedFacts>,
+  'lead-set': factsOf('leadsAsked.') as unknown as z.ZodType<AskedFacts, AskedFacts>,
+  cap: factsOf('capAsked.') as unknown as z.ZodType<AskedFacts, AskedFacts>,
+  rotor: factsOf('rotorAsked.') as unknown as z.ZodType<AskedFacts, AskedFacts>,
+} as const;
+
 export const NAME_KINDS = ['catalogue', 'stamping', 'stock', 'barcode', 'oe', 'box'] as const;
 
-const PlugEntry = z.object({
+const partEntry = {
   maker: z.string(),
   number: z.string().min(2),
   names: z.array(z.object({ kind: z.enum(NAME_KINDS), printed: z.string() })).default([]),
-  facts: PlugFacts,
   source: Source.optional(),
   extra: ExtraFigures.default([]),
   onHand: z.number().int().optional(),
   bin: z.string().optional(),
   priceMinor: z.number().int().positive().optional(),
-});
+};
+const PlugEntry = z.object({ ...partEntry, facts: PlugFacts });
 export type PlugEntry = z.input<typeof PlugEntry>;
+
+/** A coil, lead set, cap or rotor. */
+const OtherPartEntry = z.discriminatedUnion('kind', [
+  z.object({ ...partEntry, kind: z.literal('coil'), facts: PART_FACTS.coil }),
+  z.object({ ...partEntry, kind: z.literal('lead-set'), facts: PART_FACTS['lead-set'] }),
+  z.object({ ...partEntry, kind: z.literal('cap'), facts: PART_FACTS.cap }),
+  z.object({ ...partEntry, kind: z.literal('rotor'), facts: PART_FACTS.rotor }),
+]);
+export type OtherPartEntry = z.input<typeof OtherPartEntry>;
+
+const oeNumbers = z.array(z.object({ number: z.string(), place: z.string().optional(), note: z.string().optional() }));
+
+/** What the engine asks of a part besides its plugs: a coil on each of some cylinders, one pack, a set of leads. */
+const Need = z
+  .object({
+    kind: z.enum(OTHER_KINDS),
+    /** Told apart where an engine needs several of a kind: front bank, rear bank. Its parts are named for it. */
+    place: z.string(),
+    /** One part for each of these; one part in all where left out. */
+    cylinders: z.array(z.number().int().positive()).min(1).optional(),
+    /** Only in this build of the engine, by its label. */
+    build: z.string().optional(),
+    facts: z.record(z.string(), z.unknown()),
+    oeNumbers: oeNumbers.default([]),
+  })
+  .superRefine(({ kind, facts }, issues) => {
+    const read = ASKED_FACTS[kind].safeParse(facts);
+    if (!read.success)
+      for (const issue of read.error.issues)
+        issues.addIssue({ code: 'custom', path: ['facts', ...issue.path], message: issue.message });
+  });
+export type NeedEntry = Omit<z.input<typeof Need>, 'facts'> & { facts: AskedFacts };
 
 /** What tells the engine apart at the counter, the vehicle or the bench; a trait left out is not known. */
 const EngineTraits = z.strictObject({
@@ -77,9 +130,9 @@ const EngineEntry = z.object({
   builds: z
     .array(z.object({ label: z.string(), from: month.optional(), to: month.optional(), traits: EngineTraits }))
     .default([]),
-  oeNumbers: z
-    .array(z.object({ number: z.string(), place: z.string().optional(), note: z.string().optional() }))
-    .min(1),
+  oeNumbers: oeNumbers.min(1),
+  needs: z.array(Need).default([]),
+  plan: EnginePlan.optional(),
   vehicles: z.array(
     z.object({ make: z.string(), model: z.string(), from: z.number().int(), to: z.number().int().optional() }),
   ),
@@ -163,6 +216,7 @@ export const CatalogueFile = z.object({
   grammars: z.array(NumberGrammar).default([]),
   engines: z.array(EngineEntry),
   plugs: z.array(PlugEntry),
+  parts: z.array(OtherPartEntry).default([]),
   references: z.array(ReferenceEntry),
   listings: z.array(ListingEntry),
 });

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { SOURCE_RANKS } from '@brackenfell/core/fitment/facts';
+import { EnginePlan } from './engine-plan.ts';
+import { PartKind } from './part-kind.ts';
 import { EngineKey, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
 
 export const Source = z.object({ rank: z.enum(SOURCE_RANKS), name: z.string() }).meta({ id: 'Source' });
@@ -41,7 +43,7 @@ export const RequirementLine = z
     isFigure: z.boolean(),
     /** Set when the figure is not known: the question that obtains it. */
     question: z.string().nullable(),
-    group: z.enum(['hole', 'spark', 'rules']),
+    group: z.enum(['hole', 'spark', 'rules', 'form', 'windings']),
   })
   .meta({ id: 'RequirementLine' });
 export type RequirementLine = z.infer<typeof RequirementLine>;
@@ -54,6 +56,16 @@ export const EngineCard = z
     summary: z.string(),
     cylinders: z.number().int(),
     positions: z.array(z.object({ positionId: Id, label: z.string() })),
+    plan: EnginePlan.nullable(),
+    /** What it needs besides plugs, with what is asked of each and the numbers its maker names. */
+    needs: z.array(
+      z.object({
+        kind: PartKind,
+        quantity: z.number().int(),
+        requirement: z.array(RequirementLine),
+        oeNumbers: z.array(z.object({ partId: Id, printed: z.string(), note: z.string().nullable() })),
+      }),
+    ),
     cautions: z.array(z.string()),
     requirement: z.array(RequirementLine),
     oeNumbers: z.array(z.object({ partId: Id, printed: z.string(), note: z.string().nullable() })),

@@ -1,18 +1,22 @@
 import { z } from 'zod';
-import {
-  GROUND_FORMS,
-  MATERIALS,
-  SEATS,
-  SHELLS,
-  SUPPLY_STATES,
-  TERMINALS,
-  type FactId,
-} from '@brackenfell/core/fitment/facts';
+import { CONNECTORS, GRIPS, TOPOLOGIES } from '@brackenfell/core/coils/coil-facts';
+import { CAP_FIXINGS, SHAFTS } from '@brackenfell/core/distributor/distributor-facts';
+import { SUPPLY_STATES } from '@brackenfell/core/fitment/fact-shapes';
+import { GROUND_FORMS, MATERIALS, SEATS, SHELLS, TERMINALS, type FactId } from '@brackenfell/core/fitment/facts';
+import { LEAD_BOOTS, SOURCE_ENDS } from '@brackenfell/core/leads/lead-facts';
 
 const mm = z.number().positive().max(200);
-const span = z
+/** A range; a single figure is a range whose ends are one. */
+export const span = z
   .object({ low: z.number().positive(), high: z.number().positive() })
   .refine((s) => s.low <= s.high, 'low must not exceed high');
+const supply = z.object({ state: z.enum(SUPPLY_STATES), successor: z.string().optional() });
+const count = z.number().int().min(1).max(24);
+const ohm = z.number().positive().max(100);
+const deg = z.number().min(0).max(360);
+const word = z.string().min(1).max(20);
+const mounting = z.object({ holes: count, spacingMm: z.number().min(0).max(200), threadMm: mm });
+const sparkPolarity = z.enum(['negative', 'positive']);
 const askedHeat = z.object({ maker: z.string(), codes: z.array(z.string()).min(1) });
 
 /** What a recorded value of each fact looks like in files and in the database. Heat is recorded by maker and code. */
@@ -47,7 +51,7 @@ export const RECORDED_FACTS = {
   'plug.heat': z.object({ maker: z.string(), code: z.string() }),
   'plug.shell': z.enum(SHELLS),
   'plug.lifeKm': z.number().positive(),
-  'plug.supply': z.object({ state: z.enum(SUPPLY_STATES), successor: z.string().optional() }),
+  'plug.supply': supply,
   'position.threadDiameterMm': mm,
   'position.threadPitchMm': mm,
   'position.reachMm': span,
@@ -80,6 +84,82 @@ export const RECORDED_FACTS = {
   'position.shellFitted': z.enum(SHELLS),
   'position.seizesTwoPiece': z.boolean(),
   'position.intervalKm': z.number().positive(),
+
+  'coil.topology': z.enum(TOPOLOGIES),
+  'coil.towersCount': count,
+  'coil.connector': z.enum(CONNECTORS),
+  'coil.pinsCount': count,
+  'coil.builtInDriver': z.boolean(),
+  'coil.bootLengthMm': mm,
+  'coil.bootAngleDeg': deg,
+  'coil.grips': z.enum(GRIPS),
+  'coil.mounting': mounting,
+  'coil.primaryOhm': ohm,
+  'coil.secondary': z.discriminatedUnion('kind', [
+    z.object({ kind: z.literal('kohm'), kohm: z.number().positive() }),
+    z.object({ kind: z.literal('not-measurable') }),
+  ]),
+  'coil.sparkPolarity': sparkPolarity,
+  'coil.revision': word,
+  'coil.supply': supply,
+  'coilAsked.topology': z.enum(TOPOLOGIES),
+  'coilAsked.towersCount': count,
+  'coilAsked.connector': z.enum(CONNECTORS),
+  'coilAsked.pinsCount': count,
+  'coilAsked.builtInDriver': z.boolean(),
+  'coilAsked.bootLengthMm': mm,
+  'coilAsked.bootAngleDeg': deg,
+  'coilAsked.grips': z.enum(GRIPS),
+  'coilAsked.mounting': mounting,
+  'coilAsked.primaryOhm': ohm,
+  'coilAsked.secondaryKohm': z.number().positive(),
+  'coilAsked.sparkPolarity': sparkPolarity,
+  'coilAsked.revisions': z.array(word).min(1).max(9),
+  'coilAsked.oneRevision': z.boolean(),
+
+  'leads.set': z
+    .array(
+      z.object({
+        lengthMm: z.number().positive().max(3000),
+        boot: z.enum(LEAD_BOOTS),
+        source: z.enum(SOURCE_ENDS),
+        kohmPerM: z.number().min(0).max(100),
+        coilLead: z.boolean().optional(),
+      }),
+    )
+    .min(1)
+    .max(24),
+  'leads.supply': supply,
+  'leadsAsked.routes': z
+    .array(z.object({ to: word, routedMm: z.number().positive().max(3000), boots: z.array(z.enum(LEAD_BOOTS)).min(1) }))
+    .min(1)
+    .max(24),
+  'leadsAsked.source': z.enum(SOURCE_ENDS),
+  'leadsAsked.kohmPerM': span,
+  'leadsAsked.mostSlackMm': z.number().positive().max(500),
+
+  'cap.towersCount': count,
+  'cap.towerForm': z.enum(SOURCE_ENDS),
+  'cap.fixing': z.enum(CAP_FIXINGS),
+  'cap.indexDeg': deg,
+  'cap.contactRadiusMm': mm,
+  'cap.family': word,
+  'cap.supply': supply,
+  'capAsked.towersCount': count,
+  'capAsked.towerForm': z.enum(SOURCE_ENDS),
+  'capAsked.fixing': z.enum(CAP_FIXINGS),
+  'capAsked.indexDeg': deg,
+  'capAsked.contactRadiusMm': mm,
+  'rotor.shaft': z.enum(SHAFTS),
+  'rotor.tipRadiusMm': mm,
+  'rotor.heightMm': mm,
+  'rotor.resistanceKohm': z.number().min(0).max(50),
+  'rotor.family': word,
+  'rotor.supply': supply,
+  'rotorAsked.shaft': z.enum(SHAFTS),
+  'rotorAsked.tipRadiusMm': mm,
+  'rotorAsked.heightMm': mm,
+  'rotorAsked.resistanceKohm': span,
 } as const satisfies Partial<Record<FactId, z.ZodType>>;
 
 /** Facts that are recorded in a catalogue; the rest are printed names, house rules and duties. */

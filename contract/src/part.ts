@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { VERDICTS } from '@brackenfell/core/fitment/verdict';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
+import { StoredKind } from './part-kind.ts';
 import { EngineKey, endpoint, EVERYONE, Id, Units } from './endpoint.ts';
 import { Succession } from './ask.ts';
-import { PlugShape } from './tray.ts';
+import { PlugShape } from './shapes.ts';
 import { Source } from './engine.ts';
 
 export const PartCard = z
@@ -11,7 +12,7 @@ export const PartCard = z
     partId: Id,
     printed: z.string(),
     maker: z.string(),
-    kind: z.enum(['plug', 'oe-number', 'unheld']),
+    kind: StoredKind,
     names: z.array(z.object({ kind: z.string(), printed: z.string() })),
     facts: z.array(
       z.object({
@@ -94,7 +95,7 @@ export const PartGraph = z
         partId: Id,
         printed: z.string(),
         maker: z.string(),
-        kind: z.enum(['plug', 'oe-number', 'unheld']),
+        kind: StoredKind,
         onHand: z.number().int().nullable(),
         /** References walked from the part in the middle. */
         hops: z.number().int(),

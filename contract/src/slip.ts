@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { VERDICTS } from '@brackenfell/core/fitment/verdict';
 import { COUNTER, EngineKey, endpoint, EVERYONE, Id, line } from './endpoint.ts';
+import { StoredKind } from './part-kind.ts';
 import { Finding } from './tray.ts';
 
 export const SLIP_STATES = ['open', 'parked', 'closed'] as const;
@@ -11,6 +12,7 @@ export const SlipLine = z
     lineId: Id,
     kind: z.enum(LINE_KINDS),
     partId: Id,
+    partKind: StoredKind,
     printed: z.string(),
     maker: z.string(),
     quantity: z.number().int(),
@@ -39,6 +41,7 @@ export const Slip = z
     cameFor: z.string(),
     engineId: EngineKey.nullable(),
     engine: z.string().nullable(),
+    build: z.string().nullable(),
     inHand: z.object({ partId: Id, printed: z.string() }).nullable(),
     holder: z.string().nullable(),
     lines: z.array(SlipLine),
@@ -77,6 +80,8 @@ const details = {
   cameFor: line(200).optional(),
   engineId: EngineKey.nullable().optional(),
   inHandPartId: Id.nullable().optional(),
+  /** Which build of the engine, by its label; another engine takes it away. */
+  build: line(60).nullable().optional(),
 };
 
 export const listSlips = endpoint({

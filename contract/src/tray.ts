@@ -1,11 +1,15 @@
 import { z } from 'zod';
-import { CHECK_IDS } from '@brackenfell/core/fitment/check-ids';
-import { GROUND_FORMS, SEATS, TERMINALS } from '@brackenfell/core/fitment/facts';
+import { CONNECTORS } from '@brackenfell/core/coils/coil-facts';
+import { ALL_CHECK_IDS } from '@brackenfell/core/fitment/check-ids';
 import { OUTCOMES } from '@brackenfell/core/fitment/finding';
 import { VERDICTS } from '@brackenfell/core/fitment/verdict';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
-import { EngineKey, endpoint, EVERYONE, Id, Units } from './endpoint.ts';
+import { EngineKey, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
 import { Source } from './engine.ts';
+import { EnginePlan } from './engine-plan.ts';
+import { RECORDED_FACTS } from './fact-values.ts';
+import { PartKind } from './part-kind.ts';
+import { CapShape, CoilShape, HeadShape, PartShape, PlugShape, RotorShape } from './shapes.ts';
 
 /** A fact that was read, with the source of its figure; `questions` when it only raised a question. */
 const FactUsed = z
@@ -15,7 +19,7 @@ export type FactUsed = z.infer<typeof FactUsed>;
 
 export const Finding = z
   .object({
-    check: z.enum(CHECK_IDS),
+    check: z.enum(ALL_CHECK_IDS),
     outcome: z.enum(OUTCOMES),
     caseId: z.string(),
     figures: z.record(z.string(), z.union([z.number(), z.string(), z.boolean(), z.null(), z.array(z.string())])),
@@ -35,40 +39,6 @@ export const Finding = z
   })
   .meta({ id: 'Finding' });
 export type Finding = z.infer<typeof Finding>;
-
-/** Everything the section drawing needs of a plug; null is drawn dashed, never by a default. Lengths in mm. */
-export const PlugShape = z
-  .object({
-    threadDiameterMm: z.number().nullable(),
-    threadPitchMm: z.number().nullable(),
-    reachMm: z.number().nullable(),
-    threadedLengthMm: z.number().nullable(),
-    seat: z.enum(SEATS).nullable(),
-    hexMm: z.number().nullable(),
-    lengthMm: z.number().nullable(),
-    terminal: z.enum(TERMINALS).nullable(),
-    projectionMm: z.number().nullable(),
-    gapMm: z.number().nullable(),
-    groundThicknessMm: z.number().nullable(),
-    groundCount: z.number().nullable(),
-    groundForm: z.enum(GROUND_FORMS).nullable(),
-    tipMm: z.number().nullable(),
-  })
-  .meta({ id: 'PlugShape' });
-export type PlugShape = z.infer<typeof PlugShape>;
-
-export const HeadShape = z
-  .object({
-    threadDiameterMm: z.number().nullable(),
-    threadPitchMm: z.number().nullable(),
-    headThreadMm: z.number().nullable(),
-    seat: z.enum(['gasket', 'taper']).nullable(),
-    wellBoreMm: z.number().nullable(),
-    crownMm: z.number().nullable(),
-    lengthLimitMm: z.number().nullable(),
-  })
-  .meta({ id: 'HeadShape' });
-export type HeadShape = z.infer<typeof HeadShape>;
 
 /** A finding without its sources: candidates that have the same facts share one. */
 const TrayFinding = Finding.omit({ sources: true }).meta({ id: 'TrayFinding' });
@@ -114,7 +84,9 @@ export const TrayRow = z
     costPer10000KmMinor: z.number().int().nullable(),
     heatBar: z.number().nullable(),
     heatCode: z.string().nullable(),
-    shape: PlugShape,
+    shape: PartShape,
+    /** Where it goes: a cylinder's intake or exhaust side, a bank; its drawing stands under this. */
+    place: z.string(),
     inHand: z.boolean(),
   })
   .meta({ id: 'TrayRow' });
@@ -125,10 +97,67 @@ export const HeatRail = z
   .meta({ id: 'HeatRail' });
 export type HeatRail = z.infer<typeof HeatRail>;
 
+/** What the drawing beside the tray shows, besides the picked row's own shape. */
+export const Drawing = z
+  .discriminatedUnion('part', [
+    z.object({
+      part: z.literal('plug'),
+      head: HeadShape,
+      oePlug: z.object({ printed: z.string(), shape: PlugShape }).nullable(),
+      heat: z.object({
+        rails: z.array(HeatRail),
+        requiredMaker: z.string().nullable(),
+        requiredBar: z.array(z.number()),
+        targetLowBar: z.number().nullable(),
+        targetHighBar: z.number().nullable(),
+      }),
+    }),
+    /** The coil on the maker's own plug, in the head. */
+    z.object({ part: z.literal('coil'), head: HeadShape, plug: PlugShape.nullable(), asked: CoilShape }),
+    z.object({
+      part: z.literal('lead-set'),
+      plan: EnginePlan.nullable(),
+      routes: RECORDED_FACTS['leadsAsked.routes'].nullable(),
+      mostSlackMm: z.number(),
+      kohmPerM: RECORDED_FACTS['leadsAsked.kohmPerM'].nullable(),
+      /** Where each cylinder's lead stands on the distributor's cap; null without one. */
+      towers: z.array(z.object({ cylinder: z.number().int(), angleDeg: z.number() })).nullable(),
+    }),
+    z.object({
+      part: z.literal('cap'),
+      asked: CapShape,
+      plan: EnginePlan.nullable(),
+      towers: z.array(z.object({ cylinder: z.number().int(), angleDeg: z.number() })).nullable(),
+    }),
+    z.object({ part: z.literal('rotor'), asked: RotorShape, contactRadiusMm: z.number().nullable() }),
+  ])
+  .meta({ id: 'Drawing' });
+export type Drawing = z.infer<typeof Drawing>;
+export type DrawingOf<P extends Drawing['part']> = Extract<Drawing, { part: P }>;
+
+/** One build of the engine that asks another part, with what can be seen of it. */
+const BuildChoice = z
+  .object({
+    label: z.string(),
+    connector: z.enum(CONNECTORS).nullable(),
+    pins: z.number().int().nullable(),
+    bootAngleDeg: z.number().nullable(),
+    bootLengthMm: z.number().nullable(),
+    primaryOhm: z.number().nullable(),
+    revision: z.string().nullable(),
+  })
+  .meta({ id: 'BuildChoice' });
+export type BuildChoice = z.infer<typeof BuildChoice>;
+
 export const Tray = z
   .object({
     engineId: EngineKey,
+    kind: PartKind,
+    /** The checks of this kind of part, in the order of the rows' findings. */
+    columns: z.array(z.object({ check: z.enum(ALL_CHECK_IDS), title: z.string(), startsGroup: z.boolean() })),
     positions: z.array(z.string()),
+    /** Set where the builds of the engine ask different parts of this kind. */
+    split: z.object({ chosen: z.string().nullable(), question: z.string(), choices: z.array(BuildChoice) }).nullable(),
     /** The first of the candidates in the tray's order, each with all its reasons. */
     rows: z.array(TrayRow),
     /** What the rows' checks found, each once. */
@@ -143,15 +172,8 @@ export const Tray = z
     }),
     order: z.string(),
     rules: z.array(z.object({ rule: z.string(), choice: z.string() })),
-    head: HeadShape,
-    oePlug: z.object({ printed: z.string(), shape: PlugShape }).nullable(),
-    heat: z.object({
-      rails: z.array(HeatRail),
-      requiredMaker: z.string().nullable(),
-      requiredBar: z.array(z.number()),
-      targetLowBar: z.number().nullable(),
-      targetHighBar: z.number().nullable(),
-    }),
+    /** What the drawing shows besides the picked row's own shape, by the place the row goes to. */
+    drawings: z.record(z.string(), Drawing),
     catalogueVersion: z.string(),
     rulesVersion: z.number().int(),
   })
@@ -165,11 +187,18 @@ export const MOST_ASKED = 400;
 export const getTray = endpoint({
   method: 'GET',
   path: '/api/engines/:engineId/tray',
-  summary: 'Every plug that could serve an engine, judged check by check, in the order it could be sold.',
+  summary: 'Every part of a kind that could serve an engine, judged check by check, in the order it could be sold.',
   roles: EVERYONE,
   params: z.object({ engineId: EngineKey }),
   query: z.object({
     units: Units.default('metric'),
+    kind: PartKind.default('plug'),
+    /** The build of the engine, by its label, where its builds ask different parts. */
+    build: line(60).optional(),
+    /** Revision of the coils that stay in the engine; all are renewed when left out. */
+    staying: line(20).optional(),
+    /** The cap or rotor that is used with it. */
+    beside: Id.optional(),
     /** One position; all of them when left out. */
     position: Id.optional(),
     /** How many candidates to explain, the first of the tray's order. */
@@ -196,7 +225,7 @@ export const NearMisses = z
     /** By the one check that keeps them out, the commonest first. */
     byCheck: z.array(
       z.object({
-        check: z.enum(CHECK_IDS),
+        check: z.enum(ALL_CHECK_IDS),
         title: z.string(),
         count: z.number().int(),
         nearest: z.array(NearMissPart),

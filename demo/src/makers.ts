@@ -11,6 +11,9 @@ export const makers: CatalogueFile['makers'] = [
   { id: 'hollin-bray', name: 'Hollin & Bray' },
   { id: 'ivorix', name: 'Ivorix' },
   { id: 'tamsel', name: 'Tamsel' },
+  { id: 'marlspark', name: 'Marlspark' },
+  { id: 'hexley', name: 'Hexley' },
+  { id: 'corrin', name: 'Corrin' },
 ];
 
 const scale = (maker: string, ratings: readonly (readonly [string, number])[]) => ({

@@ -17,6 +17,17 @@ import { skerrowTv50 } from './engines/skerrow-tv50.ts';
 import { thrushgillTc18 } from './engines/thrushgill-tc18.ts';
 import { thrushgillTf25 } from './engines/thrushgill-tf25.ts';
 import { grammars } from './grammars.ts';
+import { coilNeeds } from './ignition/coil-needs.ts';
+import { coilListings, coilReferences, coils } from './ignition/coils.ts';
+import {
+  distributorListings,
+  distributorNeeds,
+  distributorParts,
+  distributorReferences,
+} from './ignition/distributors.ts';
+import { leadNeeds } from './ignition/lead-needs.ts';
+import { leadListings, leadReferences, leadSets } from './ignition/leads.ts';
+import { plans } from './ignition/plans.ts';
 import { listings } from './listings.ts';
 import { heatScales, makers } from './makers.ts';
 import { hollinBray } from './plugs/hollin-bray.ts';
@@ -26,30 +37,37 @@ import { linePlugs, rallySurface, rallyTwin } from './plugs/lines.ts';
 import { tamsel } from './plugs/tamsel.ts';
 import { references } from './references.ts';
 
+const plugEngines = [
+  skerrowSc20,
+  skerrowSc20g,
+  skerrowSh32,
+  skerrowTv50,
+  ostrelOw12,
+  ostrelOf16t,
+  dunmarrowDd70,
+  dunmarrowHf22,
+  dunmarrowH6,
+  aldersykeAs30t,
+  aldersykeAs24,
+  aldersykeAt20,
+  pellworthPp20,
+  pellworthPg57,
+  thrushgillTc18,
+  thrushgillTf25,
+];
+
 /** The invented catalogue of the demo counter. */
 export const demoWorld: z.input<typeof CatalogueFile> = {
   makers,
   heatScales,
   grammars,
-  engines: [
-    skerrowSc20,
-    skerrowSc20g,
-    skerrowSh32,
-    skerrowTv50,
-    ostrelOw12,
-    ostrelOf16t,
-    dunmarrowDd70,
-    dunmarrowHf22,
-    dunmarrowH6,
-    aldersykeAs30t,
-    aldersykeAs24,
-    aldersykeAt20,
-    pellworthPp20,
-    pellworthPg57,
-    thrushgillTc18,
-    thrushgillTf25,
-  ],
+  engines: plugEngines.map((engine) => {
+    const plan = plans[engine.id];
+    const needs = [coilNeeds, leadNeeds, distributorNeeds].flatMap((byEngine) => byEngine[engine.id] ?? []);
+    return { ...engine, needs, ...(plan ? { plan } : {}) };
+  }),
   plugs: [...kestrane, ...hollinBray, ...ivorix, ...tamsel, ...linePlugs, rallyTwin, rallySurface],
-  references,
-  listings,
+  parts: [...coils, ...leadSets, ...distributorParts],
+  references: [...references, ...coilReferences, ...leadReferences, ...distributorReferences],
+  listings: [...listings, ...coilListings, ...leadListings, ...distributorListings],
 };

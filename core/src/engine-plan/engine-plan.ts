@@ -10,7 +10,7 @@ export interface EnginePlan {
   readonly banks: readonly Bank[];
   readonly firingOrder: readonly number[];
   /** Which way a distributor's rotor turns, seen from above. */
-  readonly rotation?: 'clockwise' | 'anticlockwise';
+  readonly rotation?: 'clockwise' | 'anticlockwise' | undefined;
 }
 
 /**

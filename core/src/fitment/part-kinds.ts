@@ -2,6 +2,9 @@
 export const PART_KINDS = ['plug', 'coil', 'lead-set', 'cap', 'rotor'] as const;
 export type PartKind = (typeof PART_KINDS)[number];
 
+/** Whether a kind is one that is sold, not a number to order by or one nobody holds. */
+export const isPartKind = (kind: string): kind is PartKind => PART_KINDS.some((one) => one === kind);
+
 /** What several of them are called, and one. */
 export const KIND_WORDS: Readonly<Record<PartKind, readonly [many: string, one: string]>> = {
   plug: ['Plugs', 'plug'],

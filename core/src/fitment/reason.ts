@@ -14,7 +14,7 @@ export function reasonPhrase(findings: readonly SharedFinding[], verdict: Verdic
     const more = telling.length > 1 ? `; ${telling.length - 1} more` : '';
     return `${worst.told.phrase}${where}${more}`;
   }
-  if (evidence.named) return 'Engine maker’s own plug';
+  if (evidence.named) return 'Engine maker’s own number';
   if (verdict === 'sell') return evidence.listed ? 'Listed by its maker; every check matches' : 'Every check matches';
   return evidence.trailGrade === undefined
     ? 'Every check matches, but nobody lists it'

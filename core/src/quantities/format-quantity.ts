@@ -5,7 +5,7 @@ import { fromBase, UNITS, type UnitId } from './units.ts';
 export type UnitDisplay = 'metric' | 'imperial' | 'both';
 
 /** What a printed figure measures; decides unit and digits. */
-export type DisplayKind = QuantityKind | 'length' | 'thread';
+export type DisplayKind = QuantityKind | 'length' | 'lead-length' | 'thread';
 
 /** Below this a torque is told in lbf·in, where a wrench scale still resolves it. Domain section 1. */
 const SMALL_TORQUE_NM = 20;
@@ -44,6 +44,8 @@ function metricUnit(kind: DisplayKind): [UnitId, number] {
       return ['mm', 0.1];
     case 'thread':
       return ['mm', 0.01];
+    case 'lead-length':
+      return ['mm', 1];
     case 'plug-torque':
     case 'fastener-torque':
       return ['nm', 0.5];
@@ -71,6 +73,8 @@ function imperialUnit(kind: DisplayKind, high: number): [UnitId, number] {
     case 'hex':
     case 'length':
       return ['in', 0.01];
+    case 'lead-length':
+      return ['in', 0.1];
     case 'plug-torque':
     case 'fastener-torque':
       return high < SMALL_TORQUE_NM ? ['lbfIn', 1] : ['lbfFt', 1];

@@ -1,7 +1,6 @@
 import { tellMatch, type AskedNumber, type NameMatch } from '@brackenfell/core/part-numbers/match-name';
 import type { Succession as Followed } from '@brackenfell/core/interchange/supersession';
 import type { PartAnswer, Succession } from '@brackenfell/contract/ask';
-import { MAKER_NOT_KNOWN } from '../db/tables/catalogue.ts';
 import type { FoundName } from './names.ts';
 import type { PartDetail } from './store.ts';
 
@@ -80,11 +79,12 @@ export function suggestion(
   name: FoundName,
   match: NameMatch,
   maker: string,
+  kind: PartAnswer['kind'],
   sharedBy: number,
 ): PartAnswer {
   return {
     partId: name.partId,
-    kind: name.makerId === MAKER_NOT_KNOWN ? 'unheld' : name.kind === 'oe' ? 'oe-number' : 'plug',
+    kind,
     number: name.printed,
     printed: name.printed,
     maker,

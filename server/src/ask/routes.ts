@@ -12,7 +12,7 @@ import { readRenamings } from '../interchange/store.ts';
 import { findAlike, findNames, type FoundName } from './names.ts';
 import { partAnswer, suggestion, tellSuccession, yearsOf } from './present.ts';
 import { readQuestion, remarkOn } from './read-question.ts';
-import { findSlips, readDetails, readNamedParts } from './store.ts';
+import { findSlips, readDetails, readKinds, readNamedParts } from './store.ts';
 
 const MOST_PARTS = 12;
 const MOST_ANSWERS = 8;
@@ -23,7 +23,7 @@ const isDocket = (question: string): boolean => /^\d{1,9}$/.test(question);
 /** Customers and vehicles are asked for by words: a question of codes alone needs no look at the slips. */
 const hasWord = (question: string): boolean => /(^|\s)\p{L}{3,}(\s|$)/u.test(question);
 
-/** Suggestions while somebody types: one round trip, and what the names alone tell. */
+/** Suggestions while somebody types: the names, and what kind of part each is. */
 async function suggestParts(
   db: Database,
   asked: AskedNumber,
@@ -33,11 +33,15 @@ async function suggestParts(
   const found = await findNames(db, asked, makers, true);
   const shares = new Map<string, Set<string>>();
   for (const { normal, partId } of found) shares.set(normal, (shares.get(normal) ?? new Set()).add(partId));
-  return rankNames(asked, found)
-    .slice(0, MOST_PARTS)
-    .map(({ name, match }) =>
-      suggestion(asked, name, match, names.get(name.makerId) ?? name.makerId, shares.get(name.normal)!.size),
-    );
+  const ranked = rankNames(asked, found).slice(0, MOST_PARTS);
+  const kinds = await readKinds(
+    db,
+    ranked.map(({ name }) => name.partId),
+  );
+  return ranked.map(({ name, match }) => {
+    const maker = names.get(name.makerId) ?? name.makerId;
+    return suggestion(asked, name, match, maker, kinds.get(name.partId)!, shares.get(name.normal)!.size);
+  });
 }
 
 /** Names ranked; where nothing answers, those that are merely alike. */

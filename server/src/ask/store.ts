@@ -1,10 +1,10 @@
 import { sql } from 'kysely';
 import type { Database } from '../db/database.ts';
-import type { PartKind } from '../db/tables/catalogue.ts';
+import type { StoredKind } from '../db/tables/catalogue.ts';
 
 export interface PartDetail {
   readonly id: string;
-  readonly kind: PartKind;
+  readonly kind: StoredKind;
   readonly maker: string;
   readonly number: string;
   readonly shared_by: number;
@@ -45,7 +45,7 @@ export async function readDetails(
 /** Parts by id with the number they are called by. */
 export async function readNamedParts(db: Database, partIds: readonly string[]) {
   if (partIds.length === 0) return [];
-  const { rows } = await sql<{ id: string; kind: PartKind; printed: string }>`
+  const { rows } = await sql<{ id: string; kind: StoredKind; printed: string }>`
     select p.id, p.kind, min(n.printed) as printed from part p join part_name n on n.part_id = p.id
      where p.id = any(${partIds}::bigint[]) and n.kind in ('catalogue', 'oe') group by p.id`.execute(db);
   return rows;
@@ -68,4 +68,11 @@ export async function findSlips(db: Database, question: string, most: number) {
     .orderBy('updated_at', 'desc')
     .limit(most)
     .execute();
+}
+
+/** What kind of part each is. */
+export async function readKinds(db: Database, partIds: readonly string[]): Promise<Map<string, StoredKind>> {
+  if (partIds.length === 0) return new Map();
+  const rows = await db.selectFrom('part').select(['id', 'kind']).where('id', 'in', partIds).execute();
+  return new Map(rows.map(({ id, kind }) => [id, kind]));
 }

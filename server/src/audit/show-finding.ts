@@ -4,10 +4,10 @@ import { sayIn } from '@brackenfell/core/fitment/say';
 import type { AuditFinding } from '@brackenfell/contract/audit';
 import type { RecordedFactId } from '@brackenfell/contract/fact-values';
 import { decodeFigure } from '../catalogue/figure-codec.ts';
-import { readHeatScales, readPlugSheets } from '../catalogue/read-facts.ts';
+import { readHeatScales, readPartSheets } from '../catalogue/read-facts.ts';
 import type { Database } from '../db/database.ts';
 import { printFact } from '../part/present.ts';
-import { plugShape } from '../tray/present.ts';
+import { plugShape } from '../tray/shapes.ts';
 import { readPartRows } from '../tray/store.ts';
 import { readDecisions, readEvidence, readRivalFigures, readTouchedEngines, type FindingRow } from './store.ts';
 
@@ -23,7 +23,7 @@ export async function showFinding(db: Database, row: FindingRow): Promise<AuditF
   const scales = await readHeatScales(db);
   const parts = await readPartRows(db, [...new Set([...partIds, ...trail.map(({ partId }) => partId)])]);
   const byId = new Map(parts.map((part) => [part.id, part]));
-  const sheets = await readPlugSheets(
+  const sheets = await readPartSheets(
     db,
     scales,
     parts.filter(({ kind }) => kind === 'plug').map(({ id }) => id),

@@ -124,7 +124,7 @@ export const filledByTwo = async (db: Database): Promise<PartSuspect[]> =>
         from (select distinct part_id from named_number) n
         join part o on o.id = n.part_id and o.kind = 'oe-number'
         join reference r on r.from_part_id = n.part_id and r.grade = 'same' and r.rejected_at is null
-        join part p on p.id = r.to_part_id and p.kind = 'plug'
+        join part p on p.id = r.to_part_id and p.kind not in ('oe-number', 'unheld')
         join maker m on m.id = p.maker_id
        group by n.part_id having count(distinct p.maker_id) > 1 order by n.part_id`.execute(db)
   ).rows;

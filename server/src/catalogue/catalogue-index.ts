@@ -85,8 +85,19 @@ async function makeIndex(db: Database, version: string): Promise<CatalogueIndex>
       .orderBy('built_from')
       .orderBy('id')
       .execute(),
-    db.selectFrom('engine_position').selectAll().orderBy('cylinder').orderBy('place').execute(),
-    db.selectFrom('named_number').select(['engine_id', 'part_id', 'place']).orderBy('part_id').execute(),
+    db
+      .selectFrom('engine_position')
+      .selectAll()
+      .where('kind', '=', 'plug')
+      .orderBy('cylinder')
+      .orderBy('place')
+      .execute(),
+    db
+      .selectFrom('named_number')
+      .select(['engine_id', 'part_id', 'place'])
+      .where('kind', '=', 'plug')
+      .orderBy('part_id')
+      .execute(),
   ]);
   const makerNames = new Map(makers.map(({ id, name }) => [id, name]));
   const vehiclesOf = grouped(vehicleRows, (row) => row.engine_id);

@@ -7,8 +7,8 @@ import { bumpCatalogueVersion } from './version.ts';
 const BATCH = 1000;
 
 /**
- * Decides anew which figures rule the given parts and positions, and projects them into the typed columns of `plug_spec`
- * and `engine_position`. The only writer of those columns; runs in the transaction that wrote the figures, and gives the
+ * Decides anew which figures rule the given parts and positions, and projects them into the typed columns of `plug_spec`,
+ * `coil_spec`, `lead_set` and `engine_position`. The only writer of those columns; runs in the transaction that wrote the figures, and gives the
  * catalogue its next version.
  */
 export async function chooseFigures(
@@ -19,7 +19,10 @@ export async function chooseFigures(
   await bumpCatalogueVersion(trx);
   await chooseFor(trx, 'part_id', partIds);
   await chooseFor(trx, 'position_id', positionIds);
-  if (partIds.length > 0) await projectPlugs(trx, partIds);
+  if (partIds.length > 0) {
+    await projectPlugs(trx, partIds);
+    await projectOthers(trx, partIds);
+  }
   if (positionIds.length > 0) await projectPositions(trx, positionIds);
 }
 
@@ -98,6 +101,30 @@ async function projectPlugs(trx: Writing, partIds: readonly string[]): Promise<v
       left join figure f on f.id = c.figure_id
      where p.kind = 'plug' and p.id = any(${partIds}::bigint[])
      group by p.id`.execute(trx);
+}
+
+async function projectOthers(trx: Writing, partIds: readonly string[]): Promise<void> {
+  await trx.deleteFrom('coil_spec').where('part_id', 'in', partIds).execute();
+  await sql`
+    insert into coil_spec (part_id, topology, connector, pins, towers)
+    select p.id, ${ruling('coil.topology', 'code')}, ${ruling('coil.connector', 'code')},
+           ${ruling('coil.pinsCount', 'low')}, ${ruling('coil.towersCount', 'low')}
+      from part p
+      left join chosen_figure c on c.part_id = p.id and c.rules
+      left join figure f on f.id = c.figure_id
+     where p.kind = 'coil' and p.id = any(${partIds}::bigint[])
+     group by p.id`.execute(trx);
+  await trx.deleteFrom('lead_set').where('part_id', 'in', partIds).execute();
+  await sql`
+    insert into lead_set (part_id, leads, longest_mm)
+    select s.id, jsonb_array_length(s.leads),
+           (select max((lead ->> 'lengthMm')::double precision) from jsonb_array_elements(s.leads) lead)
+      from (select p.id, ${ruling('leads.set', 'code')}::jsonb as leads
+              from part p
+              left join chosen_figure c on c.part_id = p.id and c.rules
+              left join figure f on f.id = c.figure_id
+             where p.kind = 'lead-set' and p.id = any(${partIds}::bigint[])
+             group by p.id) s`.execute(trx);
 }
 
 async function projectPositions(trx: Writing, positionIds: readonly string[]): Promise<void> {

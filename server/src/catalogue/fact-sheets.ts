@@ -4,10 +4,10 @@ import type { Database } from '../db/database.ts';
 import type { HeatScales } from './figure-codec.ts';
 import {
   readHeatScales,
-  readPlugSheets,
-  readPlugTitles,
+  readPartSheets,
+  readPartTitles,
   readPositionSheets,
-  type PlugTitle,
+  type PartTitle,
   type SharedEntries,
 } from './read-facts.ts';
 import { readCatalogueVersion } from './version.ts';
@@ -23,7 +23,7 @@ export interface HeldFacts {
 export interface HeldPlugs extends HeldFacts {
   readonly plugs: PlugColumns;
   /** By a plug's place in the columns. */
-  readonly titles: readonly PlugTitle[];
+  readonly titles: readonly PartTitle[];
 }
 
 /** Plugs read in one go: other work of the server comes between. */
@@ -38,7 +38,7 @@ export class FactSheets {
   readonly #db: Database;
   readonly #shared: SharedEntries = new Map();
   #held: HeldFacts | undefined;
-  #plugs: { version: string; rated: string; plugs: PlugColumns; titles: PlugTitle[] } | undefined;
+  #plugs: { version: string; rated: string; plugs: PlugColumns; titles: PartTitle[] } | undefined;
   #bringing: Promise<void> | undefined;
 
   /** `db` is for reading what is committed, whatever transaction a caller is in. */
@@ -82,8 +82,8 @@ export class FactSheets {
     const changed = await this.#changedSince(kept?.version ?? '0');
     for (let i = 0; i < changed.length; i += BATCH) {
       const ids = changed.slice(i, i + BATCH);
-      const named = await readPlugTitles(this.#db, ids);
-      for (const [id, sheet] of await readPlugSheets(this.#db, scales, ids, this.#shared)) {
+      const named = await readPartTitles(this.#db, ids, 'plug');
+      for (const [id, sheet] of await readPartSheets(this.#db, scales, ids, this.#shared)) {
         plugs.set(id, sheet);
         titles[plugs.placeOf(id)!] = named.get(id)!;
       }

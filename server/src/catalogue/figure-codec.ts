@@ -1,6 +1,7 @@
+import { z } from 'zod';
 import { heatIndexBar, type HeatScale } from '@brackenfell/core/heat-range/heat-scale';
 import type { FactId, FactTypes } from '@brackenfell/core/fitment/facts';
-import type { RecordedFactId, RecordedValue } from '@brackenfell/contract/fact-values';
+import { RECORDED_FACTS, span, type RecordedFactId, type RecordedValue } from '@brackenfell/contract/fact-values';
 
 /** A fact's value as a figure row holds it: numbers in `low`/`high`, words in `code`. */
 export interface FigureValue {
@@ -12,7 +13,39 @@ export interface FigureValue {
 
 export type HeatScales = ReadonlyMap<string, HeatScale>;
 
-const unitOf = (fact: FactId): string | null => (fact.endsWith('Mm') ? 'mm' : fact.endsWith('Km') ? 'km' : null);
+const UNITS: readonly (readonly [ending: string, unit: string])[] = [
+  ['Mm', 'mm'],
+  ['Km', 'km'],
+  ['Kohm', 'kohm'],
+  ['Ohm', 'ohm'],
+  ['Deg', 'deg'],
+  ['kohmPerM', 'kohm/m'],
+];
+const unitOf = (fact: FactId): string | null => UNITS.find(([ending]) => fact.endsWith(ending))?.[1] ?? null;
+
+/** How a fact's values are stored: figures and words in their columns, what has parts of its own as JSON in `code`. */
+type Storage = 'number' | 'span' | 'flag' | 'word' | 'supply' | 'own' | 'json';
+
+const OWN: readonly FactId[] = [
+  'plug.heat',
+  'position.heat',
+  'plug.resistor',
+  'plug.gapAdjust',
+  'position.resistor',
+  'position.wellBoreMm',
+];
+
+function storageOf(fact: FactId): Storage {
+  if (OWN.includes(fact)) return 'own';
+  if (fact.endsWith('.supply')) return 'supply';
+  if (fact === 'plug.hexPoints' || fact === 'position.hexPoints') return 'number';
+  const schema: unknown = RECORDED_FACTS[fact as RecordedFactId];
+  if (schema === span) return 'span';
+  if (schema instanceof z.ZodNumber) return 'number';
+  if (schema instanceof z.ZodBoolean) return 'flag';
+  return schema instanceof z.ZodEnum || schema instanceof z.ZodString ? 'word' : 'json';
+}
+const STORAGE = new Map((Object.keys(RECORDED_FACTS) as FactId[]).map((fact) => [fact, storageOf(fact)]));
 
 /** Turns a recorded value into the columns of a figure. The inverse is `decodeFigure`. */
 export function encodeFigure<K extends RecordedFactId>(fact: K, value: RecordedValue<K>): FigureValue {
@@ -31,8 +64,10 @@ export function encodeFigure<K extends RecordedFactId>(fact: K, value: RecordedV
   } & Record<string, unknown>;
   if (fact === 'plug.heat') return row(null, null, `${object.maker}:${object.code}`);
   if (fact === 'position.heat') return row(null, null, `${object.maker}:${object.codes.join(',')}`);
-  if (fact === 'plug.supply')
+  const storage = STORAGE.get(fact);
+  if (storage === 'supply')
     return row(null, null, object.successor ? `${object.state}:${object.successor}` : object.state);
+  if (storage === 'json') return row(null, null, JSON.stringify(recorded));
   const low = (object.low ?? object.kohm ?? object.mm ?? null) as number | null;
   const high = (object.high ?? low) as number | null;
   return row(low, high, (object.kind as string | undefined) ?? null);
@@ -42,10 +77,6 @@ const splitAt = (text: string): [string, string] => {
   const at = text.indexOf(':');
   return at < 0 ? [text, ''] : [text.slice(0, at), text.slice(at + 1)];
 };
-
-const NUMBERS = /(Mm|Km|hexPoints|groundCount)$/;
-const SPANS: readonly FactId[] = ['position.reachMm', 'position.lengthMm', 'position.gapMm'];
-const FLAGS: readonly FactId[] = ['plug.nutCanBeFitted', 'position.singlePreciousBan', 'position.seizesTwoPiece'];
 
 /** Reads a figure back as the value core judges by; undefined when a heat code is on no known scale. */
 export function decodeFigure<K extends FactId>(
@@ -57,8 +88,22 @@ export function decodeFigure<K extends FactId>(
 }
 
 function decode(fact: FactId, { low, high, code }: FigureValue, scales: HeatScales): unknown {
-  if (SPANS.includes(fact)) return { low, high };
-  if (FLAGS.includes(fact)) return code === 'yes';
+  switch (STORAGE.get(fact)) {
+    case 'span':
+      return { low, high };
+    case 'flag':
+      return code === 'yes';
+    case 'number':
+      return low;
+    case 'word':
+      return code;
+    case 'json':
+      return JSON.parse(code ?? 'null') as unknown;
+    case 'supply': {
+      const [state, successor] = splitAt(code ?? '');
+      return successor ? { state, successor } : { state };
+    }
+  }
   switch (fact) {
     case 'plug.heat': {
       const [maker, rating] = splitAt(code ?? '');
@@ -71,10 +116,6 @@ function decode(fact: FactId, { low, high, code }: FigureValue, scales: HeatScal
       const scale = scales.get(maker);
       return scale && { scale, codes: ratings.split(',') };
     }
-    case 'plug.supply': {
-      const [state, successor] = splitAt(code ?? '');
-      return successor ? { state, successor } : { state };
-    }
     case 'plug.resistor':
       return code === 'value' ? { kind: 'value', kohm: low } : { kind: code };
     case 'plug.gapAdjust':
@@ -84,6 +125,6 @@ function decode(fact: FactId, { low, high, code }: FigureValue, scales: HeatScal
     case 'position.wellBoreMm':
       return code ?? low;
     default:
-      return NUMBERS.test(fact) ? low : code;
+      return code;
   }
 }

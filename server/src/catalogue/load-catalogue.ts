@@ -1,6 +1,8 @@
 import { FACTS, type FactId, type FactSource } from '@brackenfell/core/fitment/facts';
+import type { EnginePlan } from '@brackenfell/core/engine-plan/engine-plan';
 import type { EngineBuild, EngineTraits } from '@brackenfell/core/identification/traits';
 import { foldKey } from '@brackenfell/core/part-numbers/fold-key';
+import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { CatalogueFile } from '@brackenfell/contract/catalogue-file';
 import type { RecordedFactId } from '@brackenfell/contract/fact-values';
@@ -14,6 +16,8 @@ export interface CatalogueCount {
   readonly engines: number;
   readonly vehicles: number;
   readonly plugs: number;
+  /** Coils, lead sets, caps and rotors. */
+  readonly others: number;
   readonly references: number;
   readonly listings: number;
 }
@@ -82,6 +86,7 @@ export async function loadCatalogue(db: Database, raw: unknown): Promise<Catalog
       engines: file.engines.length,
       vehicles: file.engines.reduce((sum, engine) => sum + engine.vehicles.length, 0),
       plugs: file.plugs.length,
+      others: file.parts.length,
       references: file.references.length,
       listings: file.listings.length,
     };
@@ -95,8 +100,8 @@ export async function loadCatalogue(db: Database, raw: unknown): Promise<Catalog
  * A reference may lead to a number that nobody holds: that is kept as said, and the audit lists it.
  */
 function checkNumbers(file: CatalogueFile): void {
-  const held = new Set(file.engines.flatMap((engine) => engine.oeNumbers.map((oe) => normalForm(oe.number))));
-  for (const { number } of file.plugs) {
+  const held = new Set(file.engines.flatMap(orderNumbers).map(({ number }) => normalForm(number)));
+  for (const { number } of [...file.plugs, ...file.parts]) {
     if (held.has(normalForm(number))) throw new Error(`${number} stands twice in the catalogue file.`);
     held.add(normalForm(number));
   }
@@ -107,6 +112,14 @@ function checkNumbers(file: CatalogueFile): void {
   const lost = file.listings.find((listing) => !engines.has(listing.engineId));
   if (lost) throw new Error(`${lost.number} is listed for ${lost.engineId}, which the catalogue file does not hold.`);
 }
+
+type Engine = CatalogueFile['engines'][number];
+
+/** The numbers an engine maker names, each with the kind of part that is ordered by it. */
+const orderNumbers = (engine: Engine) => [
+  ...engine.oeNumbers.map((oe) => ({ ...oe, kind: 'plug' as const })),
+  ...engine.needs.flatMap(({ kind, place, oeNumbers }) => oeNumbers.map((oe) => ({ place, ...oe, kind }))),
+];
 
 type Filled =
   | 'heat_rating'
@@ -149,11 +162,12 @@ function figureRows(subject: Subject, facts: object, source: FactSource, reading
 }
 
 async function loadParts(trx: Writing, file: CatalogueFile): Promise<Map<string, string>> {
+  const parts = [...file.plugs.map((plug) => ({ ...plug, kind: 'plug' as const })), ...file.parts];
   const oeNumbers = file.engines.flatMap((engine) =>
-    engine.oeNumbers.map(({ number }) => ({ maker: engine.maker, number })),
+    orderNumbers(engine).map(({ number }) => ({ maker: engine.maker, number })),
   );
   const uniqueOe = [...new Map(oeNumbers.map((oe) => [normalForm(oe.number), oe])).values()];
-  const held = new Set([...uniqueOe, ...file.plugs].map(({ number }) => normalForm(number)));
+  const held = new Set([...uniqueOe, ...parts].map(({ number }) => normalForm(number)));
   const spokenOf = new Map(file.references.map(({ to }) => [normalForm(to), to]));
   const unheld = [...spokenOf].filter(([normal]) => !held.has(normal)).map(([, printed]) => printed);
   if (unheld.length > 0)
@@ -162,7 +176,7 @@ async function loadParts(trx: Writing, file: CatalogueFile): Promise<Map<string,
     .insertInto('part')
     .values([
       ...uniqueOe.map(({ maker }) => ({ maker_id: maker, kind: 'oe-number' as const })),
-      ...file.plugs.map(({ maker }) => ({ maker_id: maker, kind: 'plug' as const })),
+      ...parts.map(({ maker, kind }) => ({ maker_id: maker, kind })),
       ...unheld.map(() => ({ maker_id: MAKER_NOT_KNOWN, kind: 'unheld' as const })),
     ])
     .returning('id')
@@ -182,7 +196,7 @@ async function loadParts(trx: Writing, file: CatalogueFile): Promise<Map<string,
     return name(ids[i]!, maker, 'oe', number);
   });
   unheld.forEach((number, i) => {
-    const id = ids[uniqueOe.length + file.plugs.length + i]!;
+    const id = ids[uniqueOe.length + parts.length + i]!;
     byNumber.set(normalForm(number), id);
     names.push(name(id, MAKER_NOT_KNOWN, 'catalogue', number));
   });
@@ -190,25 +204,63 @@ async function loadParts(trx: Writing, file: CatalogueFile): Promise<Map<string,
   const stock: object[] = [];
   const prices: object[] = [];
   const makerName = new Map(file.makers.map((maker) => [maker.id, maker.name]));
-  file.plugs.forEach((plug, i) => {
+  parts.forEach((part, i) => {
     const id = ids[uniqueOe.length + i]!;
-    byNumber.set(normalForm(plug.number), id);
+    byNumber.set(normalForm(part.number), id);
     names.push(
-      name(id, plug.maker, 'catalogue', plug.number),
-      ...plug.names.map((n) => name(id, plug.maker, n.kind, n.printed)),
+      name(id, part.maker, 'catalogue', part.number),
+      ...part.names.map((n) => name(id, part.maker, n.kind, n.printed)),
     );
-    const source = plug.source ?? { rank: 'part-maker', name: `${makerName.get(plug.maker) ?? plug.maker} catalogue` };
+    const source = part.source ?? { rank: 'part-maker', name: `${makerName.get(part.maker) ?? part.maker} catalogue` };
     const subject = { part_id: id, position_id: null } as const;
-    figures.push(...figureRows(subject, plug.facts, source));
-    for (const extra of plug.extra) figures.push(...figureRows(subject, extra.facts, extra.source, extra.readings));
-    if (plug.onHand !== undefined) stock.push({ part_id: id, on_hand: plug.onHand, bin: plug.bin ?? null });
-    if (plug.priceMinor !== undefined) prices.push({ part_id: id, each_minor: plug.priceMinor });
+    figures.push(...figureRows(subject, part.facts, source));
+    for (const extra of part.extra) figures.push(...figureRows(subject, extra.facts, extra.source, extra.readings));
+    if (part.onHand !== undefined) stock.push({ part_id: id, on_hand: part.onHand, bin: part.bin ?? null });
+    if (part.priceMinor !== undefined) prices.push({ part_id: id, each_minor: part.priceMinor });
   });
   await insertAll(trx, 'part_name', names);
   await insertAll(trx, 'figure', figures);
   await insertAll(trx, 'stock', stock);
   await insertAll(trx, 'price', prices);
   return byNumber;
+}
+
+/** A place of an engine that takes a part, and what it asks of it. */
+interface Station {
+  readonly kind: PartKind;
+  readonly cylinder: number;
+  readonly place: string;
+  readonly label: string;
+  readonly build: string | null;
+  readonly facts: object;
+}
+
+/** Where plugs go: a cylinder's places are told only where it has several. */
+function plugStations({ positions, facts }: Engine): Station[] {
+  const places = new Set(positions.map(({ place }) => place)).size;
+  return positions.map(({ cylinder, place, facts: own }) => ({
+    kind: 'plug',
+    cylinder,
+    place,
+    label: places > 1 ? `${cylinder} ${place}` : String(cylinder),
+    build: null as string | null,
+    facts: { ...facts, ...own },
+  }));
+}
+
+/** Where its other parts go: one for each cylinder named, or one in all. */
+function needStations({ needs }: Engine): Station[] {
+  return needs.flatMap(({ kind, place, cylinders, build, facts }) => {
+    const several = new Set(needs.filter((need) => need.kind === kind).map((need) => need.place)).size > 1;
+    return (cylinders ?? [0]).map((cylinder) => ({
+      kind: kind,
+      cylinder,
+      place,
+      label: cylinder === 0 ? place : several ? `${cylinder} ${place}` : String(cylinder),
+      build: build ?? null,
+      facts: facts,
+    }));
+  });
 }
 
 async function loadEngines(trx: Writing, file: CatalogueFile, partIds: Map<string, string>): Promise<string[]> {
@@ -229,17 +281,16 @@ async function loadEngines(trx: Writing, file: CatalogueFile, partIds: Map<strin
         words: `${title} ${engine.summary}`.toLowerCase(),
         traits: JSON.stringify(engine.traits) as unknown as EngineTraits,
         builds: JSON.stringify(engine.builds) as unknown as EngineBuild[],
+        plan: engine.plan ? (JSON.stringify(engine.plan) as unknown as EnginePlan) : null,
       })
       .execute();
-    const places = new Set(engine.positions.map((position) => position.place)).size;
+    const stations = [...plugStations(engine), ...needStations(engine)];
     const positions = await trx
       .insertInto('engine_position')
       .values(
-        engine.positions.map(({ cylinder, place }) => ({
+        stations.map(({ facts: _, ...station }) => ({
           engine_id: engine.id,
-          cylinder,
-          place,
-          label: places > 1 ? `${cylinder} ${place}` : String(cylinder),
+          ...station,
           thread_diameter_mm: null,
           thread_pitch_mm: null,
           reach_low_mm: null,
@@ -254,8 +305,10 @@ async function loadEngines(trx: Writing, file: CatalogueFile, partIds: Map<strin
     const figures = positions.flatMap(({ id }, i) => {
       const subject = { part_id: null, position_id: id } as const;
       return [
-        ...figureRows(subject, { ...engine.facts, ...engine.positions[i]!.facts }, engine.source),
-        ...engine.extra.flatMap((extra) => figureRows(subject, extra.facts, extra.source, extra.readings)),
+        ...figureRows(subject, stations[i]!.facts, engine.source),
+        ...(stations[i]!.kind === 'plug'
+          ? engine.extra.flatMap((extra) => figureRows(subject, extra.facts, extra.source, extra.readings))
+          : []),
       ];
     });
     positionIds.push(...positions.map(({ id }) => id));
@@ -275,9 +328,10 @@ async function loadEngines(trx: Writing, file: CatalogueFile, partIds: Map<strin
     await insertAll(
       trx,
       'named_number',
-      engine.oeNumbers.map((oe) => ({
+      orderNumbers(engine).map((oe) => ({
         engine_id: engine.id,
         part_id: partIds.get(normalForm(oe.number)),
+        kind: oe.kind,
         place: oe.place ?? null,
         note: oe.note ?? null,
       })),

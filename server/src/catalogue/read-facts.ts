@@ -1,5 +1,6 @@
 import { sql } from 'kysely';
 import type { FactEntry, FactId, FactSheet, Sourced, SourceRank } from '@brackenfell/core/fitment/facts';
+import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
 import type { HeatScale } from '@brackenfell/core/heat-range/heat-scale';
 import type { Database } from '../db/database.ts';
 import { decodeFigure, type HeatScales } from './figure-codec.ts';
@@ -29,14 +30,14 @@ export async function readHeatScales(db: Database): Promise<HeatScales> {
   return scales;
 }
 
-/** What a plug is called at the counter. */
-export interface PlugTitle {
+/** What a part is called at the counter. */
+export interface PartTitle {
   readonly printed: string;
   readonly maker: string;
 }
 
-/** All that is known of the given plugs; one of which nothing is known has an empty sheet. */
-export async function readPlugSheets(
+/** All that is known of the given parts; one of which nothing is known has an empty sheet. */
+export async function readPartSheets(
   db: Database,
   scales: HeatScales,
   partIds: readonly string[],
@@ -131,8 +132,13 @@ async function readPrintedNumbers(db: Database, partIds: readonly string[]): Pro
   return sheets;
 }
 
-/** The catalogue numbers and makers of the given plugs. */
-export async function readPlugTitles(db: Database, partIds: readonly string[]): Promise<Map<string, PlugTitle>> {
+/** The catalogue numbers and makers of the given parts. */
+export async function readPartTitles(
+  db: Database,
+  partIds: readonly string[],
+  kind: PartKind,
+): Promise<Map<string, PartTitle>> {
+  if (partIds.length === 0) return new Map();
   const rows = await db
     .selectFrom('part')
     .innerJoin('maker', 'maker.id', 'part.maker_id')
@@ -141,6 +147,7 @@ export async function readPlugTitles(db: Database, partIds: readonly string[]): 
     )
     .select(['part.id', 'part_name.printed', 'maker.name as maker'])
     .where('part.id', 'in', partIds)
+    .where('part.kind', '=', kind)
     .execute();
   return new Map(rows.map(({ id, ...title }) => [id, title]));
 }

@@ -16,6 +16,8 @@ export interface Tables {
   vehicle: catalogue.VehicleTable;
   engine_position: catalogue.EnginePositionTable;
   named_number: catalogue.NamedNumberTable;
+  coil_spec: catalogue.CoilSpecTable;
+  lead_set: catalogue.LeadSetTable;
   figure: catalogue.FigureTable;
   chosen_figure: catalogue.ChosenFigureTable;
   plug_spec: catalogue.PlugSpecTable;

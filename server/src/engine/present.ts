@@ -1,8 +1,12 @@
-import type { FactId, FactSheet, FactSource, FactTypes } from '@brackenfell/core/fitment/facts';
+import type { FactId, FactSheet, FactSource } from '@brackenfell/core/fitment/facts';
 import { FACTS } from '@brackenfell/core/fitment/facts';
 import { heatIndexBar } from '@brackenfell/core/heat-range/heat-scale';
 import type { Say } from '@brackenfell/core/fitment/say';
-import type { RequirementLine } from '@brackenfell/contract/engine';
+import type { EnginePlan } from '@brackenfell/core/engine-plan/engine-plan';
+import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import type { EngineCard, RequirementLine } from '@brackenfell/contract/engine';
+import { form, type LineForm, type Values } from './line-form.ts';
+import { OTHER_LINES } from './other-lines.ts';
 
 /** One position of an engine with what it asks. */
 export interface AskedPosition {
@@ -10,27 +14,16 @@ export interface AskedPosition {
   readonly sheet: FactSheet;
 }
 
-type Values = { readonly [K in FactId]?: FactTypes[K] };
-
-interface LineForm {
-  readonly label: string;
-  readonly group: RequirementLine['group'];
-  readonly facts: readonly FactId[];
-  readonly isFigure: boolean;
-  /** `undefined` when it is not known. */
-  readonly print: (v: Values, say: Say) => string | undefined;
-}
-
-const form = (
-  label: string,
-  group: RequirementLine['group'],
-  facts: readonly FactId[],
-  isFigure: boolean,
-  print: LineForm['print'],
-): LineForm => ({ label, group, facts, isFigure, print });
+/** Facts that many engines never state, and that are no question then. */
+const MAY_BE_ABSENT: readonly FactId[] = [
+  'position.shellFitted',
+  'coilAsked.bootLengthMm',
+  'coilAsked.secondaryKohm',
+  'coilAsked.revisions',
+];
 
 /** The engine card's lines, in the order a hand meets the plug. */
-const LINES: readonly LineForm[] = [
+const PLUG_LINES: readonly LineForm[] = [
   form('Thread', 'hole', ['position.threadDiameterMm', 'position.threadPitchMm'], true, (v) =>
     v['position.threadDiameterMm'] === undefined
       ? undefined
@@ -120,13 +113,18 @@ function sourcesOf(sheet: FactSheet, facts: readonly FactId[]): FactSource[] {
 }
 
 /** The requirement as the card's lines; a line that differs between positions is told once per value, with where. */
-export function requirementLines(positions: readonly AskedPosition[], say: Say): RequirementLine[] {
-  return LINES.flatMap(({ label, group, facts, isFigure, print }) => {
+export function requirementLines(
+  positions: readonly AskedPosition[],
+  say: Say,
+  kind: PartKind = 'plug',
+): RequirementLine[] {
+  const lines = kind === 'plug' ? PLUG_LINES : OTHER_LINES[kind];
+  return lines.flatMap(({ label, group, facts, isFigure, print }) => {
     const byValue = new Map<string, { labels: string[]; sheet: FactSheet }>();
     for (const { label: at, sheet } of positions) {
-      const value = print(firstValues(sheet), say) ?? '';
+      const value = print(firstValues(sheet), say, sheet) ?? '';
       const held = byValue.get(value);
-      if (held) held.labels.push(at);
+      if (held) held.labels.push(...(held.labels.includes(at) ? [] : [at]));
       else byValue.set(value, { labels: [at], sheet });
     }
     return [...byValue].map(([value, { labels, sheet }]) => {
@@ -137,9 +135,17 @@ export function requirementLines(positions: readonly AskedPosition[], say: Say):
         sources: sourcesOf(sheet, facts),
         at: byValue.size === 1 ? [] : labels,
         isFigure: isFigure && value !== '',
-        question: missing === undefined || missing === 'position.shellFitted' ? null : FACTS[missing].question,
+        question: missing === undefined || MAY_BE_ABSENT.includes(missing) ? null : FACTS[missing].question,
         group,
       };
     });
   });
 }
+
+/** How the cylinders stand, as the wire has it. */
+export const planView = (plan: EnginePlan | null): EngineCard['plan'] =>
+  plan && {
+    banks: plan.banks.map(({ label, cylinders }) => ({ label, cylinders: [...cylinders] })),
+    firingOrder: [...plan.firingOrder],
+    ...(plan.rotation ? { rotation: plan.rotation } : {}),
+  };

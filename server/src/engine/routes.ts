@@ -1,11 +1,12 @@
 import type { Express } from 'express';
+import { PART_KINDS, type PartKind } from '@brackenfell/core/fitment/part-kinds';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { getEngine, listEngines, type EngineLine } from '@brackenfell/contract/engine';
 import { yearsOf } from '../ask/present.ts';
 import type { Context } from '../context.ts';
 import { serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';
-import { requirementLines } from './present.ts';
+import { planView, requirementLines } from './present.ts';
 import { countEngines, findEngine, listEngineRows, listNamedNumbers, listPositions, listVehicles } from './store.ts';
 
 const CARD_LINES_SHOWN = ['Thread', 'Reach', 'Seat', 'Gap'];
@@ -60,17 +61,36 @@ export function engineRoutes(app: Express, context: Context): void {
   serve(app, context, getEngine, async ({ params, query, db }) => {
     const engine = await findEngine(db, params.engineId);
     if (!engine) return trouble('not-found', 'No engine of this catalogue has that key.');
-    const [positions, vehicles, oeNumbers] = await Promise.all([
-      listPositions(db, [engine.id]),
+    const [stations, vehicles, named] = await Promise.all([
+      listPositions(db, [engine.id], PART_KINDS),
       listVehicles(db, [engine.id]),
-      listNamedNumbers(db, engine.id),
+      listNamedNumbers(db, engine.id, PART_KINDS),
     ]);
+    const positions = stations.filter(({ kind }) => kind === 'plug');
     const held = await context.sheets.at(db);
     const sheets = await context.sheets.positions(
       db,
       held,
-      positions.map((p) => p.id),
+      stations.map((p) => p.id),
     );
+    const say = sayIn(query.units);
+    const numbersOf = (kind: PartKind) =>
+      named.filter((n) => n.kind === kind).map((n) => ({ partId: n.part_id, printed: n.printed, note: n.note }));
+    const needs = PART_KINDS.filter((kind) => kind !== 'plug').flatMap((kind) => {
+      const own = stations.filter((station) => station.kind === kind);
+      if (own.length === 0) return [];
+      const asked = own.map(({ id, label, build }) => ({ label: build ?? label, sheet: sheets.get(id)! }));
+      return [
+        {
+          kind,
+          quantity: new Set(own.map(({ label }) => label)).size,
+          requirement: requirementLines(asked, say, kind).filter(
+            ({ value, question }) => value !== 'not known' || question,
+          ),
+          oeNumbers: numbersOf(kind),
+        },
+      ];
+    });
     return {
       engineId: engine.id,
       maker: engine.maker,
@@ -81,9 +101,11 @@ export function engineRoutes(app: Express, context: Context): void {
       cautions: engine.cautions,
       requirement: requirementLines(
         positions.map((p) => ({ label: p.label, sheet: sheets.get(p.id)! })),
-        sayIn(query.units),
+        say,
       ),
-      oeNumbers: oeNumbers.map((n) => ({ partId: n.part_id, printed: n.printed, note: n.note })),
+      plan: planView(engine.plan),
+      needs,
+      oeNumbers: numbersOf('plug'),
       vehicles: vehicles.map((v) => ({
         vehicleId: v.id,
         title: `${v.make} ${v.model}`,

@@ -1,4 +1,5 @@
 import { sql } from 'kysely';
+import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
 import type { Database } from '../db/database.ts';
 
 /** Rows of a list; a catalogue of thousands is narrowed by words. */
@@ -47,19 +48,31 @@ export async function findEngine(db: Database, engineId: string) {
   return db
     .selectFrom('engine')
     .innerJoin('maker', 'maker.id', 'engine.maker_id')
-    .select(['engine.id', 'maker.name as maker', 'engine.code', 'engine.summary', 'engine.layout', 'engine.cautions'])
+    .select([
+      'engine.id',
+      'maker.name as maker',
+      'engine.code',
+      'engine.summary',
+      'engine.layout',
+      'engine.cautions',
+      'engine.plan',
+      'engine.builds',
+    ])
     .where('engine.id', '=', engineId)
     .executeTakeFirst();
 }
 
-export async function listPositions(db: Database, engineIds: readonly string[]) {
+/** Where an engine takes parts: of one kind, or of all. */
+export async function listPositions(db: Database, engineIds: readonly string[], kinds: readonly PartKind[] = ['plug']) {
   if (engineIds.length === 0) return [];
   return db
     .selectFrom('engine_position')
-    .select(['id', 'engine_id', 'cylinder', 'place', 'label'])
+    .select(['id', 'engine_id', 'kind', 'cylinder', 'place', 'label', 'build'])
     .where('engine_id', 'in', engineIds)
+    .where('kind', 'in', kinds)
     .orderBy('cylinder')
     .orderBy('place')
+    .orderBy('id')
     .execute();
 }
 
@@ -74,13 +87,20 @@ export async function listVehicles(db: Database, engineIds: readonly string[]) {
     .execute();
 }
 
-/** Numbers the engine maker names for an engine. */
-export async function listNamedNumbers(db: Database, engineId: string) {
+/** Numbers the engine maker names for an engine's parts of some kinds. */
+export async function listNamedNumbers(db: Database, engineId: string, kinds: readonly PartKind[] = ['plug']) {
   return db
     .selectFrom('named_number')
     .innerJoin('part_name', 'part_name.part_id', 'named_number.part_id')
-    .select(['named_number.part_id', 'named_number.place', 'named_number.note', 'part_name.printed'])
+    .select([
+      'named_number.part_id',
+      'named_number.kind',
+      'named_number.place',
+      'named_number.note',
+      'part_name.printed',
+    ])
     .where('named_number.engine_id', '=', engineId)
+    .where('named_number.kind', 'in', kinds)
     .where('part_name.kind', 'in', ['oe', 'catalogue'])
     .orderBy('named_number.part_id')
     .execute();

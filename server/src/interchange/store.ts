@@ -58,7 +58,7 @@ export async function readRenamings(db: Database, partIds: readonly string[]): P
         from onward o join reference r on r.from_part_id = o.to_part_id
        where r.grade = 'supersedes' and r.rejected_at is null and o.depth < ${MOST_RENAMINGS}
     )
-    select distinct from_part_id as "from", to_part_id as "to", condition from onward`.execute(db);
+    select distinct from_part_id as "from", to_part_id as "to", condition from onward order by 1, 2`.execute(db);
   return rows;
 }
 

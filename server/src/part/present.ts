@@ -1,4 +1,7 @@
 import { FACTS, type FactId, type FactSheet } from '@brackenfell/core/fitment/facts';
+import type { Mounting, Secondary } from '@brackenfell/core/coils/coil-facts';
+import type { Lead } from '@brackenfell/core/leads/lead-facts';
+import { BOOT_WORDS } from '@brackenfell/core/leads/say-route';
 import {
   decodeNumber,
   mismatches,
@@ -14,10 +17,26 @@ export function printFact(fact: FactId, value: unknown, say: Say): string {
   if (typeof value === 'number') return display ? say.quantity(display, value) : String(value);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'string') return value;
+  if (fact === 'leads.set')
+    return (value as readonly Lead[])
+      .map(
+        (lead) =>
+          `${say.quantity('lead-length', lead.lengthMm)} ${lead.coilLead ? 'to the coil' : BOOT_WORDS[lead.boot]}`,
+      )
+      .join('; ');
   if (Array.isArray(value)) return value.join(', ');
+  if (fact === 'coil.mounting') {
+    const { holes, spacingMm, threadMm } = value as Mounting;
+    return `${holes} × M${threadMm}${holes > 1 ? `, ${say.quantity('length', spacingMm)} apart` : ''}`;
+  }
+  if (fact === 'coil.secondary') {
+    const secondary = value as Secondary;
+    return secondary.kind === 'kohm' ? say.quantity('coil-secondary', secondary.kohm * 1000) : 'not measurable';
+  }
   const held = value as { state?: string; successor?: string } & Record<string, unknown>;
   if (fact === 'plug.heat') return `${String(held.code)} = ${(held.indexBar as number).toFixed(1)} bar`;
-  if (fact === 'plug.supply') return held.successor ? `${held.state ?? ''}, now ${held.successor}` : (held.state ?? '');
+  if (fact.endsWith('.supply'))
+    return held.successor ? `${held.state ?? ''}, now ${held.successor}` : (held.state ?? '');
   if (fact === 'plug.gapAdjust')
     return held.kind === 'fixed' ? 'not to be set' : `up to ${say.quantity('gap', held.mm as number)}`;
   if (fact === 'plug.resistor')

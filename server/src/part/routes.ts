@@ -1,11 +1,12 @@
 import type { Express } from 'express';
+import { isPartKind } from '@brackenfell/core/fitment/part-kinds';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { VERDICTS } from '@brackenfell/core/fitment/verdict';
 import { nearestFirst } from '@brackenfell/core/interchange/neighbourhood';
 import { followSupersession } from '@brackenfell/core/interchange/supersession';
 import { getPart, getPartEngines, getPartGraph } from '@brackenfell/contract/part';
-import { readPlugSheets } from '../catalogue/read-facts.ts';
+import { readPartSheets } from '../catalogue/read-facts.ts';
 import { tellSuccession } from '../ask/present.ts';
 import { readNamedParts } from '../ask/store.ts';
 import type { Context } from '../context.ts';
@@ -14,7 +15,7 @@ import { trouble } from '../http/trouble.ts';
 import { readEnginesOfParts } from '../identify/store.ts';
 import { readEdgesAround, readRenamings } from '../interchange/store.ts';
 import { judgeEngine } from '../tray/judge-engine.ts';
-import { plugShape } from '../tray/present.ts';
+import { plugShape } from '../tray/shapes.ts';
 import { readPartRows } from '../tray/store.ts';
 import { decodedView, factLines } from './present.ts';
 import { readEnginesOf, readMakerId, readNames, readRecorded, readReferences } from './store.ts';
@@ -37,7 +38,7 @@ export function partRoutes(app: Express, context: Context): void {
       readRecorded(db, part.id),
       readRenamings(db, [part.id]),
     ]);
-    const sheet = (await readPlugSheets(db, held.scales, [part.id])).get(part.id)!;
+    const sheet = (await readPartSheets(db, held.scales, [part.id])).get(part.id)!;
     const others = references.map((r) => (r.from_part_id === part.id ? r.to_part_id : r.from_part_id));
     const otherRows = new Map((await readPartRows(db, others)).map((row) => [row.id, row]));
     const renamed = await readNamedParts(db, [...new Set(renamings.flatMap(({ from, to }) => [from, to]))]);
@@ -47,7 +48,7 @@ export function partRoutes(app: Express, context: Context): void {
       maker: part.maker,
       kind: part.kind,
       names,
-      facts: part.kind === 'plug' ? factLines(sheet, sayIn(query.units)) : [],
+      facts: isPartKind(part.kind) ? factLines(sheet, sayIn(query.units)) : [],
       decoded: part.kind === 'plug' ? decodedView(part.printed, index.grammars.get(makerId), recorded) : null,
       succession: tellSuccession(
         followSupersession(part.id, renamings),
@@ -81,13 +82,14 @@ export function partRoutes(app: Express, context: Context): void {
   serve(app, context, getPartEngines, async ({ params, db }) => {
     const [part] = await readPartRows(db, [params.partId]);
     if (!part) return trouble('not-found', NO_PART);
-    if (part.kind !== 'plug') return { engines: [], more: 0 };
+    const { kind } = part;
+    if (!isPartKind(kind)) return { engines: [], more: 0 };
     const index = await context.indexes.at(db);
     const reached = (await readEnginesOfParts(db, [part.id])).get(part.id) ?? new Set<string>();
     const byVisits = [...reached].sort((a, b) => index.engines.get(b)!.visits - index.engines.get(a)!.visits);
     const engines = [];
     for (const engineId of byVisits.slice(0, MOST_JUDGED)) {
-      const judged = await judgeEngine(context, { engineId, only: [part.id] }, 'metric', db);
+      const judged = await judgeEngine(context, { engineId, kind, only: [part.id] }, 'metric', db);
       const candidate = judged?.candidates[0];
       const engine = index.engines.get(engineId)!;
       if (!candidate) continue;

@@ -1,6 +1,5 @@
 import type { Express } from 'express';
-import { reasonPhrase } from '@brackenfell/core/fitment/reason';
-import type { Staff } from '@brackenfell/contract/session';
+import { isPartKind } from '@brackenfell/core/fitment/part-kinds';
 import {
   addLine,
   addNote,
@@ -18,13 +17,12 @@ import {
   type Slip,
 } from '@brackenfell/contract/slip';
 import type { Context } from '../context.ts';
-import type { Database, Writing } from '../db/database.ts';
+import type { Database } from '../db/database.ts';
 import { findEngine } from '../engine/store.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
-import { judgeEngine } from '../tray/judge-engine.ts';
-import { findingView } from '../tray/present.ts';
 import { readPartRows } from '../tray/store.ts';
+import { judgeForSlip, judgeLinesAgain, storeJudgement } from './judge-lines.ts';
 import { slipView, summaryView } from './present.ts';
 import { changeSlipRow, listSlipRows, readLines, readNotes, readSlip, type SlipRow } from './store.ts';
 import { recordChange } from '../history/store.ts';
@@ -52,15 +50,18 @@ interface Details {
   readonly cameFor?: string | undefined;
   readonly engineId?: string | null | undefined;
   readonly inHandPartId?: string | null | undefined;
+  readonly build?: string | null | undefined;
 }
 
 /** Columns of a slip from what was sent, leaving out what was not. */
-function columnsOf({ customer, vehicle, cameFor, engineId, inHandPartId }: Details) {
+function columnsOf({ customer, vehicle, cameFor, engineId, inHandPartId, build }: Details) {
   return {
     ...(customer === undefined ? {} : { customer }),
     ...(vehicle === undefined ? {} : { vehicle }),
     ...(cameFor === undefined ? {} : { came_for: cameFor }),
-    ...(engineId === undefined ? {} : { engine_id: engineId }),
+    // Another engine has other builds.
+    ...(engineId === undefined ? {} : { engine_id: engineId, build: null }),
+    ...(build === undefined ? {} : { build }),
     ...(inHandPartId === undefined ? {} : { in_hand_part_id: inHandPartId }),
   };
 }
@@ -111,7 +112,7 @@ export function slipRoutes(app: Express, context: Context): void {
       unless: mustBeOpen,
     });
     if (isTrouble(changed)) return changed;
-    if (body.engineId !== undefined) await judgeLinesAgain(context, trx, changed, staff);
+    if (body.engineId !== undefined || body.build !== undefined) await judgeLinesAgain(context, trx, changed, staff);
     return showSlip(trx, params.slipId);
   });
 
@@ -164,19 +165,21 @@ export function slipRoutes(app: Express, context: Context): void {
     });
     if (isTrouble(slip)) return slip;
     const [part] = await readPartRows(trx, [body.partId]);
-    if (part?.kind !== 'plug')
-      return trouble('invalid-request', 'Choose a part that can be handed over.', { partId: 'no such plug' });
+    if (!part || !isPartKind(part.kind))
+      return trouble('invalid-request', 'Choose a part that can be handed over.', { partId: 'no such part' });
     const judged =
       slip.engine_id === null
         ? undefined
-        : await judgeEngine(
-            context,
-            { engineId: slip.engine_id, positionId: body.positionId, only: [part.id] },
-            body.units,
-            trx,
-          );
+        : await judgeForSlip(context, trx, { ...slip, engine_id: slip.engine_id }, await readLines(trx, slip.id), {
+            kind: part.kind,
+            partIds: [part.id],
+            positionId: body.positionId,
+            units: body.units,
+          });
     if (slip.engine_id !== null && !judged)
-      return trouble('invalid-request', 'Choose a position of the slip’s engine.', { positionId: 'no such position' });
+      return trouble('invalid-request', 'The slip’s engine takes no such part, or not there.', {
+        positionId: 'no such position',
+      });
     const candidate = judged?.candidates[0];
     if (candidate?.judgement.verdict === 'refuse' && body.kind === 'sale') {
       return trouble(
@@ -197,7 +200,10 @@ export function slipRoutes(app: Express, context: Context): void {
       })
       .returning('id')
       .executeTakeFirstOrThrow();
-    if (judged && candidate) await storeJudgement(context, trx, { lineId: line.id, staff, judged, candidate });
+    if (judged && candidate) await storeJudgement(context, trx, line.id, staff, judged, candidate);
+    // The other half of a pair is told by what now stands beside it.
+    if (part.kind === 'cap' || part.kind === 'rotor')
+      await judgeLinesAgain(context, trx, slip, staff, [part.kind === 'cap' ? 'rotor' : 'cap']);
     await recordChange(trx, {
       staffId: staff.id,
       subject: 'slip line',
@@ -276,54 +282,4 @@ export function slipRoutes(app: Express, context: Context): void {
     await trx.insertInto('slip_note').values({ slip_id: slip.id, staff_id: staff.id, text: body.text }).execute();
     return showSlip(trx, slip.id);
   });
-}
-
-type Judged = NonNullable<Awaited<ReturnType<typeof judgeEngine>>>;
-
-async function storeJudgement(
-  context: Context,
-  trx: Writing,
-  {
-    lineId,
-    staff,
-    judged,
-    candidate,
-  }: { lineId: string; staff: Staff; judged: Judged; candidate: Judged['candidates'][number] },
-): Promise<void> {
-  const { findings, verdict } = candidate.judgement;
-  await trx
-    .insertInto('judgement')
-    .values({
-      slip_line_id: lineId,
-      staff_id: staff.id,
-      catalogue_version: judged.catalogueVersion,
-      rules_version: context.rules.version,
-      verdict,
-      reason: reasonPhrase(findings, verdict, candidate.evidence),
-      findings: JSON.stringify(findings.map(findingView)),
-    })
-    .execute();
-}
-
-/** When the slip's engine changes, every line is judged anew for it; the earlier judgements stay as told. */
-async function judgeLinesAgain(context: Context, trx: Writing, slip: SlipRow, staff: Staff): Promise<void> {
-  if (slip.engine_id === null) return;
-  const lines = await readLines(trx, slip.id);
-  if (lines.length === 0) return;
-  const judged = await judgeEngine(
-    context,
-    { engineId: slip.engine_id, only: lines.map((line) => line.part_id) },
-    'metric',
-    trx,
-  );
-  for (const line of lines) {
-    const candidate = judged?.candidates.find((c) => c.part.id === line.part_id);
-    if (!judged || !candidate) continue;
-    await storeJudgement(context, trx, { lineId: line.id, staff, judged, candidate });
-    await trx
-      .updateTable('slip_line')
-      .set({ positions: judged.positions.map((p) => p.label) })
-      .where('id', '=', line.id)
-      .execute();
-  }
 }

@@ -209,7 +209,7 @@ describe('what was done', () => {
     expect(
       (await write(wren, 'post', `/api/slips/${slip.slipId}/lines`, { version: slip.version, partId: '999999' })).body
         .fields,
-    ).toEqual({ partId: 'no such plug' });
+    ).toEqual({ partId: 'no such part' });
     expect((await add(slip, 'KN 419G-63DR', { positionId: '999999' })).body.fields).toEqual({
       positionId: 'no such position',
     });

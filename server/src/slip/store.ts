@@ -47,6 +47,7 @@ export async function readLines(db: Database, slipId: string) {
       'slip_line.id',
       'slip_line.kind',
       'slip_line.part_id',
+      'part.kind as part_kind',
       'slip_line.quantity',
       'slip_line.unit_price_minor',
       'slip_line.positions',

@@ -1,10 +1,12 @@
 import type { FactSheet } from '@brackenfell/core/fitment/facts';
 import type { Evidence } from '@brackenfell/core/fitment/verdict';
+import type { EngineBuild } from '@brackenfell/core/identification/traits';
 import { trailsFrom, type Trail } from '@brackenfell/core/interchange/trail';
-import type { HeldPlugs } from '../catalogue/fact-sheets.ts';
+import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import type { HeldFacts } from '../catalogue/fact-sheets.ts';
 import type { Context } from '../context.ts';
 import type { Database } from '../db/database.ts';
-import { listNamedNumbers, listPositions } from '../engine/store.ts';
+import { findEngine, listNamedNumbers, listPositions } from '../engine/store.ts';
 import { readEdgesAround, type StoredEdge } from '../interchange/store.ts';
 import { readListings } from './store.ts';
 
@@ -12,13 +14,19 @@ export interface AskedPosition {
   readonly id: string;
   readonly label: string;
   readonly place: string;
+  /** Only in this build of the engine; null for all. */
+  readonly build: string | null;
   readonly sheet: FactSheet;
 }
 
-/** What an engine asks, and all that is said about which parts serve it. */
-export interface Asked {
-  readonly held: HeldPlugs;
+/** What an engine asks of one kind of part, and all that is said about which parts serve it. */
+export interface Asked<H extends HeldFacts = HeldFacts> {
+  readonly held: H;
+  readonly engine: NonNullable<Awaited<ReturnType<typeof findEngine>>>;
+  /** Those of the builds it could be. */
   readonly positions: readonly AskedPosition[];
+  /** Those of all builds. */
+  readonly everyPosition: readonly AskedPosition[];
   /** Parts the engine maker names, by id. */
   readonly roots: readonly string[];
   readonly edges: readonly StoredEdge[];
@@ -32,38 +40,51 @@ export interface Asked {
 export interface AskedOf {
   readonly engineId: string;
   readonly positionId?: string | undefined;
-  /** Build month, for listings restricted by it. */
+  /** Build month, for listings restricted by it and for what changed with it. */
   readonly built?: string | undefined;
+  /** Which build, by its label, where that is known without a month. */
+  readonly build?: string | undefined;
 }
 
-/** Undefined when there is no such engine, or it has no such position. */
-export async function readAsked(
+/** Undefined when there is no such engine, or it takes no such part, or has no such position. */
+export async function readAsked<H extends HeldFacts>(
   context: Context,
   db: Database,
-  { engineId, positionId, built }: AskedOf,
-): Promise<Asked | undefined> {
-  const [held, stored, { named, edges }, listings] = await Promise.all([
-    context.sheets.withPlugs(db),
-    listPositions(db, [engineId]),
-    readNamed(db, engineId),
-    readListings(db, engineId),
+  kind: PartKind,
+  { engineId, positionId, built, build }: AskedOf,
+  holding: Promise<H>,
+): Promise<Asked<H> | undefined> {
+  const [held, engine, stored, { named, edges }, listings] = await Promise.all([
+    holding,
+    findEngine(db, engineId),
+    listPositions(db, [engineId], [kind]),
+    readNamed(db, engineId, kind),
+    readListings(db, engineId, kind),
   ]);
+  if (!engine) return undefined;
   const sheets = await context.sheets.positions(
     db,
     held,
     stored.map((p) => p.id),
   );
-  const positions = stored.map(({ id, label, place }) => ({ id, label, place, sheet: sheets.get(id)! }));
-  const wanted = positions.filter((p) => positionId === undefined || p.id === positionId);
+  const known = builtWithin(engine.builds, built, build);
+  const standing = new Set(known.map(({ label }) => label));
+  const everyPosition = stored
+    .filter((p) => positionId === undefined || p.id === positionId)
+    .map(({ id, label, place, build: only }) => ({ id, label, place, build: only, sheet: sheets.get(id)! }));
+  const wanted = everyPosition.filter((p) => p.build === null || standing.size === 0 || standing.has(p.build));
   if (wanted.length === 0) return undefined;
   const roots = named.map((n) => n.part_id);
   const trails = trailsFrom(roots, edges);
-  const standing = listings.filter((listing) => restrictionMet(listing, built));
+  const period = built === undefined ? (known.length === 1 ? known[0] : undefined) : { from: built, to: built };
+  const met = listings.filter((listing) => restrictionMet(listing, period));
   const listingAt = (place: string, partId: string) =>
-    standing.find((l) => l.part_id === partId && (l.place === null || l.place === place))?.source ?? null;
+    met.find((l) => l.part_id === partId && (l.place === null || l.place === place))?.source ?? null;
   return {
     held,
+    engine,
     positions: wanted,
+    everyPosition,
     roots,
     edges,
     trails,
@@ -86,14 +107,14 @@ export async function readAsked(
 export function alikePositions(positions: readonly AskedPosition[]): AskedPosition[][] {
   const groups = new Map<string, AskedPosition[]>();
   for (const position of positions) {
-    const key = position.place + JSON.stringify(position.sheet);
+    const key = `${position.place}|${position.build ?? ''}|${JSON.stringify(position.sheet)}`;
     groups.set(key, [...(groups.get(key) ?? []), position]);
   }
   return [...groups.values()];
 }
 
-async function readNamed(db: Database, engineId: string) {
-  const named = await listNamedNumbers(db, engineId);
+async function readNamed(db: Database, engineId: string, kind: PartKind) {
+  const named = await listNamedNumbers(db, engineId, [kind]);
   const edges = await readEdgesAround(
     db,
     named.map((n) => n.part_id),
@@ -101,18 +122,34 @@ async function readNamed(db: Database, engineId: string) {
   return { named, edges };
 }
 
-/** Whether a listing's restriction is met; a restriction by build month is not met while the month is unknown. */
-function restrictionMet(
-  listing: { built_from: string | null; built_to: string | null },
-  built: string | undefined,
-): boolean {
-  if (listing.built_from === null && listing.built_to === null) return true;
-  if (built === undefined) return false;
-  return (
-    (listing.built_from === null || built >= listing.built_from) &&
-    (listing.built_to === null || built <= listing.built_to)
-  );
+/** The builds it could be: the one named, those that were made in the month, all when neither is known. */
+export function builtWithin(
+  builds: readonly EngineBuild[],
+  month: string | undefined,
+  label: string | undefined,
+): readonly EngineBuild[] {
+  const named = builds.filter((one) => one.label === label);
+  if (named.length > 0) return named;
+  return month === undefined ? builds : builds.filter((one) => covers(one, { from: month, to: month }));
 }
+
+interface Period {
+  readonly from?: string;
+  readonly to?: string;
+}
+
+/** Whether a period, open at either end, lies wholly within another. */
+const covers = (outer: Period, inner: Period): boolean =>
+  (outer.from === undefined || (inner.from !== undefined && inner.from >= outer.from)) &&
+  (outer.to === undefined || (inner.to !== undefined && inner.to <= outer.to));
+
+/** A restriction by build month is not met while the month is unknown. */
+const restrictionMet = (
+  { built_from: from, built_to: to }: { built_from: string | null; built_to: string | null },
+  period: Period | undefined,
+): boolean =>
+  (from === null && to === null) ||
+  (period !== undefined && covers({ ...(from ? { from } : {}), ...(to ? { to } : {}) }, period));
 
 const isOneSameHop = (trail: Trail | undefined, root: string): boolean =>
   trail?.from === root && trail.steps.length === 1 && trail.steps[0]!.grade === 'same';

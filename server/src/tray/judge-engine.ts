@@ -1,131 +1,25 @@
-import type { FactSheet } from '@brackenfell/core/fitment/facts';
-import { ruleFacts } from '@brackenfell/core/fitment/house-rules';
-import type { LineJudgement } from '@brackenfell/core/fitment/judge-plug';
-import { compareInTray, type Rankable } from '@brackenfell/core/fitment/ranking';
-import { plugsBySize } from '@brackenfell/core/fitment/screening/by-size';
+import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
-import type { Evidence } from '@brackenfell/core/fitment/verdict';
-import type { Trail } from '@brackenfell/core/interchange/trail';
-import { readNamedParts } from '../ask/store.ts';
-import type { HeatScales } from '../catalogue/figure-codec.ts';
-import type { PlugTitle } from '../catalogue/read-facts.ts';
 import type { Context } from '../context.ts';
 import type { Database } from '../db/database.ts';
-import type { StoredEdge } from '../interchange/store.ts';
-import { readAsked, type AskedOf, type AskedPosition } from './asked.ts';
-import { COST_FACTS, costPer10000KmMinor } from './cost.ts';
-import { layOut } from './lay-out.ts';
-import { answeredInAnyCase, countAll, pickFirst, type CandidateCounts } from './pick-candidates.ts';
-import { readStock } from './store.ts';
+import { judgeOthers, type OthersQuestion } from './judge-others.ts';
+import { judgePlugs, type JudgedEngine } from './judge-plugs.ts';
 
-export interface TrayQuestion extends AskedOf {
-  readonly inHand?: string | undefined;
-  /** Judge only these parts; every candidate when left out. */
-  readonly only?: readonly string[];
-  /** How many candidates to explain. */
-  readonly most?: number;
+export interface TrayQuestion extends OthersQuestion {
+  readonly kind: PartKind;
 }
 
-export interface TrayPart extends PlugTitle {
-  readonly id: string;
-  readonly on_hand: number | null;
-  readonly bin: string | null;
-  readonly each_minor: number | null;
-}
-
-export interface JudgedCandidate {
-  readonly part: TrayPart;
-  readonly sheet: FactSheet;
-  readonly judgement: LineJudgement;
-  readonly evidence: Evidence;
-  readonly listedBy: string | null;
-  readonly trail: Trail | undefined;
-  readonly bySizeOnly: boolean;
-  readonly costPer10000KmMinor: number | null;
-  /** Labels of the positions it was judged for: all, or those of the one place it suits best where places differ. */
-  readonly servedAt: readonly string[];
-}
-
-export interface JudgedEngine {
-  readonly positions: readonly AskedPosition[];
-  /** In the tray's order, the first `most` of all. */
-  readonly candidates: readonly JudgedCandidate[];
-  /** Everything that was looked at. */
-  readonly counts: CandidateCounts;
-  readonly edges: ReadonlyMap<string, StoredEdge>;
-  readonly printed: ReadonlyMap<string, string>;
-  readonly scales: HeatScales;
-  readonly catalogueVersion: string;
-}
-
-/** Judges every plug that could serve an engine (by reference, listing or size). Undefined without such an engine or position. */
-export async function judgeEngine(
+/**
+ * Judges every part of a kind that could serve an engine. Plugs, of which there are very many, are screened in columns;
+ * the others are judged one by one. Undefined when there is no such engine, it takes no such part or has no such position.
+ */
+export function judgeEngine(
   context: Context,
-  question: TrayQuestion,
+  { kind, ...question }: TrayQuestion,
   units: UnitDisplay,
   db: Database,
 ): Promise<JudgedEngine | undefined> {
-  const asked = await readAsked(context, db, question);
-  if (!asked) return undefined;
-  const { held } = asked;
-  const bench = layOut(asked, ruleFacts(context.rules));
-  const { inHand } = question;
-  const isPlug = (id: string) => held.plugs.placeOf(id) !== undefined;
-  const singled = [...new Set(question.only ?? [...asked.reached, ...(inHand ? [inHand] : [])])].filter(isPlug);
-  const others = question.only
-    ? new Uint32Array()
-    : plugsBySize(
-        held.plugs,
-        asked.positions.map(({ sheet }) => sheet),
-        new Set(singled.map((id) => held.plugs.placeOf(id)!)),
-      );
-  const found = singled.map((id) => bench.screen(id));
-  const bySize = bench.screenAll(others);
-  const most = question.most ?? singled.length + others.length;
-  const answered = answeredInAnyCase(found, inHand);
-  const chosen = pickFirst(found, bySize, most, answered);
-  const ids = chosen.map(({ id }) => id);
-  const onTrails = ids.flatMap((id) => asked.trails.get(id)?.steps.map(({ to }) => to) ?? []);
-  const [stock, named] = await Promise.all([
-    readStock(db, ids),
-    readNamedParts(db, [...new Set([...onTrails, ...asked.roots])]),
-  ]);
-  const ranked = chosen
-    .map((screened) => {
-      const place = held.plugs.placeOf(screened.id)!;
-      const part: TrayPart = { ...stock.get(screened.id)!, ...held.titles[place]! };
-      const costFacts = Object.fromEntries(COST_FACTS.map((fact) => [fact, held.plugs.factOf(place, fact)]));
-      const cost = costPer10000KmMinor(asked.positions, costFacts, part.each_minor);
-      const { verdict, closeness, evidence } = screened;
-      const onHand = part.on_hand ?? 0;
-      const rank: Rankable = { verdict, evidence, closeness, onHand, costPer10000Km: cost, printed: part.printed };
-      return { screened, part, cost, rank };
-    })
-    .sort((a, b) => compareInTray(a.rank, b.rank))
-    .filter(({ part }, i) => i < most || answered.has(part.id));
-
-  const explain = bench.explainIn(units);
-  const candidates = ranked.map(({ screened: { id, place, evidence }, part, cost }): JudgedCandidate => {
-    const sheet = held.plugs.sheetOf(held.plugs.placeOf(id)!);
-    return {
-      part,
-      sheet,
-      judgement: explain(id, sheet, place),
-      servedAt: asked.positions.filter((p) => p.place === place).map(({ label }) => label),
-      evidence,
-      listedBy: asked.listingAt(place, id),
-      trail: asked.trails.get(id),
-      bySizeOnly: !asked.reached.has(id),
-      costPer10000KmMinor: cost ?? null,
-    };
-  });
-  return {
-    positions: asked.positions,
-    candidates,
-    counts: countAll(found, bySize, asked.reached),
-    edges: new Map(asked.edges.map((edge) => [edge.id, edge])),
-    printed: new Map(named.map(({ id, printed }) => [id, printed])),
-    scales: held.scales,
-    catalogueVersion: held.version,
-  };
+  return kind === 'plug'
+    ? judgePlugs(context, question, units, db)
+    : judgeOthers(context, { ...question, kind }, units, db);
 }

@@ -5,11 +5,12 @@ import { Explainer } from '@brackenfell/core/fitment/screening/explain';
 import { Screen, type ScreenedPlugs } from '@brackenfell/core/fitment/screening/screen';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { VERDICTS, worstVerdict } from '@brackenfell/core/fitment/verdict';
+import type { HeldPlugs } from '../catalogue/fact-sheets.ts';
 import { alikePositions, type Asked } from './asked.ts';
 import { UNCONNECTED, type ScreenedBySize, type ScreenedCandidate } from './pick-candidates.ts';
 
 /** What is needed to screen and to explain plugs for an engine. */
-export function layOut(asked: Asked, ruled: FactSheet) {
+export function layOut(asked: Asked<HeldPlugs>, ruled: FactSheet) {
   const { plugs } = asked.held;
   const groups = alikePositions(asked.positions).map((positions) => {
     const facts = { ...positions[0]!.sheet, ...ruled };

@@ -1,22 +1,16 @@
-import { FACTS, rulingValue, type FactSheet } from '@brackenfell/core/fitment/facts';
+import type { CheckId } from '@brackenfell/core/fitment/check-ids';
+import { CHECKS_BY_KIND } from '@brackenfell/core/fitment/checks-by-kind';
+import { FACTS, rulingValue } from '@brackenfell/core/fitment/facts';
+import type { Telling } from '@brackenfell/core/fitment/finding';
+import type { HouseRules } from '@brackenfell/core/fitment/house-rules';
 import type { SharedFinding } from '@brackenfell/core/fitment/judge-plug';
-import { gapUpperLimitMm } from '@brackenfell/core/fitment/firing-end';
 import { RANKING_TOLD } from '@brackenfell/core/fitment/ranking';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
-import type { HouseRules } from '@brackenfell/core/fitment/house-rules';
-import { heatIndexBar, placeOnScale } from '@brackenfell/core/heat-range/heat-scale';
-import type { Telling } from '@brackenfell/core/fitment/finding';
-import type {
-  FactUsed,
-  Finding,
-  HeadShape,
-  PlugShape,
-  TrailView,
-  Tray,
-  TrayFinding,
-  TrayRow,
-} from '@brackenfell/contract/tray';
-import type { JudgedCandidate, JudgedEngine } from './judge-engine.ts';
+import type { FactUsed, Finding, TrailView, Tray, TrayFinding, TrayRow } from '@brackenfell/contract/tray';
+import { buildChoices, buildQuestion } from './build-question.ts';
+import { drawingAt, type Around } from './drawing.ts';
+import type { JudgedCandidate, JudgedEngine } from './judge-plugs.ts';
+import { partShape } from './shapes.ts';
 
 export function findingView(finding: SharedFinding): Finding {
   const { check, outcome, caseId, figures, told, blocks, relief, onlyAt } = finding;
@@ -33,55 +27,6 @@ export function findingView(finding: SharedFinding): Finding {
     blocks,
     ...(relief ? { relief } : {}),
     onlyAt: [...onlyAt],
-  };
-}
-
-export function plugShape(sheet: FactSheet): PlugShape {
-  const centre = rulingValue(sheet, 'plug.centreMaterial');
-  return {
-    threadDiameterMm: rulingValue(sheet, 'plug.threadDiameterMm') ?? null,
-    threadPitchMm: rulingValue(sheet, 'plug.threadPitchMm') ?? null,
-    reachMm: rulingValue(sheet, 'plug.reachMm') ?? null,
-    threadedLengthMm: rulingValue(sheet, 'plug.threadedLengthMm') ?? null,
-    seat: rulingValue(sheet, 'plug.seat') ?? null,
-    hexMm: rulingValue(sheet, 'plug.hexMm') ?? null,
-    lengthMm: rulingValue(sheet, 'plug.lengthMm') ?? null,
-    terminal: rulingValue(sheet, 'plug.terminal') ?? null,
-    projectionMm: rulingValue(sheet, 'plug.projectionMm') ?? null,
-    gapMm: rulingValue(sheet, 'plug.gapMm') ?? null,
-    groundThicknessMm: rulingValue(sheet, 'plug.groundThicknessMm') ?? null,
-    groundCount: rulingValue(sheet, 'plug.groundCount') ?? null,
-    groundForm: rulingValue(sheet, 'plug.groundForm') ?? null,
-    tipMm: centre === undefined ? null : TIP_MM[centre],
-  };
-}
-
-/** The plug as it would run at a position: its gap at the upper limit it will be set to, as the depth check counts it. */
-function shapeAt(sheet: FactSheet, asked: FactSheet): PlugShape {
-  const range = rulingValue(asked, 'position.gapMm');
-  if (!range) return plugShape(sheet);
-  const gapMm = gapUpperLimitMm({
-    adjust: rulingValue(sheet, 'plug.gapAdjust'),
-    deliveredMm: rulingValue(sheet, 'plug.gapMm'),
-    toleranceMm: rulingValue(sheet, 'plug.gapToleranceMm'),
-    asked: range,
-  });
-  return { ...plugShape(sheet), gapMm };
-}
-
-/** Usual tip diameters, for drawing only. */
-const TIP_MM = { nickel: 2.5, silver: 2, platinum: 1.1, iridium: 0.6 } as const;
-
-function headShape(sheet: FactSheet): HeadShape {
-  const well = rulingValue(sheet, 'position.wellBoreMm');
-  return {
-    threadDiameterMm: rulingValue(sheet, 'position.threadDiameterMm') ?? null,
-    threadPitchMm: rulingValue(sheet, 'position.threadPitchMm') ?? null,
-    headThreadMm: rulingValue(sheet, 'position.headThreadMm') ?? null,
-    seat: rulingValue(sheet, 'position.seat') ?? null,
-    wellBoreMm: typeof well === 'number' ? well : null,
-    crownMm: rulingValue(sheet, 'position.crownMm') ?? null,
-    lengthLimitMm: rulingValue(sheet, 'position.lengthLimitMm') ?? null,
   };
 }
 
@@ -144,11 +89,11 @@ const EVIDENCE_WORDS = {
   observed: 'observed',
 } as const;
 
-function evidenceWord({ evidence, trail, bySizeOnly }: JudgedCandidate): string {
+function evidenceWord({ evidence, trail, bySizeOnly }: JudgedCandidate, bySize: string): string {
   if (evidence.named) return 'named';
   if (evidence.listed) return 'listed';
   if (trail) return EVIDENCE_WORDS[trail.grade];
-  return bySizeOnly ? 'by size' : 'none';
+  return bySizeOnly ? bySize : 'none';
 }
 
 function rowView(
@@ -168,65 +113,80 @@ function rowView(
     findings: judgement.findings.map((finding) => tables.findingPlace(finding)),
     sources: judgement.findings.map((finding) => tables.sourcePlaces(finding)),
     evidence: { named: evidence.named, listed: candidate.listedBy, trail: trailView(judged, candidate) },
-    evidenceWord: evidenceWord(candidate),
+    evidenceWord: evidenceWord(candidate, judged.kind === 'plug' ? 'by size' : 'by form'),
     onHand: part.on_hand ?? 0,
     bin: part.bin,
     priceMinor: part.each_minor,
     costPer10000KmMinor: candidate.costPer10000KmMinor,
     heatBar: heat?.indexBar ?? null,
     heatCode: heat?.code ?? null,
-    shape: shapeAt(sheet, judged.positions[0]!.sheet),
+    shape: partShape(judged.kind, sheet, judged.positions.find((p) => p.place === candidate.place)!.sheet),
+    place: candidate.place,
     inHand: part.id === inHand,
   };
 }
 
 /** Named in front of the reason where a cylinder's places take different plugs: "intake: …". */
 const servedPlace = ({ positions }: JudgedEngine, { servedAt }: JudgedCandidate): string =>
-  servedAt.length === positions.length ? '' : `${servedAt[0]?.split(' ')[1] ?? ''}: `;
+  servedAt.length === new Set(positions.map(({ label }) => label)).size ? '' : `${servedAt[0]?.split(' ')[1] ?? ''}: `;
 
-/** Half a step either side of the required ratings, in bar on the common index. */
-function heatView({ scales, positions, candidates }: JudgedEngine): Tray['heat'] {
-  const asked = rulingValue(positions[0]!.sheet, 'position.heat');
-  const shown = new Set([asked?.scale.maker, ...candidates.map(({ part }) => part.maker)]);
-  const rails = [...scales.values()]
-    .filter(({ maker }) => shown.has(maker))
-    .map(({ maker, ratings }) => ({ maker, ratings: [...ratings] }));
-  if (!asked) return { rails, requiredMaker: null, requiredBar: [], targetLowBar: null, targetHighBar: null };
-  const requiredBar = asked.codes.map((code) => heatIndexBar(asked.scale, code)).filter((bar) => bar !== undefined);
-  const halfStepFrom = (bar: number, towards: 1 | -1): number => {
-    const { ratings } = asked.scale;
-    const at = placeOnScale(asked.scale, bar).steps + towards / 2;
-    const low = Math.max(0, Math.min(ratings.length - 2, Math.floor(at)));
-    return ratings[low]!.indexBar + (at - low) * (ratings[low + 1]!.indexBar - ratings[low]!.indexBar);
-  };
-  return {
-    rails,
-    requiredMaker: asked.scale.maker,
-    requiredBar,
-    targetLowBar: requiredBar.length > 0 ? halfStepFrom(Math.min(...requiredBar), -1) : null,
-    targetHighBar: requiredBar.length > 0 ? halfStepFrom(Math.max(...requiredBar), 1) : null,
-  };
-}
+/** Columns that stand a little apart: electrical matters, and what is about today. */
+const GROUP_STARTS: readonly CheckId[] = [
+  'gap',
+  'resistor',
+  'class-list',
+  'primary',
+  'lead-resistance',
+  'pair',
+  'revision',
+];
 
-/** The whole tray as the counter sees it: rows ranked, the head, the maker's own plug, the heat rails. */
-export function trayView(judged: JudgedEngine, engineId: string, rules: HouseRules, inHand: string | undefined): Tray {
+/** The whole tray as the counter sees it: rows ranked, its columns, and what the drawing beside it shows. */
+export function trayView(
+  judged: JudgedEngine,
+  question: { readonly engineId: string; readonly inHand?: string | undefined },
+  rules: HouseRules,
+  around: Around | undefined,
+): Tray {
   const tables = new TrayTables();
-  const rows = judged.candidates.map((candidate) => rowView(judged, candidate, inHand, tables));
-  const named = rows.find(({ evidence }) => evidence.named);
+  const { kind, positions } = judged;
+  const rows = judged.candidates.map((candidate) => rowView(judged, candidate, question.inHand, tables));
   const { byReference, bySize, ...verdicts } = judged.counts;
   return {
-    engineId,
-    positions: judged.positions.map((p) => p.label),
+    engineId: question.engineId,
+    kind,
+    columns: CHECKS_BY_KIND[kind].map(({ id, title }) => ({
+      check: id,
+      title,
+      startsGroup: GROUP_STARTS.includes(id),
+    })),
+    positions: [...new Set(positions.map((p) => p.label))],
+    split: splitView(judged),
     rows,
     findings: tables.findings,
     sources: tables.sources,
     counts: { byReference, bySize, verdicts },
     order: RANKING_TOLD,
-    rules: [{ rule: 'Better electrode', choice: rules.electrodeUpgrade === 'allowed' ? 'may be sold' : 'as designed' }],
-    head: headShape(judged.positions[0]!.sheet),
-    oePlug: named ? { printed: named.printed, shape: named.shape } : null,
-    heat: heatView(judged),
+    rules:
+      kind === 'plug'
+        ? [{ rule: 'Better electrode', choice: rules.electrodeUpgrade === 'allowed' ? 'may be sold' : 'as designed' }]
+        : [],
+    drawings: Object.fromEntries(
+      [...new Set(positions.map(({ place }) => place))].map((place) => [place, drawingAt(judged, place, rows, around)]),
+    ),
     catalogueVersion: judged.catalogueVersion,
     rulesVersion: rules.version,
+  };
+}
+
+/** The question between builds that ask different parts; null where one part serves all. */
+function splitView({ positions, everyPosition, engine }: JudgedEngine): Tray['split'] {
+  const choices = buildChoices(everyPosition, engine.builds);
+  if (choices.length === 0) return null;
+  const standing = buildChoices(positions, engine.builds);
+  return {
+    chosen: standing.length === 1 ? standing[0]!.label : null,
+    question: buildQuestion(everyPosition, engine.builds),
+    choices,
   };
 }

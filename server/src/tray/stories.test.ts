@@ -36,7 +36,7 @@ describe('every demo engine', () => {
       const verdict = engineId === 'skerrow-tv50' ? 'sell-with-advice' : 'sell';
       expect(named.map((row) => row.verdict)).toEqual(named.map(() => verdict));
       expect(rows.some((row) => row.verdict === 'refuse')).toBe(true);
-      expect(trays.get(engineId)!.oePlug).not.toBeNull();
+      expect(named[0]!.drawing).toMatchObject({ part: 'plug', oePlug: { shape: { part: 'plug' } } });
     },
   );
 

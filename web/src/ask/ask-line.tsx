@@ -1,3 +1,4 @@
+import { isPartKind } from '@brackenfell/core/fitment/part-kinds';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Command } from 'cmdk';
 import { useEffect, useState, type RefObject } from 'react';
@@ -187,7 +188,7 @@ export function AskLine({
                   <span className="text-soft">{part.kind === 'oe-number' ? `${part.maker} number` : part.maker}</span>
                   <span>{howFound(part)}</span>
                   <span className="num ml-auto text-right">
-                    {part.kind === 'plug' ? `${printPrice(part.priceMinor)}  ${part.onHand ?? 0} here` : ''}
+                    {isPartKind(part.kind) ? `${printPrice(part.priceMinor)}  ${part.onHand ?? 0} here` : ''}
                   </span>
                 </Command.Item>
               ))}
@@ -251,7 +252,7 @@ function partGroups(parts: readonly PartAnswer[]): { heading: string; parts: Par
   const sure = parts.filter(isSure);
   const groups = [
     { heading: 'Barcodes', parts: sure.filter((p) => p.nameKind === 'barcode') },
-    { heading: 'Parts', parts: sure.filter((p) => p.nameKind !== 'barcode' && p.kind === 'plug') },
+    { heading: 'Parts', parts: sure.filter((p) => p.nameKind !== 'barcode' && isPartKind(p.kind)) },
     {
       heading: 'Engine makers’ numbers',
       parts: sure.filter((p) => p.nameKind !== 'barcode' && p.kind === 'oe-number'),
@@ -306,12 +307,16 @@ function useTake(done: () => void) {
   return {
     part: (part: PartAnswer) => {
       done();
-      const isPlug = part.kind === 'plug';
-      if (isPlug) change({ inHandPartId: part.partId });
-      if (engineId && isPlug) {
-        go('/counter/parts', { inHand: part.partId, row: part.partId });
+      const isPart = isPartKind(part.kind);
+      if (isPart) change({ inHandPartId: part.partId });
+      if (engineId && isPart) {
+        go('/counter/parts', {
+          inHand: part.partId,
+          row: part.partId,
+          part: part.kind === 'plug' ? null : part.kind,
+        });
         toast(`${part.number} is in hand; its row is picked in the tray.`);
-      } else go(`/parts/${part.partId}`, isPlug ? { inHand: part.partId } : {});
+      } else go(`/parts/${part.partId}`, isPart ? { inHand: part.partId } : {});
     },
     engine: (id: string, vehicle?: string) => {
       done();

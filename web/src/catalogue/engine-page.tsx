@@ -16,7 +16,7 @@ export function EnginePage() {
   const { engineId = '' } = useParams();
   const { go } = useCounter();
   const engine = useEngine(engineId);
-  const tray = useTray(engineId, undefined);
+  const tray = useTray(engineId, {});
   useKeys('Engine page', [
     { press: 'Enter', does: 'Judge parts for it', run: () => go('/counter/parts', { engine: engineId }) },
   ]);

@@ -1,4 +1,4 @@
-import type { PlugShape } from '@brackenfell/contract/tray';
+import type { PlugShape } from '@brackenfell/contract/shapes';
 import type { Outline } from './outline.ts';
 
 export interface FiringEnd {

@@ -1,4 +1,4 @@
-import type { HeadShape } from '@brackenfell/contract/tray';
+import type { HeadShape } from '@brackenfell/contract/shapes';
 import type { Outline, Point } from './outline.ts';
 import type { DrawnPlug } from './plug-outline.ts';
 import { SHOULDER_PAST_THREAD_MM, TAPER_HALF_ANGLE, threadProfile } from './thread-profile.ts';

@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { memo, useMemo } from 'react';
-import type { Tray } from '@brackenfell/contract/tray';
+import type { DrawingOf } from '@brackenfell/contract/tray';
 
 const WIDTH = 218;
 const HEIGHT = 206;
@@ -10,7 +10,7 @@ const LEFT = 26;
 const RIGHT = 42;
 
 interface HeatRailsProps {
-  readonly heat: Tray['heat'];
+  readonly heat: DrawingOf<'plug'>['heat'];
   readonly maker: string | undefined;
   readonly bar: number | null;
   readonly code: string | null;
@@ -23,7 +23,7 @@ const MOST_RAILS = 4;
 const LONG_NAME = 9;
 
 /** The rails shown: the asked maker's, the picked plug's, and the first of the others. */
-function chooseRails(heat: Tray['heat'], picked: string | undefined): Tray['heat'] {
+function chooseRails(heat: DrawingOf<'plug'>['heat'], picked: string | undefined): DrawingOf<'plug'>['heat'] {
   const first = heat.rails.filter(({ maker }) => maker === heat.requiredMaker || maker === picked);
   const others = heat.rails.filter((rail) => !first.includes(rail)).slice(0, MOST_RAILS - first.length);
   return { ...heat, rails: heat.rails.filter((rail) => first.includes(rail) || others.includes(rail)) };
@@ -32,7 +32,7 @@ function chooseRails(heat: Tray['heat'], picked: string | undefined): Tray['heat
 const railX = (rails: number, i: number): number => LEFT + 14 + (i * (WIDTH - LEFT - RIGHT)) / Math.max(1, rails - 1);
 
 /** Hot at the top; room either side of the outermost ratings for a plug past the scale's end. */
-const heightOf = (heat: Tray['heat']) => {
+const heightOf = (heat: DrawingOf<'plug'>['heat']) => {
   const all = heat.rails.flatMap((rail) => rail.ratings.map((r) => r.indexBar));
   return scaleLinear([Math.min(...all) - 0.4, Math.max(...all) + 0.4], [TOP, HEIGHT - 6]).clamp(true);
 };
@@ -80,7 +80,7 @@ export function HeatRails({ heat: all, maker, bar, code, outcome }: HeatRailsPro
 }
 
 /** What stays while one moves through the tray. */
-const Scales = memo(function Scales({ heat }: { heat: Tray['heat'] }) {
+const Scales = memo(function Scales({ heat }: { heat: DrawingOf<'plug'>['heat'] }) {
   const y = heightOf(heat);
   const { targetLowBar: low, targetHighBar: high } = heat;
   const isCrowded = heat.rails.some(({ maker }) => maker.split(' & ').some((name) => name.length > LONG_NAME));

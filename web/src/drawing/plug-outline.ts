@@ -1,4 +1,4 @@
-import type { PlugShape } from '@brackenfell/contract/tray';
+import type { PlugShape } from '@brackenfell/contract/shapes';
 import { firingEnd } from './firing-end.ts';
 import { mirrored, type Outline, type Point } from './outline.ts';
 import { SHOULDER_PAST_THREAD_MM, TAPER_HALF_ANGLE, THREAD_DEPTH, threadProfile } from './thread-profile.ts';

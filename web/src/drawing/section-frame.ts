@@ -1,4 +1,4 @@
-import type { HeadShape } from '@brackenfell/contract/tray';
+import type { HeadShape } from '@brackenfell/contract/shapes';
 import { drawHead, HEAD_RADIUS_MM } from './head-outline.ts';
 import type { Frame } from './outline.ts';
 import type { DrawnPlug } from './plug-outline.ts';

@@ -1,11 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
-import type { HeadShape, PlugShape } from '@brackenfell/contract/tray';
+import type { HeadShape, PlugShape } from '@brackenfell/contract/shapes';
 import { drawHead, protrusion } from './head-outline.ts';
 import { pathOf, toPx, type Outline } from './outline.ts';
 import { drawPlug } from './plug-outline.ts';
 import { frameFor } from './section-frame.ts';
 
 const plug: PlugShape = {
+  part: 'plug',
   threadDiameterMm: 14,
   threadPitchMm: 1.25,
   reachMm: 19,

@@ -1,5 +1,5 @@
 import { memo, useId, useMemo } from 'react';
-import type { HeadShape, PlugShape } from '@brackenfell/contract/tray';
+import type { HeadShape, PlugShape } from '@brackenfell/contract/shapes';
 import { formatQuantity, type UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { drawHead, protrusion } from './head-outline.ts';
 import { pathOf, toPx, type Frame, type Outline } from './outline.ts';

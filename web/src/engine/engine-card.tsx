@@ -13,9 +13,19 @@ export const SOURCE_LETTERS: Record<SourceRank, readonly [string, string]> = {
 };
 
 /** What the engine asks, line by line, with where each figure comes from. */
-export function EngineCard({ engine, showSources }: { engine: Card; showSources: boolean }) {
-  const ranks = [...new Set(engine.requirement.flatMap((line) => line.sources.map((s) => s.rank)))];
-  const unknown = engine.requirement.filter((line) => line.question !== null);
+export function EngineCard({
+  engine,
+  need,
+  showSources,
+}: {
+  engine: Card;
+  /** What it asks of another part than plugs, where that is what is looked at. */
+  need?: Card['needs'][number] | undefined;
+  showSources: boolean;
+}) {
+  const { requirement, oeNumbers } = need ?? engine;
+  const ranks = [...new Set(requirement.flatMap((line) => line.sources.map((s) => s.rank)))];
+  const unknown = requirement.filter((line) => line.question !== null);
   return (
     <section aria-label="What the engine asks" tabIndex={0} className="px-3 pt-2 pb-3">
       <h2 className="flex items-baseline gap-2 text-head font-semibold">
@@ -43,20 +53,22 @@ export function EngineCard({ engine, showSources }: { engine: Card; showSources:
         ))}
       </ul>
       <dl className="spec mt-2">
-        {engine.requirement.map((line, i) => (
+        {requirement.map((line, i) => (
           <Line
             key={`${line.label} ${line.at.join()}`}
             line={line}
-            startsGroup={i > 0 && engine.requirement[i - 1]!.group !== line.group}
+            startsGroup={i > 0 && requirement[i - 1]!.group !== line.group}
             showSources={showSources}
           />
         ))}
         <div className="contents">
           <dt>Quantity</dt>
           <dd className="num">
-            {engine.positions.length === engine.cylinders
-              ? `${engine.cylinders} × 1`
-              : `${engine.positions.length} in ${engine.cylinders} cylinders`}
+            {need
+              ? `${need.quantity} in all`
+              : engine.positions.length === engine.cylinders
+                ? `${engine.cylinders} × 1`
+                : `${engine.positions.length} in ${engine.cylinders} cylinders`}
           </dd>
           <dd className="spec-source" />
         </div>
@@ -71,7 +83,7 @@ export function EngineCard({ engine, showSources }: { engine: Card; showSources:
       <dl className="grid grid-cols-[2rem_1fr] pt-1.5 text-xs">
         <dt className="text-slate">OE</dt>
         <dd>
-          {engine.oeNumbers.map((oe) => (
+          {oeNumbers.map((oe) => (
             <div key={oe.partId} className={oe.note ? 'text-soft' : ''}>
               <span className="num">{oe.printed}</span> {oe.note}
             </div>

@@ -12,19 +12,26 @@ export function useCounter() {
   // The address tells what was taken in hand last; the slip remembers it when the address says nothing.
   const inHand = search.get('inHand') ?? slip.data?.inHand?.partId ?? undefined;
 
-  /** Goes to a path keeping slip, engine and part in hand, with the given changes; `null` takes one away. */
+  const build = slip.data?.build ?? search.get('build') ?? undefined;
+
+  /** Goes to a path keeping slip, engine, build, kind of part and part in hand, with the given changes; `null` takes one away. */
   const go = useCallback(
     (path: string, change: Record<string, string | null> = {}, options: { replace?: boolean } = {}) => {
       const next = new URLSearchParams();
       const now = new URLSearchParams(window.location.search);
-      for (const name of ['slip', 'engine', 'inHand']) {
+      for (const name of ['slip', 'engine', 'inHand', 'part', 'build']) {
         const value = name in change ? change[name] : now.get(name);
         if (value) next.set(name, value);
       }
+      // Another engine has other builds.
+      if ('engine' in change && !('build' in change)) next.delete('build');
       for (const [name, value] of Object.entries(change)) if (value) next.set(name, value);
       void navigate(`${path}?${next.toString()}`, { replace: options.replace ?? false });
     },
     [navigate],
   );
-  return useMemo(() => ({ slipId, slip, engineId, inHand, search, go }), [slipId, slip, engineId, inHand, search, go]);
+  return useMemo(
+    () => ({ slipId, slip, engineId, inHand, build, search, go }),
+    [slipId, slip, engineId, inHand, build, search, go],
+  );
 }

@@ -1,3 +1,4 @@
+import { isPartKind } from '@brackenfell/core/fitment/part-kinds';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
@@ -58,7 +59,8 @@ function Card({ part }: { part: PartCard }) {
   const [pane, size] = useSize();
   const drawn = useMemo(() => frameFor([drawPlug(part.shape)], NO_HEAD, size), [part, size]);
   const engines = part.engines.slice(0, LETTERS.length);
-  const inHand = part.kind !== 'plug' ? {} : { inHand: part.partId, row: part.partId };
+  const isPart = isPartKind(part.kind);
+  const inHand = isPart ? { inHand: part.partId, row: part.partId, part: part.kind === 'plug' ? null : part.kind } : {};
   const judge = (engineId: string) => go('/counter/parts', { engine: engineId, ...inHand });
   useKeys('Part', [
     ...engines.map((engine, i) => ({
@@ -73,10 +75,10 @@ function Card({ part }: { part: PartCard }) {
       <div className="flex items-baseline gap-4 border-b border-line px-4 py-3">
         <h1 className="num text-verdict font-semibold">{part.printed}</h1>
         <span className="text-lead">{part.maker}</span>
-        {part.kind !== 'plug' ? (
+        {!isPart ? (
           <span className="text-soft">
             {part.kind === 'oe-number'
-              ? 'A number to order by; the plugs that fill it are below.'
+              ? 'A number to order by; the parts that fill it are below.'
               : 'Spoken of in a list; no catalogue here holds it.'}
           </span>
         ) : (
@@ -147,7 +149,7 @@ function Card({ part }: { part: PartCard }) {
             ))}
           </ul>
           {engines.length === 0 && <p>No engine maker names it and no maker lists it for an engine here.</p>}
-          {part.kind === 'plug' && <JudgedEngines partId={part.partId} />}
+          {isPart && <JudgedEngines partId={part.partId} />}
           <h2 className="flex items-center gap-3 pt-4 pb-1 font-semibold text-slate">
             References
             <button

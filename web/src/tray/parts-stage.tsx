@@ -2,34 +2,40 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { EngineCard as EngineCardData } from '@brackenfell/contract/engine';
 import type { OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
-import { MOST_ASKED, MOST_EXPLAINED } from '@brackenfell/contract/tray';
-import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
+import { MOST_ASKED, MOST_EXPLAINED, type DrawingOf } from '@brackenfell/contract/tray';
+import { KIND_WORDS, PART_KINDS, type PartKind } from '@brackenfell/core/fitment/part-kinds';
 import { Key } from '../controls/key.tsx';
 import { HeatRails } from '../drawing/heat-rails.tsx';
-import { drawPlug } from '../drawing/plug-outline.ts';
-import { frameFor } from '../drawing/section-frame.ts';
-import { Section } from '../drawing/section.tsx';
-import { useSize } from '../drawing/use-size.ts';
 import { EngineCard } from '../engine/engine-card.tsx';
 import { useEngine } from '../engine/use-engine.ts';
 import { useKeys } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
+import { LabelStrip } from '../leads/label-strip.tsx';
 import { useSettings } from '../settings/settings.ts';
 import { useAddToSlip } from '../slip/use-add-to-slip.ts';
+import { useChooseBuild } from '../slip/use-choose-build.ts';
+import { useOtherHalf } from '../slip/use-other-half.ts';
+import { BUILD_LETTERS, BuildQuestion, KindStrip } from './kind-strip.tsx';
+import { MeasureDialog } from './measure-dialog.tsx';
 import { NearMissList } from './near-misses.tsx';
+import { PickedDetail } from './picked-detail.tsx';
 import { RowPick, usePickedAfterPaint } from './row-pick.ts';
-import { TrailLine } from './trail-line.tsx';
 import { TrayTable } from './tray-table.tsx';
 import { useTray } from './use-tray.ts';
-import { WhyPanel } from './why-panel.tsx';
 
 /** Every candidate for the engine, judged, with the drawing that proves it. */
 export function PartsStage() {
-  const { engineId, inHand, go } = useCounter();
+  const { engineId, inHand, build, search, go } = useCounter();
   const engine = useEngine(engineId);
+  const wanted = PART_KINDS.find((kind) => kind === search.get('part')) ?? 'plug';
+  // An engine that takes no such part shows its plugs.
+  const takes = engine.data === undefined || engine.data.needs.some(({ kind }) => kind === wanted);
+  const kind = wanted === 'plug' || takes ? wanted : 'plug';
   const [asked, setAsked] = useState({ engineId, most: MOST_EXPLAINED });
   const most = asked.engineId === engineId ? asked.most : MOST_EXPLAINED;
-  const tray = useTray(engineId, inHand, most);
+  const [staying, setStaying] = useState<string | null>(null);
+  const beside = useOtherHalf(kind);
+  const tray = useTray(engineId, { kind, inHand, most, build, staying: kind === 'coil' ? staying : null, beside });
   const problem = tray.error ?? engine.error;
   if (!engineId) {
     return (
@@ -37,7 +43,7 @@ export function PartsStage() {
         <div className="p-6">
           <h1 className="pb-2 text-head font-semibold">The parts stage needs the engine</h1>
           <p className="pb-3 text-soft">
-            A plug is judged against one engine. Choose it first; a number in hand is kept.
+            A part is judged against one engine. Choose it first; a number in hand is kept.
           </p>
           <button type="button" className="button-act" onClick={() => go('/counter/engine')}>
             Choose the engine <Key>1</Key>
@@ -49,6 +55,7 @@ export function PartsStage() {
   if (!tray.data || !engine.data) {
     return (
       <main className="desk-main col-span-2" aria-label="Parts stage">
+        {engine.data && <Kinds engine={engine.data} kind={kind} />}
         {problem ? (
           <p role="alert" className="p-6 text-madder">
             {problem.message}
@@ -60,17 +67,42 @@ export function PartsStage() {
     );
   }
   const onMore = () => setAsked({ engineId, most: Math.min(MOST_ASKED, most * 2) });
-  return <JudgedTray key={engineId} tray={tray.data} engine={engine.data} onMore={onMore} />;
+  return (
+    <JudgedTray
+      key={`${engineId} ${kind}`}
+      tray={tray.data}
+      engine={engine.data}
+      staying={staying}
+      onStaying={setStaying}
+      onMore={onMore}
+    />
+  );
 }
 
 interface JudgedTrayProps {
   readonly tray: OpenTray;
   readonly engine: EngineCardData;
+  readonly staying: string | null;
+  readonly onStaying: (revision: string | null) => void;
   readonly onMore: () => void;
 }
 
-function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
+function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProps) {
   const { search, go } = useCounter();
+  const chooseBuild = useChooseBuild();
+  const { kind, split } = tray;
+  const revisions = tray.rows
+    .flatMap((row) => row.findings.find(({ check }) => check === 'revision')?.figures.has ?? [])
+    .filter((revision) => typeof revision === 'string');
+  const mayStay = [...new Set(revisions)].sort();
+  const turnStaying = () => {
+    const all = [null, ...mayStay];
+    onStaying(all[(all.indexOf(staying) + 1) % all.length] ?? null);
+  };
+  const need = engine.needs.find((one) => one.kind === kind);
+  const [measuring, setMeasuring] = useState(false);
+  const [labelling, setLabelling] = useState(false);
+  const { units } = useSettings();
   const [pick] = useState(() => new RowPick());
   const wanted = search.get('row') ?? search.get('inHand');
   useEffect(() => {
@@ -104,10 +136,31 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
     { press: 'ArrowDown', printed: '↓', does: 'Next candidate', run: () => move(1) },
     { press: 'ArrowUp', printed: '↑', does: 'Candidate before', run: () => move(-1) },
     { press: 'Enter', does: 'Put it on the slip; on a refused one, why', run: () => take(rows[pick.index]) },
-    { press: 'w', does: 'Why: all sixteen checks, or only what differs', run: () => setShowAll((all) => !all) },
+    { press: 'w', does: 'Why: all checks, or only what differs', run: () => setShowAll((all) => !all) },
     { press: 's', does: 'Sources of every figure', run: () => setShowSources((shown) => !shown) },
-    { press: 'm', does: 'More of the candidates', run: onMore },
-    { press: 'n', does: 'Nearly fits: what one check alone keeps out', run: () => setNear(true) },
+    { press: 'e', does: 'Even more of the candidates', run: onMore },
+    ...(kind === 'plug'
+      ? [{ press: 'n', does: 'Nearly fits: what one check alone keeps out', run: () => setNear(true) }]
+      : []),
+    ...(split
+      ? [
+          ...split.choices.map(({ label }, i) => ({
+            press: BUILD_LETTERS[i]!,
+            does: `Built ${label}`,
+            run: () => chooseBuild(engine.engineId, label),
+          })),
+          { press: '0', does: 'The build is not known', run: () => chooseBuild(engine.engineId, null) },
+        ]
+      : []),
+    ...(mayStay.length > 0
+      ? [{ press: 'y', does: 'Which revision of coil stays in the engine', run: turnStaying }]
+      : []),
+    ...(kind === 'lead-set'
+      ? [{ press: 'l', does: 'Numbered labels for the leads', run: () => setLabelling(true) }]
+      : []),
+    ...(kind === 'coil' || kind === 'lead-set'
+      ? [{ press: 'm', does: 'Measure one: judge a reading', run: () => setMeasuring(true) }]
+      : []),
     {
       press: 'r',
       does: 'Note a refused part as the customer’s own',
@@ -122,7 +175,7 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
   return (
     <>
       <aside className="desk-card" aria-label="Engine card">
-        <EngineCard engine={engine} showSources={showSources} />
+        <EngineCard engine={engine} need={need} showSources={showSources} />
         <PickedHeat tray={tray} pick={pick} />
       </aside>
       {near && (
@@ -139,10 +192,30 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
         <h1 className="sr-only">
           Parts for {engine.maker} {engine.code}
         </h1>
+        <Kinds engine={engine} kind={kind} />
+        {split && <BuildQuestion split={split} onBuild={(label) => chooseBuild(engine.engineId, label)} />}
+        {mayStay.length > 0 && (
+          <p className="build-question">
+            <span className="text-soft">Coils that stay in the engine:</span>
+            <button type="button" className="underline" onClick={turnStaying}>
+              <Key>y</Key> {staying === null ? 'none, all are renewed' : `revision ${staying}`}
+            </button>
+          </p>
+        )}
+        {labelling && rows[pick.index]?.drawing.part === 'lead-set' && (
+          <LabelStrip
+            row={rows[pick.index]!}
+            drawing={rows[pick.index]!.drawing as DrawingOf<'lead-set'>}
+            engine={`${engine.maker} ${engine.code}`}
+            units={units}
+            onClose={() => setLabelling(false)}
+          />
+        )}
+        {measuring && <MeasureDialog kind={kind} tray={tray} onClose={() => setMeasuring(false)} />}
         {rows.length === 0 ? (
           <p className="p-6">
-            No plug of this catalogue is referenced, listed or sized for this engine. Ask the wholesaler, or check the
-            engine.
+            No {KIND_WORDS[kind][1]} of this catalogue is referenced, listed or of the right form for this engine. Ask
+            the wholesaler, or check the engine.
           </p>
         ) : (
           <>
@@ -159,6 +232,22 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
       </main>
     </>
   );
+}
+
+/** What the engine needs, kind by kind; there to choose from while a tray is still being judged. */
+function Kinds({ engine, kind }: { engine: EngineCardData; kind: PartKind }) {
+  const { go } = useCounter();
+  const kinds = [{ kind: 'plug' as const, quantity: engine.positions.length }, ...engine.needs];
+  const show = (next: PartKind) => go('/counter/parts', { part: next === 'plug' ? null : next });
+  const turn = (by: number) => {
+    const at = kinds.findIndex((one) => one.kind === kind);
+    show(kinds[(at + by + kinds.length) % kinds.length]!.kind);
+  };
+  useKeys('Kind of part', [
+    { press: 'i', does: 'Next kind of part: plugs, coils, leads …', run: () => turn(1) },
+    { press: 'I', printed: 'Shift i', does: 'Kind of part before', run: () => turn(-1) },
+  ]);
+  return kinds.length > 1 ? <KindStrip kinds={kinds} kind={kind} onKind={show} /> : null;
 }
 
 const ADDRESS_PAUSE_MS = 500;
@@ -187,81 +276,15 @@ function useRowInAddress(tray: OpenTray, pick: RowPick): void {
 
 function PickedHeat({ tray, pick }: { tray: OpenTray; pick: RowPick }) {
   const row = tray.rows[usePickedAfterPaint(pick)];
-  const finding = row?.findings.find((f) => f.check === 'heat');
+  if (row?.drawing.part !== 'plug') return null;
+  const finding = row.findings.find((f) => f.check === 'heat');
   return (
     <HeatRails
-      heat={tray.heat}
-      maker={row?.maker}
-      bar={row?.heatBar ?? null}
-      code={row?.heatCode ?? null}
+      heat={row.drawing.heat}
+      maker={row.maker}
+      bar={row.heatBar}
+      code={row.heatCode}
       outcome={finding?.told.phrase ?? 'not judged'}
     />
-  );
-}
-
-interface PickedDetailProps {
-  readonly tray: OpenTray;
-  readonly pick: RowPick;
-  readonly engine: EngineCardData;
-  readonly showAll: boolean;
-  readonly showSources: boolean;
-}
-
-/** Below the tray: trail, section and why of the picked row. */
-function PickedDetail({ tray, pick, engine, showAll, showSources }: PickedDetailProps) {
-  const row = tray.rows[Math.min(usePickedAfterPaint(pick), tray.rows.length - 1)]!;
-  const { units } = useSettings();
-  const [pane, size] = useSize();
-  const frame = useMemo(
-    () =>
-      frameFor(
-        tray.rows.map((r) => drawPlug(r.shape)),
-        tray.head,
-        size,
-      ),
-    [tray, size],
-  );
-  const better = tray.rows.find((r) => r.verdict === 'sell' || r.verdict === 'sell-with-advice');
-  return (
-    <>
-      <TrailLine row={row} showSources={showSources} />
-      <div className="tray-lower">
-        <div className="section-pane">
-          <p className="section-legend">
-            <b>Section</b>
-            <span>
-              <i className="swatch bg-plug" /> picked
-            </span>
-            <span>
-              <i className="swatch" /> {tray.oePlug ? `maker’s own, ${tray.oePlug.printed}` : 'maker’s own not drawn'}
-            </span>
-            <span className="ml-auto">
-              <Key>j</Key> <Key>k</Key> move
-            </span>
-          </p>
-          <div ref={pane} className="min-h-0 flex-1 overflow-hidden">
-            <Section
-              head={tray.head}
-              plug={row}
-              oePlug={tray.oePlug}
-              engine={`${engine.maker} ${engine.code}`}
-              frame={frame}
-              size={size}
-              units={units}
-            />
-          </div>
-        </div>
-        <WhyPanel
-          row={row}
-          sources={tray.sources}
-          betterPrinted={better?.printed}
-          showAll={showAll}
-          showSources={showSources}
-        />
-      </div>
-      <p className="sr-only" role="status">
-        {row.printed}, {VERDICT_WORDS[row.verdict]}: {row.reason}
-      </p>
-    </>
   );
 }

@@ -9,7 +9,7 @@ import { Mark, MARK_WORDS, MarkPaths, VERDICT_MARK } from '../controls/mark.tsx'
 import type { MarkKind } from '../controls/mark-shapes.ts';
 import { printAmount } from '../controls/money.ts';
 import { useSettings } from '../settings/settings.ts';
-import { COLUMNS, MARK_X, MARKS_WIDTH } from './columns.ts';
+import { gridColumns, markPlaces, marksWidth } from './columns.ts';
 import { useIsPicked, usePickedAfterPaint, type RowPick } from './row-pick.ts';
 
 const VERDICT_NOTE: Record<Verdict, string> = {
@@ -40,6 +40,10 @@ function itemsOf({ rows, counts }: OpenTray): Item[] {
   })).filter(({ count }) => count > 0);
   return beyond.length > 0 ? [...items, { kind: 'more', beyond }] : items;
 }
+
+/** The style sheet lays rows out by these; how many checks there are depends on the kind of part. */
+const checksGrid = (columns: OpenTray['columns']) =>
+  ({ '--tray-checks': gridColumns(columns), '--tray-marks': columns.length }) as React.CSSProperties;
 
 interface TrayTableProps {
   readonly tray: OpenTray;
@@ -86,11 +90,12 @@ export function TrayTable({ tray, pick, onTake, onMore }: TrayTableProps) {
 
   return (
     <div
-      className="tray"
+      className={`tray ${tray.kind === 'plug' ? '' : 'tray-without-cost'}`}
       role="grid"
       aria-label="Tray of candidates"
       aria-rowcount={tray.counts.byReference + tray.counts.bySize + 1}
-      aria-colcount={COLUMNS.length + 7}
+      aria-colcount={tray.columns.length + 7}
+      style={checksGrid(tray.columns)}
       data-tray
     >
       <TrayHead tray={tray} pick={pick} />
@@ -111,6 +116,7 @@ export function TrayTable({ tray, pick, onTake, onMore }: TrayTableProps) {
                 index={item.index}
                 top={start}
                 height={size}
+                columns={tray.columns}
                 pick={pick}
                 onTake={onTake}
               />
@@ -139,11 +145,12 @@ const HeadCells = memo(function HeadCells({ tray, failing }: { tray: OpenTray; f
           {printCount(all)} candidates
         </b>
         <span>
-          {printCount(tray.counts.byReference)} by reference or listing, {printCount(tray.counts.bySize)} by size
+          {printCount(tray.counts.byReference)} by reference or listing, {printCount(tray.counts.bySize)} by{' '}
+          {tray.kind === 'plug' ? 'size' : 'form'}
         </span>
         <span>{tray.order}</span>
       </div>
-      {COLUMNS.map(({ check, title, startsGroup }) => (
+      {tray.columns.map(({ check, title, startsGroup }) => (
         <div
           key={check}
           role="columnheader"
@@ -232,7 +239,7 @@ function More({ item, style, onMore }: MoreProps) {
         <button type="button" className="underline" onClick={onMore}>
           More
         </button>
-        <Key>m</Key>
+        <Key>e</Key>
         <span className="font-normal text-soft">
           judged and not shown:{' '}
           {item.beyond.map(({ verdict, count }) => `${printCount(count)} ${VERDICT_WORDS[verdict]}`).join(', ')}
@@ -247,12 +254,13 @@ interface RowProps {
   readonly index: number;
   readonly top: number;
   readonly height: number;
+  readonly columns: OpenTray['columns'];
   readonly pick: RowPick;
   readonly onTake: (row: OpenRow) => void;
 }
 
 /** One candidate. Its marks are drawn once; being picked changes only the row's own ground. */
-const Row = memo(function Row({ row, index, top, height, pick, onTake }: RowProps) {
+const Row = memo(function Row({ row, index, top, height, columns, pick, onTake }: RowProps) {
   const picked = useIsPicked(pick, index);
   return (
     <div
@@ -265,12 +273,17 @@ const Row = memo(function Row({ row, index, top, height, pick, onTake }: RowProp
       onDoubleClick={() => onTake(row)}
       data-row={row.printed}
     >
-      <RowCells row={row} />
+      <RowCells row={row} columns={columns} />
     </div>
   );
 });
 
-const RowCells = memo(function RowCells({ row }: { row: OpenRow }) {
+interface RowCellsProps {
+  readonly row: OpenRow;
+  readonly columns: OpenTray['columns'];
+}
+
+const RowCells = memo(function RowCells({ row, columns }: RowCellsProps) {
   return (
     <>
       <span role="rowheader" className="num tray-number">
@@ -284,13 +297,13 @@ const RowCells = memo(function RowCells({ row }: { row: OpenRow }) {
         {row.evidenceWord}
       </span>
       <span role="presentation" className="tray-marks">
-        <RowMarks row={row} />
-        {row.findings.map((finding, i) => (
+        <RowMarks row={row} columns={columns} />
+        {row.findings.map((finding) => (
           <span
             role="gridcell"
             key={finding.check}
             className="sr-only"
-            aria-label={`${COLUMNS[i]!.title}: ${MARK_WORDS[finding.outcome]}`}
+            aria-label={`${finding.title}: ${MARK_WORDS[finding.outcome]}`}
           />
         ))}
       </span>
@@ -311,16 +324,18 @@ const RowCells = memo(function RowCells({ row }: { row: OpenRow }) {
 });
 
 /** All marks of a row in one drawing, one path a kind: hundreds of small drawings would cost a frame at every move. */
-function RowMarks({ row }: { row: OpenRow }) {
+function RowMarks({ row, columns }: RowCellsProps) {
+  const places = markPlaces(columns);
+  const width = marksWidth(columns);
   const kinds = new Map<MarkKind, (readonly [number, number])[]>();
   row.findings.forEach((finding, i) => {
     const kind = finding.outcome === 'match' ? 'match-small' : finding.outcome;
-    const places = kinds.get(kind);
-    if (places) places.push([MARK_X[i]!, 0]);
-    else kinds.set(kind, [[MARK_X[i]!, 0]]);
+    const held = kinds.get(kind);
+    if (held) held.push([places[i]!, 0]);
+    else kinds.set(kind, [[places[i]!, 0]]);
   });
   return (
-    <svg viewBox={`0 0 ${MARKS_WIDTH} 12`} aria-hidden="true">
+    <svg viewBox={`0 0 ${width} 12`} style={{ width: `${width / 16}rem` }} aria-hidden="true">
       {[...kinds].map(([kind, at]) => (
         <MarkPaths key={kind} kind={kind} at={at} />
       ))}

@@ -1,19 +1,43 @@
 import { useQuery } from '@tanstack/react-query';
 import { openTray } from '@brackenfell/contract/open-tray';
 import { MOST_EXPLAINED } from '@brackenfell/contract/tray';
+import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
 
+interface TrayAsked {
+  readonly kind?: PartKind;
+  readonly inHand?: string | undefined;
+  readonly most?: number;
+  /** The engine's build, by its label. */
+  readonly build?: string | undefined;
+  /** Revision of the coils that stay. */
+  readonly staying?: string | null;
+  /** The cap or rotor that is on the slip. */
+  readonly beside?: string | undefined;
+}
+
 /** The judged tray of an engine. Moving through it asks nothing of the server: every row comes with all its reasons. */
-export function useTray(engineId: string | undefined, inHand: string | undefined, most = MOST_EXPLAINED) {
+export function useTray(
+  engineId: string | undefined,
+  { kind = 'plug', inHand, most = MOST_EXPLAINED, build, staying, beside }: TrayAsked,
+) {
   const { units } = useSettings();
+  const query = {
+    units,
+    kind,
+    most,
+    ...(inHand ? { inHand } : {}),
+    ...(build ? { build } : {}),
+    ...(staying ? { staying } : {}),
+    ...(beside ? { beside } : {}),
+  };
   return useQuery({
-    queryKey: ['tray', engineId, inHand, units, most],
-    queryFn: () =>
-      call('getTray', { params: { engineId: engineId! }, query: { units, most, ...(inHand ? { inHand } : {}) } }),
+    queryKey: ['tray', engineId, query],
+    queryFn: () => call('getTray', { params: { engineId: engineId! }, query }),
     select: openTray,
     enabled: engineId !== undefined,
     staleTime: 30_000,
-    placeholderData: (previous) => (previous?.engineId === engineId ? previous : undefined),
+    placeholderData: (previous) => (previous?.engineId === engineId && previous?.kind === kind ? previous : undefined),
   });
 }

@@ -3,10 +3,8 @@ import type { FactUsed } from '@brackenfell/contract/tray';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { Key } from '../controls/key.tsx';
 import { Mark, MARK_WORDS, VERDICT_MARK } from '../controls/mark.tsx';
-import { COLUMNS } from './columns.ts';
 
 const GRAVITY = ['refuse', 'unknown', 'caution', 'acceptable', 'match', 'not-asked'] as const;
-const titleOf = (check: OpenFinding['check']): string => COLUMNS.find((column) => column.check === check)!.title;
 const and = (labels: readonly string[]): string =>
   labels.length < 2 ? labels.join('') : `${labels.slice(0, -1).join(', ')} and ${labels.at(-1)!}`;
 
@@ -61,7 +59,7 @@ export function WhyPanel({ row, sources, betterPrinted, showAll, showSources }: 
           </span>
         )}
         <span>
-          <Key>w</Key> {showAll ? 'only what differs' : 'all sixteen'}
+          <Key>w</Key> {showAll ? 'only what differs' : `all ${row.findings.length}`}
         </span>
         <span>
           <Key>s</Key> sources
@@ -127,7 +125,7 @@ function FindingSentence({ finding, sources }: { finding: OpenFinding; sources: 
     <article className="why-item">
       <h3>
         <Mark kind={outcome} label={MARK_WORDS[outcome]} />
-        <b>{titleOf(finding.check)}</b>
+        <b>{finding.title}</b>
         {told.asked !== '' && (
           <span className="text-soft">
             asked <span className="num">{told.asked}</span>, has <span className="num">{told.has}</span>

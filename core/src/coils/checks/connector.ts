@@ -1,16 +1,6 @@
 import type { Connector } from '../coil-facts.ts';
+import { CONNECTOR_WORDS } from '../connector-words.ts';
 import { defineCheck } from '../../fitment/define-check.ts';
-
-export const CONNECTOR_WORDS: Readonly<Record<Connector, string>> = {
-  'flat-left': 'flat, key on the left',
-  'flat-right': 'flat, key on the right',
-  'flat-twin': 'flat, two keys',
-  'oval-top': 'oval, key on top',
-  'oval-twin': 'oval, two keys',
-  'square-top': 'square, key on top',
-  'square-corner': 'square, cut corner',
-  screws: 'screw terminals',
-};
 
 const engine = { 'coilAsked.connector': 'flat-left', 'coilAsked.pinsCount': 3 } as const;
 

@@ -46,13 +46,13 @@ export const leadLengths = defineCheck({
     return { outcome: 'refuse', caseId: 'too-short', figures };
   },
   explain: ({ caseId, figures: g }, say) => {
-    const mm = (value: number | null) => (value === null ? 'none' : say.quantity('length', value));
+    const mm = (value: number | null) => (value === null ? 'none' : say.quantity('lead-length', value));
     switch (caseId) {
       case 'too-short':
         return {
           asked: `${g.where ?? ''} ${mm(g.routedMm)}`.trim(),
           has: mm(g.longestMm),
-          difference: g.longestMm === null ? null : say.signed('length', g.longestMm - (g.routedMm ?? 0)),
+          difference: g.longestMm === null ? null : say.signed('lead-length', g.longestMm - (g.routedMm ?? 0)),
           says: `Nothing in the set reaches ${g.where}, ${mm(g.routedMm)} away: stretched, it pulls off while driving.`,
           toDo: 'Do not fit it.',
           phrase: `Too short for ${g.where}`,

@@ -13,7 +13,7 @@ export const sourceEnds = sameOrRefuse({
   same: (set, asked) => set.every(({ source }) => source === asked),
   print: (value) => {
     if (typeof value === 'string') return value;
-    return [...new Set((value as readonly Lead[]).map(({ source }) => source))].join(' and ');
+    return [...new Set(value.map(({ source }) => source))].join(' and ');
   },
   says: {
     same: 'The ends hold in the coil or cap.',

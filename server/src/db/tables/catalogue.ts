@@ -2,7 +2,9 @@ import type { Generated, GeneratedAlways } from 'kysely';
 import type { ReferenceGrade } from '@brackenfell/core/interchange/trail';
 import type { NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
 import type { EngineBuild, EngineTraits } from '@brackenfell/core/identification/traits';
+import type { EnginePlan } from '@brackenfell/core/engine-plan/engine-plan';
 import type { SourceRank } from '@brackenfell/core/fitment/facts';
+import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
 
 /** bigint columns are read and written as decimal strings. */
 type Key = GeneratedAlways<string>;
@@ -23,16 +25,16 @@ export interface AttributeTable {
   label: string;
   question: string;
 }
-/** `unheld`: a number some list speaks of and no catalogue holds. */
-export type PartKind = 'plug' | 'oe-number' | 'unheld';
+/** What a counter sells, numbers to order by, and `unheld`: a number some list speaks of and no catalogue holds. */
+export type StoredKind = PartKind | 'oe-number' | 'unheld';
 /** Maker under which unheld numbers stand. */
 export const MAKER_NOT_KNOWN = 'not-known';
 
 export interface PartTable {
   id: Key;
   maker_id: string;
-  /** An `oe-number` is only a number to order by: it stands in trails and never in a tray. `unheld`: see PartKind. */
-  kind: PartKind;
+  /** An `oe-number` is only a number to order by: it stands in trails and never in a tray. `unheld`: see StoredKind. */
+  kind: StoredKind;
   /** Smallest part of its look-alike cluster; null only between a load's steps. */
   cluster_id: string | null;
   created_at: Generated<Date>;
@@ -69,6 +71,8 @@ export interface EngineTable {
   words: string;
   traits: Generated<EngineTraits>;
   builds: Generated<EngineBuild[]>;
+  /** Null where nobody has entered how its cylinders stand. */
+  plan: EnginePlan | null;
 }
 export interface VehicleTable {
   id: Key;
@@ -83,9 +87,14 @@ export interface VehicleTable {
 export interface EnginePositionTable {
   id: Key;
   engine_id: string;
+  /** What is asked here: a plug in a cylinder, the coil on it, a pack, a set of leads. */
+  kind: Generated<PartKind>;
+  /** 0 for what serves the whole engine. */
   cylinder: number;
   place: string;
   label: string;
+  /** Only in this build, by its label; null for all builds. */
+  build: string | null;
   thread_diameter_mm: number | null;
   thread_pitch_mm: number | null;
   reach_low_mm: number | null;
@@ -97,6 +106,7 @@ export interface EnginePositionTable {
 export interface NamedNumberTable {
   engine_id: string;
   part_id: string;
+  kind: Generated<PartKind>;
   /** Only at this place of a cylinder; null for all of them. */
   place: string | null;
   note: string | null;
@@ -137,6 +147,20 @@ export interface PlugSpecTable {
   supply: string | null;
   /** The catalogue's version from which its facts hold. */
   catalogue_version: Generated<string>;
+}
+/** The columns by which coils of one form are found. */
+export interface CoilSpecTable {
+  part_id: string;
+  topology: string | null;
+  connector: string | null;
+  pins: number | null;
+  towers: number | null;
+}
+/** A lead set's number of leads, and its longest. */
+export interface LeadSetTable {
+  part_id: string;
+  leads: number | null;
+  longest_mm: number | null;
 }
 export interface ReferenceTable {
   id: Key;

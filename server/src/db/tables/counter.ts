@@ -32,6 +32,8 @@ export interface SlipTable {
   vehicle: Generated<string>;
   came_for: Generated<string>;
   engine_id: string | null;
+  /** Which build of the engine, by its label, once that is known. */
+  build: string | null;
   in_hand_part_id: string | null;
   holder_id: string | null;
   created_at: Generated<Date>;

@@ -1,0 +1,23 @@
+import type { FactId, FactSheet, FactTypes } from '@brackenfell/core/fitment/facts';
+import type { Say } from '@brackenfell/core/fitment/say';
+import type { RequirementLine } from '@brackenfell/contract/engine';
+
+export type Values = { readonly [K in FactId]?: FactTypes[K] };
+
+/** How one line of an engine card is made of the facts it tells. */
+export interface LineForm {
+  readonly label: string;
+  readonly group: RequirementLine['group'];
+  readonly facts: readonly FactId[];
+  readonly isFigure: boolean;
+  /** `undefined` when it is not known. */
+  readonly print: (v: Values, say: Say, sheet: FactSheet) => string | undefined;
+}
+
+export const form = (
+  label: string,
+  group: RequirementLine['group'],
+  facts: readonly FactId[],
+  isFigure: boolean,
+  print: LineForm['print'],
+): LineForm => ({ label, group, facts, isFigure, print });

@@ -1,0 +1,37 @@
+import { rulingValue } from '@brackenfell/core/fitment/facts';
+import { PART_KINDS } from '@brackenfell/core/fitment/part-kinds';
+import { readPartSheets } from '../catalogue/read-facts.ts';
+import type { Context } from '../context.ts';
+import type { Database } from '../db/database.ts';
+import { listNamedNumbers, listPositions } from '../engine/store.ts';
+import { readEdgesAround } from '../interchange/store.ts';
+import type { Around } from './drawing.ts';
+import { plugShape } from './shapes.ts';
+
+/** Reads what stands around the other parts of an engine, for drawing them where they go. */
+export async function readAround(context: Context, db: Database, engineId: string): Promise<Around> {
+  const held = await context.sheets.at(db);
+  const positions = await listPositions(db, [engineId], PART_KINDS);
+  const first = (kind: (typeof PART_KINDS)[number]) => positions.find((position) => position.kind === kind);
+  const [plug, cap, rotor] = [first('plug'), first('cap'), first('rotor')];
+  const sheets = await context.sheets.positions(
+    db,
+    held,
+    [plug, cap, rotor].flatMap((position) => position?.id ?? []),
+  );
+  const plugAsked = (plug && sheets.get(plug.id)) ?? {};
+  // The number to order by has no figures of its own: those of the plug it is the same as are drawn.
+  const named = (await listNamedNumbers(db, engineId)).filter((n) => n.place === null || n.place === plug?.place);
+  const edges = await readEdgesAround(
+    db,
+    named.map(({ part_id }) => part_id),
+  );
+  const own = edges.find(({ grade, from }) => grade === 'same' && named.some(({ part_id }) => part_id === from))?.to;
+  const ownSheet = own && (await readPartSheets(db, held.scales, [own])).get(own);
+  return {
+    plugAsked,
+    ownPlug: ownSheet && rulingValue(ownSheet, 'plug.reachMm') !== undefined ? plugShape(ownSheet) : null,
+    capAsked: cap && sheets.get(cap.id),
+    rotorAsked: rotor && sheets.get(rotor.id),
+  };
+}

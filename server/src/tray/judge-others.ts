@@ -1,0 +1,155 @@
+import { judgeWhileBuildUnknown } from '@brackenfell/core/fitment/build-split';
+import { CHECKS_BY_KIND } from '@brackenfell/core/fitment/checks-by-kind';
+import { rulingValue, type FactSheet } from '@brackenfell/core/fitment/facts';
+import { judgeOverPositions, judgePart, type LineJudgement } from '@brackenfell/core/fitment/judge-plug';
+import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import { compareInTray, trayPlacing } from '@brackenfell/core/fitment/ranking';
+import { sayIn, type Say } from '@brackenfell/core/fitment/say';
+import type { Evidence, Verdict } from '@brackenfell/core/fitment/verdict';
+import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
+import { readNamedParts } from '../ask/store.ts';
+import { readPartSheets, readPartTitles } from '../catalogue/read-facts.ts';
+import type { Context } from '../context.ts';
+import type { Database } from '../db/database.ts';
+import { alikePositions, readAsked, type Asked, type AskedPosition } from './asked.ts';
+import { buildQuestion } from './build-question.ts';
+import type { JudgedCandidate, JudgedEngine, PlugsQuestion } from './judge-plugs.ts';
+import { findByForm, readStock } from './store.ts';
+
+type OtherKind = Exclude<PartKind, 'plug'>;
+
+export interface OthersQuestion extends PlugsQuestion {
+  /** Revision of the coils that stay in the engine. */
+  readonly staying?: string | undefined;
+  /** The cap or rotor that is used with it. */
+  readonly beside?: string | undefined;
+}
+
+/** Judges every coil, lead set, cap or rotor that could serve an engine (by reference, listing or form). */
+export async function judgeOthers(
+  context: Context,
+  question: OthersQuestion & { readonly kind: OtherKind },
+  units: UnitDisplay,
+  db: Database,
+): Promise<JudgedEngine | undefined> {
+  const { kind, inHand } = question;
+  const asked = await readAsked(context, db, kind, question, context.sheets.at(db));
+  if (!asked) return undefined;
+  const byForm = question.only ? [] : await findByForm(db, kind, formOf(asked.positions));
+  const singled = question.only ?? [...new Set([...asked.reached, ...(inHand ? [inHand] : []), ...byForm])];
+  const titles = await readPartTitles(db, singled, kind);
+  const ids = singled.filter((id) => titles.has(id));
+  const onTrails = ids.flatMap((id) => asked.trails.get(id)?.steps.map(({ to }) => to) ?? []);
+  const [sheets, stock, named, jobFacts] = await Promise.all([
+    readPartSheets(db, asked.held.scales, ids),
+    readStock(db, ids),
+    readNamedParts(db, [...new Set([...onTrails, ...asked.roots])]),
+    readJobFacts(db, asked, question),
+  ]);
+  const say = sayIn(units);
+  const candidates = ids
+    .map((id): JudgedCandidate => {
+      const part = { ...stock.get(id)!, ...titles.get(id)! };
+      const { place, evidence, judgement } = judgeAtBestPlace(asked, kind, id, { ...sheets.get(id), ...jobFacts }, say);
+      return {
+        part,
+        sheet: sheets.get(id)!,
+        judgement,
+        evidence,
+        servedAt: [...new Set(asked.positions.filter((p) => p.place === place).map(({ label }) => label))],
+        place,
+        listedBy: asked.listingAt(place, id),
+        trail: asked.trails.get(id),
+        bySizeOnly: !asked.reached.has(id),
+        costPer10000KmMinor: null,
+      };
+    })
+    .sort((a, b) => compareInTray(rankOf(a), rankOf(b)));
+  const count = (verdict: Verdict) => candidates.filter((c) => c.judgement.verdict === verdict).length;
+  return {
+    kind,
+    engine: asked.engine,
+    positions: asked.positions,
+    everyPosition: asked.everyPosition,
+    candidates,
+    counts: {
+      byReference: candidates.filter((c) => !c.bySizeOnly).length,
+      bySize: candidates.filter((c) => c.bySizeOnly).length,
+      sell: count('sell'),
+      'sell-with-advice': count('sell-with-advice'),
+      'ask-first': count('ask-first'),
+      'needs-supervisor': count('needs-supervisor'),
+      refuse: count('refuse'),
+    },
+    edges: new Map(asked.edges.map((edge) => [edge.id, edge])),
+    printed: new Map(named.map(({ id, printed }) => [id, printed])),
+    scales: asked.held.scales,
+    catalogueVersion: asked.held.version,
+  };
+}
+
+const rankOf = ({ part, judgement, evidence }: JudgedCandidate) => ({
+  verdict: judgement.verdict,
+  evidence,
+  closeness: judgement.closeness,
+  onHand: part.on_hand ?? 0,
+  costPer10000Km: undefined,
+  printed: part.printed,
+});
+
+interface AtPlace {
+  readonly place: string;
+  readonly evidence: Evidence;
+  readonly judgement: LineJudgement;
+}
+
+/** Where an engine takes different parts at different places, a part is judged at the one it suits best. */
+function judgeAtBestPlace(asked: Asked, kind: OtherKind, id: string, part: FactSheet, say: Say): AtPlace {
+  const places = [...new Set(asked.positions.map(({ place }) => place))];
+  const isSooner = (a: AtPlace, b: AtPlace): boolean =>
+    trayPlacing(a.judgement.verdict, a.evidence, a.judgement.closeness) <
+    trayPlacing(b.judgement.verdict, b.evidence, b.judgement.closeness);
+  return places
+    .map((place): AtPlace => {
+      const evidence = asked.evidenceAt(place, id);
+      const here = asked.positions.filter((position) => position.place === place);
+      const builds = [...new Set(here.map(({ build }) => build))];
+      const forBuilds = builds.map((build) => ({
+        build: build ?? 'any build',
+        judgement: judgeOverPositions(
+          alikePositions(here.filter((position) => position.build === build)).map((alike) => ({
+            labels: alike.map(({ label }) => label),
+            judgement: judgePart(CHECKS_BY_KIND[kind], { ...part, ...alike[0]!.sheet }, evidence, say),
+          })),
+        ),
+      }));
+      const judgement =
+        forBuilds.length === 1
+          ? forBuilds[0]!.judgement
+          : judgeWhileBuildUnknown(forBuilds, buildQuestion(here, asked.engine.builds), evidence);
+      return { place, evidence, judgement };
+    })
+    .reduce((best, one) => (isSooner(one, best) ? one : best));
+}
+
+/** What an engine plainly asks of a part, to look for others of that form. */
+function formOf(positions: readonly AskedPosition[]) {
+  const unique = <T>(values: readonly T[]): T[] => [...new Set(values)];
+  return {
+    topologies: unique(positions.flatMap(({ sheet }) => rulingValue(sheet, 'coilAsked.topology') ?? [])),
+    connectors: unique(positions.flatMap(({ sheet }) => rulingValue(sheet, 'coilAsked.connector') ?? [])),
+    pins: unique(positions.flatMap(({ sheet }) => rulingValue(sheet, 'coilAsked.pinsCount') ?? [])),
+    leads: rulingValue(positions[0]!.sheet, 'leadsAsked.routes')?.length ?? 0,
+  };
+}
+
+/** What this job settles beside the part: coils that stay, and the other half of cap and rotor. */
+async function readJobFacts(db: Database, { held }: Asked, { staying, beside }: OthersQuestion): Promise<FactSheet> {
+  const source = { rank: 'gauged', name: 'This job' } as const;
+  const other = beside === undefined ? undefined : (await readPartSheets(db, held.scales, [beside])).get(beside);
+  const family = other && (rulingValue(other, 'cap.family') ?? rulingValue(other, 'rotor.family'));
+  return {
+    ...(staying === undefined ? {} : { 'job.revisionStaying': { ruling: [{ value: staying, source }] } }),
+    ...(family === undefined ? {} : { 'job.otherHalfFamily': { ruling: [{ value: family, source }] } }),
+  };
+}
