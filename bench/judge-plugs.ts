@@ -1,7 +1,8 @@
 import { demoWorld } from '@brackenfell/demo/world';
 import { CHECKS } from '@brackenfell/core/fitment/check-list';
 import type { FactSheet } from '@brackenfell/core/fitment/facts';
-import { DEFAULT_HOUSE_RULES, ruleFacts } from '@brackenfell/core/fitment/house-rules';
+import { ruleFacts } from '@brackenfell/core/duty/duty-facts';
+import { DEFAULT_HOUSE_RULES } from '@brackenfell/core/house-rules/house-rules';
 import { judgePlug } from '@brackenfell/core/fitment/judge-plug';
 import { sayIn } from '@brackenfell/core/fitment/say';
 

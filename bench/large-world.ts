@@ -5,7 +5,8 @@ import pg from 'pg';
 import pino from 'pino';
 import { sql } from 'kysely';
 import { trailsFrom } from '@brackenfell/core/interchange/trail';
-import { ruleFacts } from '@brackenfell/core/fitment/house-rules';
+import { ruleFacts } from '@brackenfell/core/duty/duty-facts';
+import { DEFAULT_HOUSE_RULES } from '@brackenfell/core/house-rules/house-rules';
 import { screenAll } from '@brackenfell/core/fitment/screening/near-miss';
 import { Screen } from '@brackenfell/core/fitment/screening/screen';
 import type { AskAnswer } from '@brackenfell/contract/ask';
@@ -260,7 +261,7 @@ async function nearMissScreen(): Promise<void> {
   };
   const [whole, scan]: [number[], number[]] = [[], []];
   for (const { id } of positions) {
-    const screen = new Screen(plugs, { ...sheets.get(id)!, ...ruleFacts(context.rules) });
+    const screen = new Screen(plugs, { ...sheets.get(id)!, ...ruleFacts(DEFAULT_HOUSE_RULES) });
     whole.push(time(() => screenAll(plugs, screen)));
     // Again with the tables at hand: what a second look at an engine costs.
     scan.push(time(() => screenAll(plugs, screen)));

@@ -217,6 +217,18 @@ export const CatalogueFile = z.object({
   engines: z.array(EngineEntry),
   plugs: z.array(PlugEntry),
   parts: z.array(OtherPartEntry).default([]),
+  /** Numbers that a sanctioned class permits, as printed, while a list is in force. */
+  classLists: z
+    .array(
+      z.object({
+        className: z.string(),
+        from: day,
+        to: day.optional(),
+        numbers: z.array(z.string()),
+        source: z.string(),
+      }),
+    )
+    .default([]),
   references: z.array(ReferenceEntry),
   listings: z.array(ListingEntry),
 });

@@ -4,6 +4,9 @@ import { cancelAudit, decideFinding, getAudit, getFinding, startAudit, undoDecis
 import { getEngine, listEngines } from './engine.ts';
 import { identify, lookUpPlate, readSentence } from './identify.ts';
 import { getPart, getPartEngines, getPartGraph } from './part.ts';
+import { getFittingPlan } from './fitting-plan.ts';
+import { chooseHouseRule, getHouseRules } from './house-rules.ts';
+import { listWaiting, releaseLine, releaseLineByPin } from './release.ts';
 import { health, listStaff, signIn, signOut, switchPerson, whoAmI } from './session.ts';
 import {
   addLine,
@@ -60,6 +63,12 @@ export const ENDPOINTS = {
   getFinding,
   decideFinding,
   undoDecision,
+  getHouseRules,
+  chooseHouseRule,
+  listWaiting,
+  releaseLine,
+  releaseLineByPin,
+  getFittingPlan,
 } as const;
 
 export type EndpointName = keyof typeof ENDPOINTS;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { VERDICTS } from '@brackenfell/core/fitment/verdict';
 import { COUNTER, EngineKey, endpoint, EVERYONE, Id, line } from './endpoint.ts';
+import { DutyText } from './duty.ts';
 import { StoredKind } from './part-kind.ts';
 import { Finding } from './tray.ts';
 
@@ -26,6 +27,22 @@ export const SlipLine = z
     told: z.array(Finding),
     judgedAt: z.string().nullable(),
     judgedBy: z.string().nullable(),
+    /** What was told before, the latest first, each with what changed it since. */
+    toldBefore: z.array(
+      z.object({
+        at: z.string(),
+        by: z.string(),
+        verdict: z.enum(VERDICTS),
+        reason: z.string(),
+        changedBy: z.string(),
+      }),
+    ),
+    /** A supervisor's word on this judgement. */
+    released: z.object({ by: z.string(), reason: z.string(), at: z.string() }).nullable(),
+    /** On a sold line: a rule chosen since would judge it otherwise. */
+    review: z
+      .object({ rule: z.string(), before: z.enum(VERDICTS), after: z.enum(VERDICTS), at: z.string() })
+      .nullable(),
   })
   .meta({ id: 'SlipLine' });
 export type SlipLine = z.infer<typeof SlipLine>;
@@ -42,6 +59,7 @@ export const Slip = z
     engineId: EngineKey.nullable(),
     engine: z.string().nullable(),
     build: z.string().nullable(),
+    duty: z.string(),
     inHand: z.object({ partId: Id, printed: z.string() }).nullable(),
     holder: z.string().nullable(),
     lines: z.array(SlipLine),
@@ -82,6 +100,7 @@ const details = {
   inHandPartId: Id.nullable().optional(),
   /** Which build of the engine, by its label; another engine takes it away. */
   build: line(60).nullable().optional(),
+  duty: DutyText.optional(),
 };
 
 export const listSlips = endpoint({

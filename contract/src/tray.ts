@@ -4,6 +4,7 @@ import { ALL_CHECK_IDS } from '@brackenfell/core/fitment/check-ids';
 import { OUTCOMES } from '@brackenfell/core/fitment/finding';
 import { VERDICTS } from '@brackenfell/core/fitment/verdict';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
+import { DutyText } from './duty.ts';
 import { EngineKey, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
 import { Source } from './engine.ts';
 import { EnginePlan } from './engine-plan.ts';
@@ -110,6 +111,8 @@ export const Drawing = z
         requiredBar: z.array(z.number()),
         targetLowBar: z.number().nullable(),
         targetHighBar: z.number().nullable(),
+        /** Where the other school would aim, if elsewhere. */
+        other: z.object({ school: z.string(), lowBar: z.number(), highBar: z.number() }).nullable(),
       }),
     }),
     /** The coil on the maker's own plug, in the head. */
@@ -172,6 +175,11 @@ export const Tray = z
     }),
     order: z.string(),
     rules: z.array(z.object({ rule: z.string(), choice: z.string() })),
+    /** The duty judged for, and what each school of the rules it touches makes of it. */
+    duty: z.object({
+      says: z.string(),
+      schools: z.array(z.object({ rule: z.string(), school: z.string(), answer: z.string(), chosen: z.boolean() })),
+    }),
     /** What the drawing shows besides the picked row's own shape, by the place the row goes to. */
     drawings: z.record(z.string(), Drawing),
     catalogueVersion: z.string(),
@@ -195,6 +203,8 @@ export const getTray = endpoint({
     kind: PartKind.default('plug'),
     /** The build of the engine, by its label, where its builds ask different parts. */
     build: line(60).optional(),
+    /** What the engine is used for; standard when left out. */
+    duty: DutyText.optional(),
     /** Revision of the coils that stay in the engine; all are renewed when left out. */
     staying: line(20).optional(),
     /** The cap or rotor that is used with it. */

@@ -16,6 +16,7 @@ import { skerrowSh32 } from './engines/skerrow-sh32.ts';
 import { skerrowTv50 } from './engines/skerrow-tv50.ts';
 import { thrushgillTc18 } from './engines/thrushgill-tc18.ts';
 import { thrushgillTf25 } from './engines/thrushgill-tf25.ts';
+import { classLists } from './class-lists.ts';
 import { grammars } from './grammars.ts';
 import { coilNeeds } from './ignition/coil-needs.ts';
 import { coilListings, coilReferences, coils } from './ignition/coils.ts';
@@ -67,6 +68,7 @@ export const demoWorld: z.input<typeof CatalogueFile> = {
     return { ...engine, needs, ...(plan ? { plan } : {}) };
   }),
   plugs: [...kestrane, ...hollinBray, ...ivorix, ...tamsel, ...linePlugs, rallyTwin, rallySurface],
+  classLists,
   parts: [...coils, ...leadSets, ...distributorParts],
   references: [...references, ...coilReferences, ...leadReferences, ...distributorReferences],
   listings: [...listings, ...coilListings, ...leadListings, ...distributorListings],

@@ -18,6 +18,8 @@ import { sendTrouble, serve } from './http/serve.ts';
 import { trouble, type Trouble } from './http/trouble.ts';
 import { partRoutes } from './part/routes.ts';
 import { sessionRoutes } from './session/routes.ts';
+import { houseRuleRoutes } from './house-rules/routes.ts';
+import { releaseRoutes } from './release/routes.ts';
 import { slipRoutes } from './slip/routes.ts';
 import { trayRoutes } from './tray/routes.ts';
 
@@ -75,6 +77,8 @@ export function createApp(context: Context): Express {
   trayRoutes(app, context);
   partRoutes(app, context);
   slipRoutes(app, context);
+  releaseRoutes(app, context);
+  houseRuleRoutes(app, context);
   auditRoutes(app, context);
   identifyRoutes(app, context);
 

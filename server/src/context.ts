@@ -1,6 +1,5 @@
 import type { Logger } from 'pino';
 import { simulatedPlates, type PlateRegister } from '@brackenfell/stand-ins/plate-register';
-import { DEFAULT_HOUSE_RULES, type HouseRules } from '@brackenfell/core/fitment/house-rules';
 import { CatalogueIndexes } from './catalogue/catalogue-index.ts';
 import { FactSheets } from './catalogue/fact-sheets.ts';
 import type { Database } from './db/database.ts';
@@ -14,7 +13,6 @@ export interface Context {
   readonly recentSessions: RecentSessions;
   /** The register of plates and serial numbers: the simulated one until a real one is put in its place. */
   readonly plates: PlateRegister;
-  readonly rules: HouseRules;
   readonly log: Logger;
   readonly webFolder: string | undefined;
 }
@@ -26,7 +24,6 @@ export function createContext(db: Database, log: Logger, webFolder?: string): Co
     indexes: new CatalogueIndexes(),
     recentSessions: new RecentSessions(),
     plates: simulatedPlates,
-    rules: DEFAULT_HOUSE_RULES,
     log,
     webFolder,
   };

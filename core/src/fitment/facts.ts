@@ -132,6 +132,8 @@ interface PlugFactTypes {
 
   /** Steps colder that the shop's rule moves the target for the customer's duty; 0 for standard duty. */
   'duty.heatOffsetSteps': number;
+  /** Driven cold and short: never hotter than asked without a supervisor. */
+  'duty.shortColdRuns': boolean;
   'duty.classRule': ClassRule;
   /** Whether a better-wearing electrode than designed may be sold without a supervisor. */
   'rule.electrodeUpgrade': 'allowed' | 'as-designed';
@@ -238,6 +240,7 @@ export const FACTS: Readonly<Record<FactId, FactMeaning>> = {
   'position.seizesTwoPiece': meaning('seizing', 'Ask whether this engine is known to seize two-piece plugs.'),
   'position.intervalKm': meaning('interval', 'Look up the service interval, in km.', 'distance'),
   'duty.heatOffsetSteps': meaning('heat for the duty', 'What work does the engine do?'),
+  'duty.shortColdRuns': meaning('short cold runs', 'How far is it driven at a time?'),
   'duty.classRule': meaning('class rule', 'Which class does the car run in, and on which date?'),
   'rule.electrodeUpgrade': meaning('electrode rule', 'Set the shop’s rule on better electrodes.'),
   ...COIL_FACTS,

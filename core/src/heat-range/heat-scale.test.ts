@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { placeOnScale, stepsFromRatings, type HeatScale } from './heat-scale.ts';
+import { indexAt, placeOnScale, stepsFromRatings, type HeatScale } from './heat-scale.ts';
 
 const scale = (codes: readonly string[], bars: readonly number[]): HeatScale => ({
   maker: 'Example',
@@ -19,6 +19,14 @@ describe('heat in steps of the required maker’s own scale', () => {
   test('between ratings it is interpolated on the candidate’s side', () => {
     expect(stepsFromRatings(colderUpward, [15.5], 16.2).stepsColder).toBeCloseTo(0.5);
     expect(stepsFromRatings(colderUpward, [15.5], 14.85).stepsColder).toBeCloseTo(-0.5);
+  });
+
+  test('a place on the scale gives back its index, past either end too', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 9, max: 20, noNaN: true }), (bar) => {
+        expect(indexAt(colderUpward, placeOnScale(colderUpward, bar).steps)).toBeCloseTo(bar, 6);
+      }),
+    );
   });
 
   test('past the scale’s end the last step is repeated, and said so', () => {

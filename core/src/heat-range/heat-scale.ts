@@ -35,6 +35,14 @@ export function placeOnScale(scale: HeatScale, indexBar: number): ScalePlace {
   return { steps: at + (indexBar - hot.indexBar) / (cold.indexBar - hot.indexBar), beyondEnd };
 }
 
+/** The heat index at a place of a scale, extended by the last step past either end. Inverse of `placeOnScale`. */
+export function indexAt(scale: HeatScale, steps: number): number {
+  const { ratings } = scale;
+  const low = Math.max(0, Math.min(ratings.length - 2, Math.floor(steps)));
+  const [hot, cold] = [ratings[low]!, ratings[low + 1]!];
+  return hot.indexBar + (steps - low) * (cold.indexBar - hot.indexBar);
+}
+
 export interface HeatDifference {
   /** Positive is colder than the required ratings, negative hotter, zero inside their range; in the required maker's steps. */
   readonly stepsColder: number;

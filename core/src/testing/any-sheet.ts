@@ -92,6 +92,7 @@ const values: Readonly<Record<PlugFactId, fc.Arbitrary<unknown>>> = {
   'position.seizesTwoPiece': fc.boolean(),
   'position.intervalKm': fc.integer({ min: 5000, max: 160_000 }),
   'duty.heatOffsetSteps': fc.constantFrom(0, 0.5, 1, 2),
+  'duty.shortColdRuns': fc.boolean(),
   'duty.classRule': fc.constantFrom(
     { kind: 'no-class' },
     { kind: 'list', className: 'C', permitted: ['EX1'] },

@@ -81,6 +81,17 @@ export async function loadCatalogue(db: Database, raw: unknown): Promise<Catalog
         built_to: l.builtTo ?? null,
       })),
     );
+    await insertAll(
+      trx,
+      'class_list',
+      file.classLists.map((list) => ({
+        class_name: list.className,
+        valid_from: list.from,
+        valid_to: list.to ?? null,
+        numbers: list.numbers.map((number) => normalForm(number)),
+        source: list.source,
+      })),
+    );
     await chooseFigures(trx, [...new Set(partIds.values())], positionIds);
     return {
       engines: file.engines.length,
@@ -131,7 +142,8 @@ type Filled =
   | 'stock'
   | 'price'
   | 'vehicle'
-  | 'named_number';
+  | 'named_number'
+  | 'class_list';
 
 async function insertAll(trx: Writing, table: Filled, rows: readonly object[]): Promise<void> {
   for (let i = 0; i < rows.length; i += BATCH) {

@@ -16,6 +16,7 @@ export interface Tables {
   vehicle: catalogue.VehicleTable;
   engine_position: catalogue.EnginePositionTable;
   named_number: catalogue.NamedNumberTable;
+  class_list: catalogue.ClassListTable;
   coil_spec: catalogue.CoilSpecTable;
   lead_set: catalogue.LeadSetTable;
   figure: catalogue.FigureTable;
@@ -32,6 +33,8 @@ export interface Tables {
   slip_line: counter.SlipLineTable;
   slip_note: counter.SlipNoteTable;
   judgement: counter.JudgementTable;
+  house_rule_choice: counter.HouseRuleChoiceTable;
+  release: counter.ReleaseTable;
   change_entry: counter.ChangeEntryTable;
   request_receipt: counter.RequestReceiptTable;
   job: audit.JobTable;

@@ -1,35 +1,13 @@
-import { hash, verify } from '@node-rs/argon2';
-import type { Express, Request, RequestHandler } from 'express';
-import { rateLimit } from 'express-rate-limit';
+import type { Express, Request } from 'express';
 import { listStaff, signIn, signOut, switchPerson, whoAmI } from '@brackenfell/contract/session';
 import type { Context } from '../context.ts';
 import type { Database } from '../db/database.ts';
-import { sendTrouble, serve } from '../http/serve.ts';
+import { serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';
+import { isRight } from './check-secret.ts';
+import { limitTries } from './limit-tries.ts';
 import { clearSessionCookie, readSessionToken, writeSessionCookie } from './cookie.ts';
 import { beginSession, endSession, findSecrets, listActiveStaff } from './store.ts';
-
-const FIVE_MINUTES_MS = 5 * 60 * 1000;
-const MOST_WRONG_TRIES = 10;
-
-/** Verified when a name is unknown, so that an unknown name takes as long as a wrong password. */
-const decoy = hash('nobody signs in with this');
-
-/** Counts only failures, per address and per account tried. */
-function limitTries(accountOf: (req: Request) => unknown): RequestHandler {
-  return rateLimit({
-    windowMs: FIVE_MINUTES_MS,
-    limit: MOST_WRONG_TRIES,
-    skipSuccessfulRequests: true,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    keyGenerator: (req) => `${req.socket.remoteAddress ?? ''} ${String(accountOf(req)).toLowerCase().slice(0, 80)}`,
-    validate: { keyGeneratorIpFallback: false },
-    handler: (req, res) => {
-      sendTrouble(req, res, trouble('too-many-tries', 'Wait five minutes, or ask a supervisor.'));
-    },
-  });
-}
 
 export function sessionRoutes(app: Express, context: Context): void {
   const field = (req: Request, name: string) => (req.body as Record<string, unknown> | undefined)?.[name];
@@ -50,7 +28,7 @@ export function sessionRoutes(app: Express, context: Context): void {
 
   serve(app, context, signIn, async ({ body, req, res, db }) => {
     const found = await findSecrets(db, { name: body.name });
-    const right = await verify(found?.passwordHash ?? (await decoy), body.password);
+    const right = await isRight(found?.passwordHash, body.password);
     if (!found || !right)
       return trouble('wrong-sign-in', 'Check the name and the password; letter case counts in the password.');
     writeSessionCookie(req, res, await beginSession(db, found.staff.id));
@@ -69,7 +47,7 @@ export function sessionRoutes(app: Express, context: Context): void {
 
   serve(app, context, switchPerson, async ({ body, req, res, db }) => {
     const found = await findSecrets(db, { id: body.staffId });
-    const right = await verify(found?.pinHash ?? (await decoy), body.pin);
+    const right = await isRight(found?.pinHash, body.pin);
     if (!found || !right) return trouble('wrong-sign-in', 'Check the PIN; the person at the counter has not changed.');
     await end(db, req);
     writeSessionCookie(req, res, await beginSession(db, found.staff.id));

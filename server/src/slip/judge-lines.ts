@@ -1,6 +1,9 @@
-import { isPartKind, PART_KINDS, type PartKind } from '@brackenfell/core/fitment/part-kinds';
+import { readDuty } from '@brackenfell/core/duty/duty-text';
+import { PART_KINDS, type PartKind } from '@brackenfell/core/fitment/part-kinds';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
+import type { Verdict } from '@brackenfell/core/fitment/verdict';
+import type { RuleId } from '@brackenfell/core/house-rules/house-rules';
 import type { Staff } from '@brackenfell/contract/session';
 import type { Context } from '../context.ts';
 import type { Writing } from '../db/database.ts';
@@ -32,6 +35,7 @@ export async function judgeForSlip(
     kind,
     engineId: slip.engine_id,
     build: slip.build ?? undefined,
+    duty: readDuty(slip.duty),
     positionId,
     beside,
     only: partIds,
@@ -39,50 +43,83 @@ export async function judgeForSlip(
   return judgeEngine(context, question, units, trx);
 }
 
+/** Why a line is judged again: what the slip is for has changed, or a house rule. */
+export type Cause = 'slip' | `rule:${RuleId}`;
+
 /** Keeps a judgement as it was told. */
 export async function storeJudgement(
-  context: Context,
   trx: Writing,
   lineId: string,
   staff: Staff,
   judged: JudgedEngine,
   candidate: JudgedCandidate,
+  cause: Cause | null,
 ): Promise<void> {
-  const { findings, verdict } = candidate.judgement;
   await trx
     .insertInto('judgement')
     .values({
       slip_line_id: lineId,
       staff_id: staff.id,
       catalogue_version: judged.catalogueVersion,
-      rules_version: context.rules.version,
-      verdict,
-      reason: reasonPhrase(findings, verdict, candidate.evidence),
-      findings: JSON.stringify(findings.map(findingView)),
+      rules_version: judged.ruling.rules.version,
+      cause,
+      ...told(candidate),
     })
     .execute();
 }
 
-/** When what a slip is for changes, its lines are judged anew for it; the earlier judgements stay as told. */
+/** What would be stored of a judgement. */
+function told({ judgement: { findings, verdict }, evidence }: JudgedCandidate) {
+  const views = findings.map(findingView);
+  return { verdict, reason: reasonPhrase(findings, verdict, evidence), findings: JSON.stringify(views) };
+}
+
+/** Whether a customer who was told the one would have to be told the other. */
+function differs(line: LineRow, candidate: JudgedCandidate): boolean {
+  const says = (findings: readonly { outcome: string; told: { says: string } }[]) =>
+    findings.map(({ outcome, told: { says: words } }) => `${outcome} ${words}`).join('|');
+  return (
+    line.verdict !== candidate.judgement.verdict || says(line.findings ?? []) !== says(candidate.judgement.findings)
+  );
+}
+
+export interface JudgedAgain {
+  readonly line: LineRow;
+  readonly verdict: Verdict;
+  readonly differs: boolean;
+}
+
+interface AgainOptions {
+  readonly cause: Cause;
+  readonly kinds?: readonly PartKind[];
+  /** `all` stores every new judgement, `changed` those that tell something else, `none` only looks. */
+  readonly store: 'all' | 'changed' | 'none';
+}
+
+/** Judges a slip's lines anew when what they rest on has changed; the earlier judgements stay as told. */
 export async function judgeLinesAgain(
   context: Context,
   trx: Writing,
   slip: SlipRow,
   staff: Staff,
-  kinds: readonly PartKind[] = PART_KINDS,
-): Promise<void> {
-  if (slip.engine_id === null) return;
+  { cause, kinds = PART_KINDS, store }: AgainOptions,
+): Promise<JudgedAgain[]> {
+  if (slip.engine_id === null) return [];
   const withEngine = { ...slip, engine_id: slip.engine_id };
   const lines = await readLines(trx, slip.id);
+  const again: JudgedAgain[] = [];
   for (const kind of kinds) {
-    const own = lines.filter((line) => line.part_kind === kind && isPartKind(line.part_kind));
+    const own = lines.filter((line) => line.part_kind === kind);
     if (own.length === 0) continue;
     const partIds = own.map((line) => line.part_id);
     const judged = await judgeForSlip(context, trx, withEngine, lines, { kind, partIds, units: 'metric' });
     for (const line of own) {
       const candidate = judged?.candidates.find((c) => c.part.id === line.part_id);
       if (!judged || !candidate) continue;
-      await storeJudgement(context, trx, line.id, staff, judged, candidate);
+      const changed = differs(line, candidate);
+      again.push({ line, verdict: candidate.judgement.verdict, differs: changed });
+      if (store === 'none' || (store === 'changed' && !changed)) continue;
+      await storeJudgement(trx, line.id, staff, judged, candidate, cause);
       await trx
         .updateTable('slip_line')
         .set({ positions: [...candidate.servedAt] })
@@ -90,4 +127,5 @@ export async function judgeLinesAgain(
         .execute();
     }
   }
+  return again;
 }

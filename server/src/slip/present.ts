@@ -1,5 +1,6 @@
+import { HOUSE_RULES, type RuleId } from '@brackenfell/core/house-rules/house-rules';
 import type { Slip, SlipLine, SlipSummary } from '@brackenfell/contract/slip';
-import type { LineRow, listSlipRows, readNotes, SlipRow } from './store.ts';
+import type { LineRow, listSlipRows, readNotes, SlipRow, ToldRow } from './store.ts';
 
 /** Value added tax of the demo counter, per cent, on prices that are quoted without it. */
 const TAX_PERCENT = 20;
@@ -12,13 +13,14 @@ function openQuestions(line: LineRow): string[] {
   if (line.kind === 'customers-own') return [];
   if (line.verdict === null) return ['Which engine is it for? The part was not judged.'];
   if (line.verdict === 'refuse') return ['Refused for the engine now on the slip: take it off.'];
-  if (line.verdict === 'needs-supervisor') return ['Waits for the supervisor.'];
+  if (line.verdict === 'needs-supervisor') return line.released_by === null ? ['Waits for the supervisor.'] : [];
   if (line.verdict !== 'ask-first') return [];
   const blocking = (line.findings ?? []).filter((finding) => finding.outcome === 'unknown' && finding.blocks);
   return blocking.map((finding) => finding.told.toDo ?? finding.told.says);
 }
 
-function lineView(line: LineRow): SlipLine {
+function lineView(line: LineRow, judgements: readonly ToldRow[]): SlipLine {
+  const own = judgements.filter((judgement) => judgement.slip_line_id === line.id);
   return {
     lineId: line.id,
     kind: line.kind,
@@ -35,7 +37,30 @@ function lineView(line: LineRow): SlipLine {
     told: line.findings ?? [],
     judgedAt: line.judged_at?.toISOString() ?? null,
     judgedBy: line.judged_by,
+    toldBefore: own.slice(1).map((told, i) => ({
+      at: told.at.toISOString(),
+      by: told.by,
+      verdict: told.verdict,
+      reason: told.reason,
+      changedBy: sayCause(own[i]!.cause),
+    })),
+    released:
+      line.released_by === null
+        ? null
+        : { by: line.released_by, reason: line.release_reason!, at: line.released_at!.toISOString() },
+    review: line.review,
   };
+}
+
+const RULE = 'rule:';
+
+/** What made a line be judged again, in words. */
+function sayCause(cause: string | null): string {
+  if (cause?.startsWith(RULE)) {
+    const rule = cause.slice(RULE.length) as RuleId;
+    return `house rule ${HOUSE_RULES[rule].title}`;
+  }
+  return 'what the slip is for';
 }
 
 /** A slip as the docket shows it. Only lines for sale are priced; a customer's own part never is. */
@@ -43,6 +68,7 @@ export function slipView(
   slip: SlipRow,
   lines: readonly LineRow[],
   notes: Awaited<ReturnType<typeof readNotes>>,
+  judgements: readonly ToldRow[],
   inHandPrinted: string | null,
 ): Slip {
   const goodsMinor = lines
@@ -60,9 +86,10 @@ export function slipView(
     engineId: slip.engine_id,
     engine: engineTitle(slip),
     build: slip.build,
+    duty: slip.duty,
     inHand: slip.in_hand_part_id === null ? null : { partId: slip.in_hand_part_id, printed: inHandPrinted ?? '' },
     holder: slip.holder,
-    lines: lines.map(lineView),
+    lines: lines.map((line) => lineView(line, judgements)),
     notes: notes.map((note) => ({ at: note.at.toISOString(), by: note.by, text: note.text })),
     goodsMinor,
     taxMinor,

@@ -1,5 +1,5 @@
 import type { Express } from 'express';
-import { isPartKind } from '@brackenfell/core/fitment/part-kinds';
+import { isPartKind, type PartKind } from '@brackenfell/core/fitment/part-kinds';
 import {
   addLine,
   addNote,
@@ -14,29 +14,19 @@ import {
   reopenSlip,
   restoreLine,
   takeOverSlip,
-  type Slip,
 } from '@brackenfell/contract/slip';
 import type { Context } from '../context.ts';
 import type { Database } from '../db/database.ts';
 import { findEngine } from '../engine/store.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
+import type { JudgedCandidate, JudgedEngine } from '../tray/judge-plugs.ts';
 import { readPartRows } from '../tray/store.ts';
 import { judgeForSlip, judgeLinesAgain, storeJudgement } from './judge-lines.ts';
-import { slipView, summaryView } from './present.ts';
-import { changeSlipRow, listSlipRows, readLines, readNotes, readSlip, type SlipRow } from './store.ts';
+import { summaryView } from './present.ts';
+import { showSlip } from './show-slip.ts';
+import { changeSlipRow, listSlipRows, readLines, type SlipRow } from './store.ts';
 import { recordChange } from '../history/store.ts';
-
-async function showSlip(db: Database, slipId: string): Promise<Slip | Trouble> {
-  const slip = await readSlip(db, slipId);
-  if (!slip) return trouble('not-found', 'There is no slip of that number.');
-  const [lines, notes, inHand] = [
-    await readLines(db, slipId),
-    await readNotes(db, slipId),
-    slip.in_hand_part_id === null ? [] : await readPartRows(db, [slip.in_hand_part_id]),
-  ];
-  return slipView(slip, lines, notes, inHand[0]?.printed ?? null);
-}
 
 const notWhile = (states: readonly SlipRow['state'][], doing: string) => (slip: SlipRow) =>
   states.includes(slip.state)
@@ -51,10 +41,11 @@ interface Details {
   readonly engineId?: string | null | undefined;
   readonly inHandPartId?: string | null | undefined;
   readonly build?: string | null | undefined;
+  readonly duty?: string | undefined;
 }
 
 /** Columns of a slip from what was sent, leaving out what was not. */
-function columnsOf({ customer, vehicle, cameFor, engineId, inHandPartId, build }: Details) {
+function columnsOf({ customer, vehicle, cameFor, engineId, inHandPartId, build, duty }: Details) {
   return {
     ...(customer === undefined ? {} : { customer }),
     ...(vehicle === undefined ? {} : { vehicle }),
@@ -62,6 +53,7 @@ function columnsOf({ customer, vehicle, cameFor, engineId, inHandPartId, build }
     // Another engine has other builds.
     ...(engineId === undefined ? {} : { engine_id: engineId, build: null }),
     ...(build === undefined ? {} : { build }),
+    ...(duty === undefined ? {} : { duty }),
     ...(inHandPartId === undefined ? {} : { in_hand_part_id: inHandPartId }),
   };
 }
@@ -74,6 +66,16 @@ async function danglingDetail(db: Database, { engineId, inHandPartId }: Details)
     return trouble('invalid-request', 'Choose a part of this catalogue.', { inHandPartId: 'no such part' });
   }
   return undefined;
+}
+
+/** One for each place served; by the shop's rule a spare with a set of plugs. */
+function usualQuantity(
+  kind: PartKind,
+  judged: JudgedEngine | undefined,
+  candidate: JudgedCandidate | undefined,
+): number {
+  const places = candidate?.servedAt.length ?? 1;
+  return kind === 'plug' && candidate && judged?.ruling.rules.sparePolicy === 'one-spare' ? places + 1 : places;
 }
 
 export function slipRoutes(app: Express, context: Context): void {
@@ -112,7 +114,8 @@ export function slipRoutes(app: Express, context: Context): void {
       unless: mustBeOpen,
     });
     if (isTrouble(changed)) return changed;
-    if (body.engineId !== undefined || body.build !== undefined) await judgeLinesAgain(context, trx, changed, staff);
+    if (body.engineId !== undefined || body.build !== undefined || body.duty !== undefined)
+      await judgeLinesAgain(context, trx, changed, staff, { cause: 'slip', store: 'all' });
     return showSlip(trx, params.slipId);
   });
 
@@ -193,17 +196,21 @@ export function slipRoutes(app: Express, context: Context): void {
         slip_id: slip.id,
         part_id: part.id,
         kind: body.kind,
-        quantity: body.quantity ?? candidate?.servedAt.length ?? 1,
+        quantity: body.quantity ?? usualQuantity(part.kind, judged, candidate),
         unit_price_minor: body.kind === 'sale' ? part.each_minor : null,
         positions: [...(candidate?.servedAt ?? [])],
         removed_at: null,
       })
       .returning('id')
       .executeTakeFirstOrThrow();
-    if (judged && candidate) await storeJudgement(context, trx, line.id, staff, judged, candidate);
+    if (judged && candidate) await storeJudgement(trx, line.id, staff, judged, candidate, null);
     // The other half of a pair is told by what now stands beside it.
     if (part.kind === 'cap' || part.kind === 'rotor')
-      await judgeLinesAgain(context, trx, slip, staff, [part.kind === 'cap' ? 'rotor' : 'cap']);
+      await judgeLinesAgain(context, trx, slip, staff, {
+        cause: 'slip',
+        kinds: [part.kind === 'cap' ? 'rotor' : 'cap'],
+        store: 'changed',
+      });
     await recordChange(trx, {
       staffId: staff.id,
       subject: 'slip line',

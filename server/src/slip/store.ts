@@ -30,7 +30,13 @@ export async function readLines(db: Database, slipId: string) {
         eb
           .selectFrom('judgement')
           .innerJoin('staff', 'staff.id', 'judgement.staff_id')
+          .leftJoin('release', 'release.judgement_id', 'judgement.id')
+          .leftJoin('staff as supervisor', 'supervisor.id', 'release.supervisor_id')
           .select([
+            'judgement.id as judgement_id',
+            'release.reason as release_reason',
+            'release.at as released_at',
+            'supervisor.name as released_by',
             'judgement.verdict',
             'judgement.reason',
             'judgement.findings',
@@ -51,8 +57,13 @@ export async function readLines(db: Database, slipId: string) {
       'slip_line.quantity',
       'slip_line.unit_price_minor',
       'slip_line.positions',
+      'slip_line.review',
       'part_name.printed',
       'maker.name as maker',
+      'latest.judgement_id',
+      'latest.release_reason',
+      'latest.released_at',
+      'latest.released_by',
       'latest.verdict',
       'latest.reason',
       'latest.findings',
@@ -65,6 +76,26 @@ export async function readLines(db: Database, slipId: string) {
     .execute();
 }
 export type LineRow = Awaited<ReturnType<typeof readLines>>[number];
+
+/** Every judgement of a slip's lines, the latest first: what was told stays as told. */
+export async function readJudgements(db: Database, slipId: string) {
+  return db
+    .selectFrom('judgement')
+    .innerJoin('slip_line', 'slip_line.id', 'judgement.slip_line_id')
+    .innerJoin('staff', 'staff.id', 'judgement.staff_id')
+    .select([
+      'judgement.slip_line_id',
+      'judgement.verdict',
+      'judgement.reason',
+      'judgement.at',
+      'judgement.cause',
+      'staff.name as by',
+    ])
+    .where('slip_line.slip_id', '=', slipId)
+    .orderBy('judgement.id', 'desc')
+    .execute();
+}
+export type ToldRow = Awaited<ReturnType<typeof readJudgements>>[number];
 
 export async function readNotes(db: Database, slipId: string) {
   return db

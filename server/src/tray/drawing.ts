@@ -1,5 +1,7 @@
-import { rulingValue, type FactSheet } from '@brackenfell/core/fitment/facts';
-import { heatIndexBar, placeOnScale } from '@brackenfell/core/heat-range/heat-scale';
+import { rulingValue, type AskedHeat, type FactSheet } from '@brackenfell/core/fitment/facts';
+import { heatIndexBar, indexAt, placeOnScale } from '@brackenfell/core/heat-range/heat-scale';
+import { heatOffsetSteps } from '@brackenfell/core/duty/duty';
+import { HOUSE_RULES } from '@brackenfell/core/house-rules/house-rules';
 import { capTowers } from '@brackenfell/core/engine-plan/engine-plan';
 import { MOST_SLACK_MM } from '@brackenfell/core/leads/assign-leads';
 import type { CoilShape, PlugShape } from '@brackenfell/contract/shapes';
@@ -8,27 +10,37 @@ import { planView } from '../engine/present.ts';
 import type { JudgedEngine } from './judge-plugs.ts';
 import { capShape, coilShape, headShape, rotorShape } from './shapes.ts';
 
-/** Half a step either side of the required ratings, in bar on the common index. */
-function heatView({ scales, candidates }: JudgedEngine, sheet: FactSheet): DrawingOf<'plug'>['heat'] {
+/** The target of a school, half a step either side of the required ratings, in bar on the common index. */
+function targetOf(asked: AskedHeat, requiredBar: readonly number[], offsetSteps: number) {
+  const places = requiredBar.map((bar) => placeOnScale(asked.scale, bar).steps + offsetSteps);
+  return {
+    lowBar: indexAt(asked.scale, Math.min(...places) - 0.5),
+    highBar: indexAt(asked.scale, Math.max(...places) + 0.5),
+  };
+}
+
+function heatView({ scales, candidates, ruling }: JudgedEngine, sheet: FactSheet): DrawingOf<'plug'>['heat'] {
   const asked = rulingValue(sheet, 'position.heat');
   const shown = new Set([asked?.scale.maker, ...candidates.map(({ part }) => part.maker)]);
   const rails = [...scales.values()]
     .filter(({ maker }) => shown.has(maker))
     .map(({ maker, ratings }) => ({ maker, ratings: [...ratings] }));
-  if (!asked) return { rails, requiredMaker: null, requiredBar: [], targetLowBar: null, targetHighBar: null };
-  const requiredBar = asked.codes.map((code) => heatIndexBar(asked.scale, code)).filter((bar) => bar !== undefined);
-  const halfStepFrom = (bar: number, towards: 1 | -1): number => {
-    const { ratings } = asked.scale;
-    const at = placeOnScale(asked.scale, bar).steps + towards / 2;
-    const low = Math.max(0, Math.min(ratings.length - 2, Math.floor(at)));
-    return ratings[low]!.indexBar + (at - low) * (ratings[low + 1]!.indexBar - ratings[low]!.indexBar);
-  };
+  const requiredBar = asked?.codes.map((code) => heatIndexBar(asked.scale, code)).filter((bar) => bar !== undefined);
+  if (!asked || !requiredBar || requiredBar.length === 0)
+    return { rails, requiredMaker: null, requiredBar: [], targetLowBar: null, targetHighBar: null, other: null };
+  const { rules, duty } = ruling;
+  const madeFor = rulingValue(sheet, 'position.fuel') ?? 'petrol';
+  const offset = heatOffsetSteps(rules.heatWithPower, duty, madeFor);
+  const target = targetOf(asked, requiredBar, offset);
+  const otherSchool = HOUSE_RULES.heatWithPower.schools.find(({ id }) => id !== rules.heatWithPower)!;
+  const otherOffset = heatOffsetSteps(otherSchool.id, duty, madeFor);
   return {
     rails,
     requiredMaker: asked.scale.maker,
     requiredBar,
-    targetLowBar: requiredBar.length > 0 ? halfStepFrom(Math.min(...requiredBar), -1) : null,
-    targetHighBar: requiredBar.length > 0 ? halfStepFrom(Math.max(...requiredBar), 1) : null,
+    targetLowBar: target.lowBar,
+    targetHighBar: target.highBar,
+    other: otherOffset === offset ? null : { school: otherSchool.says, ...targetOf(asked, requiredBar, otherOffset) },
   };
 }
 

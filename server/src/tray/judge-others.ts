@@ -14,6 +14,8 @@ import type { Database } from '../db/database.ts';
 import { alikePositions, readAsked, type Asked, type AskedPosition } from './asked.ts';
 import { buildQuestion } from './build-question.ts';
 import type { JudgedCandidate, JudgedEngine, PlugsQuestion } from './judge-plugs.ts';
+import { readRuling } from './ruling.ts';
+import { standingBy } from './standing.ts';
 import { findByForm, readStock } from './store.ts';
 
 type OtherKind = Exclude<PartKind, 'plug'>;
@@ -40,12 +42,14 @@ export async function judgeOthers(
   const titles = await readPartTitles(db, singled, kind);
   const ids = singled.filter((id) => titles.has(id));
   const onTrails = ids.flatMap((id) => asked.trails.get(id)?.steps.map(({ to }) => to) ?? []);
-  const [sheets, stock, named, jobFacts] = await Promise.all([
+  const [sheets, stock, named, jobFacts, ruling] = await Promise.all([
     readPartSheets(db, asked.held.scales, ids),
     readStock(db, ids),
     readNamedParts(db, [...new Set([...onTrails, ...asked.roots])]),
     readJobFacts(db, asked, question),
+    readRuling(db, question.duty ?? {}),
   ]);
+  const standing = standingBy(ruling.rules);
   const say = sayIn(units);
   const candidates = ids
     .map((id): JudgedCandidate => {
@@ -64,10 +68,11 @@ export async function judgeOthers(
         costPer10000KmMinor: null,
       };
     })
-    .sort((a, b) => compareInTray(rankOf(a), rankOf(b)));
+    .sort((a, b) => compareInTray(rankOf(a, standing), rankOf(b, standing)));
   const count = (verdict: Verdict) => candidates.filter((c) => c.judgement.verdict === verdict).length;
   return {
     kind,
+    ruling,
     engine: asked.engine,
     positions: asked.positions,
     everyPosition: asked.everyPosition,
@@ -88,9 +93,9 @@ export async function judgeOthers(
   };
 }
 
-const rankOf = ({ part, judgement, evidence }: JudgedCandidate) => ({
+const rankOf = ({ part, judgement, evidence }: JudgedCandidate, standing: (evidence: Evidence) => Evidence) => ({
   verdict: judgement.verdict,
-  evidence,
+  evidence: standing(evidence),
   closeness: judgement.closeness,
   onHand: part.on_hand ?? 0,
   costPer10000Km: undefined,

@@ -1,5 +1,5 @@
 import type { FactSheet } from '@brackenfell/core/fitment/facts';
-import { ruleFacts } from '@brackenfell/core/fitment/house-rules';
+import type { Duty } from '@brackenfell/core/duty/duty';
 import type { LineJudgement } from '@brackenfell/core/fitment/judge-plug';
 import { compareInTray, type Rankable } from '@brackenfell/core/fitment/ranking';
 import { plugsBySize } from '@brackenfell/core/fitment/screening/by-size';
@@ -17,12 +17,16 @@ import { readAsked, type Asked, type AskedOf, type AskedPosition } from './asked
 import { COST_FACTS, costPer10000KmMinor } from './cost.ts';
 import { layOut } from './lay-out.ts';
 import { answeredInAnyCase, countAll, pickFirst, type CandidateCounts } from './pick-candidates.ts';
+import { readRuling, type Ruling } from './ruling.ts';
+import { standingBy } from './standing.ts';
 import { readStock } from './store.ts';
 
 export interface PlugsQuestion extends AskedOf {
   readonly inHand?: string | undefined;
   /** Judge only these parts; every candidate when left out. */
   readonly only?: readonly string[];
+  /** What the engine is used for; standard when left out. */
+  readonly duty?: Duty | undefined;
   /** How many candidates to explain. */
   readonly most?: number;
 }
@@ -50,6 +54,7 @@ export interface JudgedCandidate {
 
 export interface JudgedEngine {
   readonly kind: PartKind;
+  readonly ruling: Ruling;
   readonly engine: Asked['engine'];
   readonly positions: readonly AskedPosition[];
   readonly everyPosition: readonly AskedPosition[];
@@ -70,10 +75,14 @@ export async function judgePlugs(
   units: UnitDisplay,
   db: Database,
 ): Promise<JudgedEngine | undefined> {
-  const asked = await readAsked(context, db, 'plug', question, context.sheets.withPlugs(db));
+  const [asked, ruling] = await Promise.all([
+    readAsked(context, db, 'plug', question, context.sheets.withPlugs(db)),
+    readRuling(db, question.duty ?? {}),
+  ]);
   if (!asked) return undefined;
+  const standing = standingBy(ruling.rules);
   const { held } = asked;
-  const bench = layOut(asked, ruleFacts(context.rules));
+  const bench = layOut(asked, ruling);
   const { inHand } = question;
   const isPlug = (id: string) => held.plugs.placeOf(id) !== undefined;
   const singled = [...new Set(question.only ?? [...asked.reached, ...(inHand ? [inHand] : [])])].filter(isPlug);
@@ -88,7 +97,7 @@ export async function judgePlugs(
   const bySize = bench.screenAll(others);
   const most = question.most ?? singled.length + others.length;
   const answered = answeredInAnyCase(found, inHand);
-  const chosen = pickFirst(found, bySize, most, answered);
+  const chosen = pickFirst(found, bySize, most, answered, standing);
   const ids = chosen.map(({ id }) => id);
   const onTrails = ids.flatMap((id) => asked.trails.get(id)?.steps.map(({ to }) => to) ?? []);
   const [stock, named] = await Promise.all([
@@ -103,7 +112,14 @@ export async function judgePlugs(
       const cost = costPer10000KmMinor(asked.positions, costFacts, part.each_minor);
       const { verdict, closeness, evidence } = screened;
       const onHand = part.on_hand ?? 0;
-      const rank: Rankable = { verdict, evidence, closeness, onHand, costPer10000Km: cost, printed: part.printed };
+      const rank: Rankable = {
+        verdict,
+        evidence: standing(evidence),
+        closeness,
+        onHand,
+        costPer10000Km: cost,
+        printed: part.printed,
+      };
       return { screened, part, cost, rank };
     })
     .sort((a, b) => compareInTray(a.rank, b.rank))
@@ -127,6 +143,7 @@ export async function judgePlugs(
   });
   return {
     kind: 'plug',
+    ruling,
     engine: asked.engine,
     positions: asked.positions,
     everyPosition: asked.everyPosition,

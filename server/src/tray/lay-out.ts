@@ -7,13 +7,14 @@ import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { VERDICTS, worstVerdict } from '@brackenfell/core/fitment/verdict';
 import type { HeldPlugs } from '../catalogue/fact-sheets.ts';
 import { alikePositions, type Asked } from './asked.ts';
+import type { Ruling } from './ruling.ts';
 import { UNCONNECTED, type ScreenedBySize, type ScreenedCandidate } from './pick-candidates.ts';
 
 /** What is needed to screen and to explain plugs for an engine. */
-export function layOut(asked: Asked<HeldPlugs>, ruled: FactSheet) {
+export function layOut(asked: Asked<HeldPlugs>, ruling: Ruling) {
   const { plugs } = asked.held;
   const groups = alikePositions(asked.positions).map((positions) => {
-    const facts = { ...positions[0]!.sheet, ...ruled };
+    const facts = ruling.apply(positions[0]!.sheet);
     return { positions, place: positions[0]!.place, facts, screen: new Screen(plugs, facts) };
   });
   const places = [...new Set(groups.map(({ place }) => place))];

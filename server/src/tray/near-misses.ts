@@ -1,5 +1,4 @@
 import { CHECKS } from '@brackenfell/core/fitment/check-list';
-import { ruleFacts } from '@brackenfell/core/fitment/house-rules';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { Explainer } from '@brackenfell/core/fitment/screening/explain';
 import { fewerRefusals, nearMisses, screenAll } from '@brackenfell/core/fitment/screening/near-miss';
@@ -9,6 +8,7 @@ import type { NearMisses } from '@brackenfell/contract/tray';
 import type { Context } from '../context.ts';
 import type { Database } from '../db/database.ts';
 import { alikePositions, readAsked } from './asked.ts';
+import { readRuling } from './ruling.ts';
 import { readStock } from './store.ts';
 
 const MOST_OF_A_CHECK = 6;
@@ -23,9 +23,9 @@ export async function findNearMisses(
   const asked = await readAsked(context, db, 'plug', { engineId }, context.sheets.withPlugs(db));
   if (!asked) return undefined;
   const { plugs, titles } = asked.held;
-  const ruled = ruleFacts(context.rules);
+  const ruling = await readRuling(db, {});
   const groups = alikePositions(asked.positions).map((positions) => {
-    const facts = { ...positions[0]!.sheet, ...ruled };
+    const facts = ruling.apply(positions[0]!.sheet);
     return { place: positions[0]!.place, facts, misses: screenAll(plugs, new Screen(plugs, facts)) };
   });
   // A plug has to suit every position of a place; where places differ, one of them.

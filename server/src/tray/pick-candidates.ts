@@ -67,8 +67,9 @@ export function pickFirst(
   bySize: ScreenedBySize,
   most: number,
   answered: ReadonlySet<string>,
+  standing: (evidence: Evidence) => Evidence = (evidence) => evidence,
 ): ScreenedCandidate[] {
-  const own = found.map((c) => trayPlacing(c.verdict, c.evidence, c.closeness));
+  const own = found.map((c) => trayPlacing(c.verdict, standing(c.evidence), c.closeness));
   const first = firstVerdicts(bySize, most);
   const base = VERDICTS.map((verdict) => trayPlacing(verdict, UNCONNECTED, 0));
   const others = Float64Array.from(first, (i) => base[bySize.verdicts[i]!]! + bySize.closeness[i]!);

@@ -2,13 +2,16 @@ import type { CheckId } from '@brackenfell/core/fitment/check-ids';
 import { CHECKS_BY_KIND } from '@brackenfell/core/fitment/checks-by-kind';
 import { FACTS, rulingValue } from '@brackenfell/core/fitment/facts';
 import type { Telling } from '@brackenfell/core/fitment/finding';
-import type { HouseRules } from '@brackenfell/core/fitment/house-rules';
 import type { SharedFinding } from '@brackenfell/core/fitment/judge-plug';
+import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import { chosenSchool, HOUSE_RULES, type RuleId } from '@brackenfell/core/house-rules/house-rules';
+import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { RANKING_TOLD } from '@brackenfell/core/fitment/ranking';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import type { FactUsed, Finding, TrailView, Tray, TrayFinding, TrayRow } from '@brackenfell/contract/tray';
 import { buildChoices, buildQuestion } from './build-question.ts';
 import { drawingAt, type Around } from './drawing.ts';
+import { dutyView } from './duty-view.ts';
 import type { JudgedCandidate, JudgedEngine } from './judge-plugs.ts';
 import { partShape } from './shapes.ts';
 
@@ -141,11 +144,20 @@ const GROUP_STARTS: readonly CheckId[] = [
   'revision',
 ];
 
+/** The house rules that a verdict or an order rests on. */
+const RULES_OF: Readonly<Record<PartKind, readonly RuleId[]>> = {
+  plug: ['electrodeUpgrade', 'heatWithPower', 'gapForDuty', 'interval', 'ownNumber'],
+  coil: ['ownNumber'],
+  'lead-set': ['ownNumber'],
+  cap: ['ownNumber'],
+  rotor: ['ownNumber'],
+};
+
 /** The whole tray as the counter sees it: rows ranked, its columns, and what the drawing beside it shows. */
 export function trayView(
   judged: JudgedEngine,
   question: { readonly engineId: string; readonly inHand?: string | undefined },
-  rules: HouseRules,
+  units: UnitDisplay,
   around: Around | undefined,
 ): Tray {
   const tables = new TrayTables();
@@ -167,15 +179,16 @@ export function trayView(
     sources: tables.sources,
     counts: { byReference, bySize, verdicts },
     order: RANKING_TOLD,
-    rules:
-      kind === 'plug'
-        ? [{ rule: 'Better electrode', choice: rules.electrodeUpgrade === 'allowed' ? 'may be sold' : 'as designed' }]
-        : [],
+    rules: RULES_OF[kind].map((rule) => ({
+      rule: HOUSE_RULES[rule].title,
+      choice: chosenSchool(judged.ruling.rules, rule).says,
+    })),
+    duty: dutyView(judged, units),
     drawings: Object.fromEntries(
       [...new Set(positions.map(({ place }) => place))].map((place) => [place, drawingAt(judged, place, rows, around)]),
     ),
     catalogueVersion: judged.catalogueVersion,
-    rulesVersion: rules.version,
+    rulesVersion: judged.ruling.rules.version,
   };
 }
 

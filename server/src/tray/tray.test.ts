@@ -86,7 +86,7 @@ describe('the tray of the SC20 over HTTP', () => {
     const agent = await counter.as('specialist');
     const { body } = await agent.get('/api/engines/skerrow-sc20/near-misses').expect(200);
     const { considered, byCheck } = NearMisses.parse(body);
-    expect(considered).toBe(222);
+    expect(considered).toBe(223);
     expect(byCheck.length).toBeGreaterThan(3);
     for (const { check, count, nearest } of byCheck) {
       expect(count).toBeGreaterThanOrEqual(nearest.length);

@@ -38,4 +38,10 @@ export const ADDRESSES: { readonly [N in EndpointName]: AddressOf<N> } = {
   getFinding: ['GET', '/api/audit/findings/:findingId'],
   decideFinding: ['POST', '/api/audit/findings/:findingId/decisions'],
   undoDecision: ['POST', '/api/audit/decisions/:decisionId/undo'],
+  getHouseRules: ['GET', '/api/house-rules'],
+  chooseHouseRule: ['POST', '/api/house-rules/:rule'],
+  listWaiting: ['GET', '/api/releases/waiting'],
+  releaseLine: ['POST', '/api/slips/:slipId/lines/:lineId/release'],
+  releaseLineByPin: ['POST', '/api/slips/:slipId/lines/:lineId/release-by-pin'],
+  getFittingPlan: ['GET', '/api/engines/:engineId/fitting-plan'],
 };

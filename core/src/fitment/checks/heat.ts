@@ -29,7 +29,7 @@ export const heat = defineCheck({
   why: 'Too cold a plug fouls; too hot a one lights the mixture before the spark and holes pistons.',
   source: 'Domain section 4, heat and Heat rating',
   needs: ['plug.heat', 'position.heat', 'position.aspiration', 'position.fuel', 'duty.heatOffsetSteps'],
-  mayUse: [],
+  mayUse: ['duty.shortColdRuns'],
   canRefuse: () => true,
   judge: (f) => {
     const { scale, codes } = f['position.heat'];
@@ -67,6 +67,8 @@ export const heat = defineCheck({
     if (!within(hotter, MATCH_STEPS)) return { outcome: 'caution', caseId: 'hotter', figures: told, closeness };
     if (!within(-colder, MATCH_STEPS))
       return { outcome: 'caution', caseId: 'hotter-than-target', figures: told, closeness };
+    if (f['duty.shortColdRuns'] === true && !within(hotter, 0))
+      return { outcome: 'caution', caseId: 'hotter-on-short-runs', figures: told, closeness };
     if (within(colder, MATCH_STEPS)) return { outcome: 'match', caseId: 'on-target', figures: told, closeness };
     if (within(colder, ACCEPTABLE_COLDER_STEPS))
       return { outcome: 'acceptable', caseId: 'colder', figures: told, closeness };
@@ -110,6 +112,13 @@ export const heat = defineCheck({
           says: `${steps(hotter)} hotter${past} than the engine asks; under long load it may glow.`,
           toDo: 'Let the supervisor decide.',
           phrase: `${steps(hotter)} hotter than asked`,
+        };
+      case 'hotter-on-short-runs':
+        return {
+          ...common,
+          says: `${steps(hotter)} hotter than asked: on short cold runs a hotter plug hides why the old ones fouled.`,
+          toDo: 'Find why they foul first; let the supervisor decide.',
+          phrase: `${steps(hotter)} hotter on short runs`,
         };
       case 'hotter-than-target':
         return {
@@ -180,6 +189,17 @@ export const heat = defineCheck({
       facts: { ...plug(13), 'duty.heatOffsetSteps': 3 },
       outcome: 'caution',
       caseId: 'hotter-than-target',
+    },
+    {
+      says: 'half a step hotter on short cold runs is a caution',
+      facts: { ...plug(12.5), 'duty.shortColdRuns': true },
+      outcome: 'caution',
+      caseId: 'hotter-on-short-runs',
+    },
+    {
+      says: 'the asked rating on short cold runs matches',
+      facts: { ...plug(13), 'duty.shortColdRuns': true },
+      outcome: 'match',
     },
     { says: 'a rule moves the target colder', facts: { ...plug(14), 'duty.heatOffsetSteps': 1 }, outcome: 'match' },
     {

@@ -188,6 +188,15 @@ export interface ListingTable {
   built_from: string | null;
   built_to: string | null;
 }
+/** The numbers a sanctioned class permits, as normal forms, while a list is in force. */
+export interface ClassListTable {
+  id: Key;
+  class_name: string;
+  valid_from: string;
+  valid_to: string | null;
+  numbers: string[];
+  source: string;
+}
 export interface StockTable {
   part_id: string;
   on_hand: number;

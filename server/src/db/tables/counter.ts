@@ -4,6 +4,14 @@ import type { Role } from '@brackenfell/contract/endpoint';
 import type { Verdict } from '@brackenfell/core/fitment/verdict';
 
 type Key = GeneratedAlways<string>;
+
+/** What a rule chosen since makes of a line that was sold. */
+export interface LineReview {
+  readonly rule: string;
+  readonly before: Verdict;
+  readonly after: Verdict;
+  readonly at: string;
+}
 /** jsonb: read as data, written as JSON text. */
 type Json<T> = ColumnType<T, string, string>;
 
@@ -34,6 +42,8 @@ export interface SlipTable {
   engine_id: string | null;
   /** Which build of the engine, by its label, once that is known. */
   build: string | null;
+  /** What the engine is used for, as `printDuty` writes it; empty for standard duty. */
+  duty: Generated<string>;
   in_hand_part_id: string | null;
   holder_id: string | null;
   created_at: Generated<Date>;
@@ -49,6 +59,8 @@ export interface SlipLineTable {
   positions: string[];
   added_at: Generated<Date>;
   removed_at: Date | null;
+  /** Set on a sold line that a rule changed since would judge otherwise. */
+  review: Json<LineReview> | null;
 }
 export interface SlipNoteTable {
   id: Key;
@@ -67,6 +79,25 @@ export interface JudgementTable {
   verdict: Verdict;
   reason: string;
   findings: Json<Finding[]>;
+  at: Generated<Date>;
+  /** What changed since the judgement before: `rule:…`, `slip`; null for the first. */
+  cause: string | null;
+}
+/** Append-only: the latest choice of a rule stands. */
+export interface HouseRuleChoiceTable {
+  id: Key;
+  rule: string;
+  school: string;
+  staff_id: string;
+  at: Generated<Date>;
+}
+/** Append-only: a supervisor's word on one judgement. */
+export interface ReleaseTable {
+  id: Key;
+  judgement_id: string;
+  supervisor_id: string;
+  asked_by: string;
+  reason: string;
   at: Generated<Date>;
 }
 export interface ChangeEntryTable {

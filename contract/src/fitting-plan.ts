@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import { DutyText } from './duty.ts';
+import { EngineKey, endpoint, EVERYONE, Id, Units } from './endpoint.ts';
+
+export const FittingPlan = z
+  .object({
+    engine: z.string(),
+    part: z.string(),
+    steps: z.array(
+      z.object({
+        says: z.string(),
+        caution: z.boolean(),
+        rule: z.object({ title: z.string(), choice: z.string() }).nullable(),
+      }),
+    ),
+  })
+  .meta({ id: 'FittingPlan' });
+export type FittingPlan = z.infer<typeof FittingPlan>;
+
+export const getFittingPlan = endpoint({
+  method: 'GET',
+  path: '/api/engines/:engineId/fitting-plan',
+  summary:
+    'How a plug is fitted here: cautions, order of work, tightening, each step under the house rule that chose it.',
+  roles: EVERYONE,
+  params: z.object({ engineId: EngineKey }),
+  query: z.object({ part: Id, units: Units.default('metric'), duty: DutyText.optional() }),
+  response: FittingPlan,
+});

@@ -1,0 +1,52 @@
+import { z } from 'zod';
+import { RULE_IDS } from '@brackenfell/core/house-rules/house-rules';
+import { endpoint, EVERYONE } from './endpoint.ts';
+
+const SchoolView = z.object({ id: z.string(), says: z.string(), argument: z.string(), consequence: z.string() });
+
+export const HouseRuleView = z
+  .object({
+    rule: z.enum(RULE_IDS),
+    title: z.string(),
+    asks: z.string(),
+    schools: z.array(SchoolView),
+    chosen: z.string(),
+    /** Who chose it and when; null while nobody has. */
+    by: z.string().nullable(),
+    at: z.string().nullable(),
+  })
+  .meta({ id: 'HouseRuleView' });
+export type HouseRuleView = z.infer<typeof HouseRuleView>;
+
+export const HouseRulesView = z
+  .object({ version: z.number().int(), rules: z.array(HouseRuleView) })
+  .meta({ id: 'HouseRulesView' });
+export type HouseRulesView = z.infer<typeof HouseRulesView>;
+
+export const getHouseRules = endpoint({
+  method: 'GET',
+  path: '/api/house-rules',
+  summary: 'What the shop has chosen where the trade disagrees.',
+  roles: EVERYONE,
+  response: HouseRulesView,
+});
+
+/** What a rule chosen anew did to slips. */
+export const RuleChanged = HouseRulesView.extend({
+  /** Lines of open and parked slips that were judged again, and how many of them are told otherwise now. */
+  judgedAgain: z.number().int(),
+  toldOtherwise: z.number().int(),
+  /** Sold lines that would be judged otherwise: each has a review flag. */
+  flagged: z.number().int(),
+}).meta({ id: 'RuleChanged' });
+
+export const chooseHouseRule = endpoint({
+  method: 'POST',
+  path: '/api/house-rules/:rule',
+  summary: 'Choose a school; open lines are judged again, sold ones flagged where they would be judged otherwise.',
+  roles: ['supervisor'],
+  params: z.object({ rule: z.enum(RULE_IDS) }),
+  body: z.object({ school: z.string().max(40), version: z.number().int().min(1) }).strict(),
+  response: RuleChanged,
+  idempotent: true,
+});

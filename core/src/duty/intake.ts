@@ -1,0 +1,2 @@
+/** Standard atmosphere, kPa. */
+export const ATMOSPHERE_KPA = 101.325;

@@ -1,0 +1,273 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { HOUSE_RULES, RULE_IDS, type RuleId } from '@brackenfell/core/house-rules/house-rules';
+import type { FittingPlan } from '@brackenfell/contract/fitting-plan';
+import type { HouseRulesView } from '@brackenfell/contract/house-rules';
+import type { Slip } from '@brackenfell/contract/slip';
+import {
+  fetchTray,
+  findingOf,
+  openTestCounter,
+  rowOf,
+  write,
+  type Agent,
+  type TestCounter,
+} from '../testing/counter.ts';
+
+let counter: TestCounter;
+let [wren, isolde]: Agent[] = [];
+beforeAll(async () => {
+  counter = await openTestCounter();
+  wren = await counter.as('specialist');
+  isolde = await counter.as('supervisor');
+});
+afterAll(() => counter.close());
+
+const rules = async () => (await wren!.get('/api/house-rules').expect(200)).body as HouseRulesView;
+async function choose(rule: RuleId, school: string) {
+  const { version } = await rules();
+  return (await write(isolde!, 'post', `/api/house-rules/${rule}`, { school, version }).expect(200)).body as {
+    judgedAgain: number;
+    toldOtherwise: number;
+    flagged: number;
+  };
+}
+const partIdOf = async (printed: string): Promise<string> =>
+  (await counter.db.selectFrom('part_name').select('part_id').where('printed', '=', printed).executeTakeFirstOrThrow())
+    .part_id;
+
+async function verdict(engineId: string, printed: string, query = ''): Promise<string> {
+  const row = rowOf(await fetchTray(wren!, engineId, `?most=400${query}`), printed);
+  return `${row.verdict}: ${row.reason}`;
+}
+async function plan(engineId: string, printed: string): Promise<string> {
+  const part = await partIdOf(printed);
+  const { steps } = (await wren!.get(`/api/engines/${engineId}/fitting-plan?part=${part}`).expect(200))
+    .body as FittingPlan;
+  return steps.map(({ says }) => says).join(' ');
+}
+const begin = async (body: object): Promise<Slip> => (await write(wren!, 'post', '/api/slips', body)).body as Slip;
+const lineOf = async ({ slipId, version }: Slip, printed: string, body: object = {}) =>
+  (await write(wren!, 'post', `/api/slips/${slipId}/lines`, { version, partId: await partIdOf(printed), ...body }))
+    .body as Slip;
+
+interface Outcome {
+  readonly engine: string;
+  readonly part: string;
+  readonly query?: string;
+  readonly see: () => Promise<string>;
+}
+const boosted = '&duty=boost:140,factory:60';
+const verdictOf = (engine: string, part: string, query = ''): Outcome => ({
+  engine,
+  part,
+  query,
+  see: () => verdict(engine, part, query),
+});
+const planOf = (engine: string, part: string): Outcome => ({ engine, part, see: () => plan(engine, part) });
+
+/** Somewhere in the demo world each rule decides what a customer is told or sold. */
+const OUTCOMES: Readonly<Record<RuleId, Outcome & { other: string }>> = {
+  electrodeUpgrade: { ...verdictOf('dunmarrow-hf22', 'IVX-D12T-F08'), other: 'allowed' },
+  heatWithPower: { ...verdictOf('aldersyke-as30t', 'KN 419G-65IR', boosted), other: 'step-with-power' },
+  gapForDuty: { ...verdictOf('aldersyke-as30t', 'KN 419G-65IR', boosted), other: 'margin' },
+  threadCompound: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'always-reduced' },
+  interval: { ...verdictOf('skerrow-sc20', 'TS 500 241'), other: 'cautious' },
+  tightening: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'angle' },
+  grease: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'dry' },
+  orderOfWork: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'all-out' },
+  battery: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'ignition-off' },
+  engineTemperature: { ...planOf('skerrow-tv50', 'KN 438G-61DR'), other: 'makers-procedure' },
+  sparePolicy: {
+    engine: 'pellworth-pp20',
+    part: 'KN 409G-59N',
+    see: async () => {
+      const slip = await lineOf(await begin({ engineId: 'pellworth-pp20' }), 'KN 409G-59N');
+      return `${slip.lines[0]!.quantity} on the slip`;
+    },
+    other: 'one-spare',
+  },
+  ownNumber: {
+    engine: 'skerrow-sc20',
+    part: 'the first of the tray',
+    see: async () => (await fetchTray(wren!, 'skerrow-sc20')).rows[0]!.printed,
+    other: 'among-equals',
+  },
+};
+
+describe('the twelve house rules', () => {
+  test('each change a real outcome, and changing back restores it', async () => {
+    const table: Record<string, string>[] = [];
+    for (const rule of RULE_IDS) {
+      const { engine, part, query = '', see, other } = OUTCOMES[rule];
+      const before = await see();
+      await choose(rule, other);
+      const after = await see();
+      await choose(rule, HOUSE_RULES[rule].schools[0].id);
+      const differ = (a: string, b: string) => {
+        const [words, others] = [a.split(/(?<=[.:]) /), new Set(b.split(/(?<=[.:]) /))];
+        return words.filter((word) => !others.has(word)).join(' ') || a;
+      };
+      table.push({
+        rule,
+        engine,
+        part: `${part}${query}`,
+        before: differ(before, after),
+        after: differ(after, before),
+      });
+      expect([rule, after === before]).toEqual([rule, false]);
+      expect([rule, await see()]).toEqual([rule, before]);
+    }
+    expect(table).toHaveLength(12);
+    if (process.env.BRACKENFELL_SHOW_RULES) console.table(table);
+  });
+});
+
+describe('a rule chosen anew', () => {
+  test('judges open lines again as new judgements, keeps what was told, and flags what was sold', async () => {
+    const open = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F08');
+    const sold = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F08');
+    await write(wren!, 'post', `/api/slips/${sold.slipId}/close`, { version: sold.version }).expect(200);
+    const told = open.lines[0]!;
+    expect(told).toMatchObject({
+      verdict: 'needs-supervisor',
+      toldBefore: [],
+      openQuestions: ['Waits for the supervisor.'],
+    });
+
+    const done = await choose('electrodeUpgrade', 'allowed');
+    expect(done.toldOtherwise).toBeGreaterThanOrEqual(1);
+    expect(done.flagged).toBe(1);
+    const show = async (id: string) => (await wren!.get(`/api/slips/${id}`).expect(200)).body as Slip;
+    const again = (await show(open.slipId)).lines[0]!;
+    expect(again).toMatchObject({ verdict: 'sell-with-advice', openQuestions: [] });
+    expect(again.toldBefore).toEqual([
+      expect.objectContaining({ verdict: told.verdict, reason: told.reason, changedBy: 'house rule Better electrode' }),
+    ]);
+    const kept = (await show(sold.slipId)).lines[0]!;
+    expect(kept).toMatchObject({ verdict: 'needs-supervisor', told: told.told, toldBefore: [] });
+    expect(kept.review).toMatchObject({
+      rule: 'Better electrode',
+      before: 'needs-supervisor',
+      after: 'sell-with-advice',
+    });
+    await choose('electrodeUpgrade', 'as-designed');
+  });
+
+  test('is written with who and when, and is overtaken by nobody unseen', async () => {
+    const { version } = await rules();
+    await choose('grease', 'dry');
+    const stale = await write(isolde!, 'post', '/api/house-rules/grease', { school: 'smear', version });
+    expect([stale.status, (stale.body as { code: string }).code]).toEqual([409, 'changed-meanwhile']);
+    expect((await rules()).rules.find(({ rule }) => rule === 'grease')).toMatchObject({ chosen: 'dry', by: 'Isolde' });
+    await write(isolde!, 'post', '/api/house-rules/grease', {
+      school: 'lard',
+      version: (await rules()).version,
+    }).expect(400);
+    await choose('grease', 'smear');
+  });
+});
+
+describe('a line that needs the supervisor', () => {
+  const pin = async () => {
+    const { demoStaff } = await import('@brackenfell/demo/staff');
+    return demoStaff.find(({ role }) => role === 'supervisor')!.pin;
+  };
+  const idOf = async (role: string) =>
+    (
+      await counter.db
+        .selectFrom('staff')
+        .select('id')
+        .where('role', '=', role as 'supervisor')
+        .executeTakeFirstOrThrow()
+    ).id;
+  const reason = 'Customer keeps a log and changes yearly';
+
+  test('is released from the queue with a reason, and waits again once it is judged anew', async () => {
+    const slip = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F08');
+    const at = `/api/slips/${slip.slipId}/lines/${slip.lines[0]!.lineId}/release`;
+    await write(wren!, 'post', at, { version: slip.version, reason }).expect(403);
+    const waiting = (await isolde!.get('/api/releases/waiting').expect(200)).body as {
+      lines: { lineId: string; version: number }[];
+    };
+    const own = waiting.lines.find(({ lineId }) => lineId === slip.lines[0]!.lineId)!;
+    await write(isolde!, 'post', at, { version: own.version, reason: '' }).expect(400);
+    const released = (await write(isolde!, 'post', at, { version: own.version, reason }).expect(200)).body as Slip;
+    expect(released.lines[0]).toMatchObject({ openQuestions: [], released: { by: 'Isolde', reason } });
+    await write(isolde!, 'post', at, { version: released.version, reason }).expect(409);
+    const changed = (
+      await write(wren!, 'patch', `/api/slips/${slip.slipId}`, { version: released.version, duty: 'load' }).expect(200)
+    ).body as Slip;
+    expect(changed.lines[0]).toMatchObject({ released: null, openQuestions: ['Waits for the supervisor.'] });
+  });
+
+  test('is released by PIN at another’s counter, never by a starter’s own', async () => {
+    const starter = await counter.as('starter');
+    const begun = (await write(starter, 'post', '/api/slips', { engineId: 'dunmarrow-hf22' })).body as Slip;
+    const partId = await partIdOf('IVX-D12T-F08');
+    const slip = (await write(starter, 'post', `/api/slips/${begun.slipId}/lines`, { version: begun.version, partId }))
+      .body as Slip;
+    const at = `/api/slips/${slip.slipId}/lines/${slip.lines[0]!.lineId}/release-by-pin`;
+    const { demoStaff } = await import('@brackenfell/demo/staff');
+    const own = { staffId: await idOf('starter'), pin: demoStaff.find(({ role }) => role === 'starter')!.pin };
+    await write(starter, 'post', at, { version: slip.version, reason, ...own }).expect(401);
+    const wrong = { staffId: await idOf('supervisor'), pin: '0000' };
+    await write(starter, 'post', at, { version: slip.version, reason, ...wrong }).expect(401);
+    const right = { staffId: await idOf('supervisor'), pin: await pin() };
+    const released = (await write(starter, 'post', at, { version: slip.version, reason, ...right }).expect(200))
+      .body as Slip;
+    expect(released.lines[0]!.released).toMatchObject({ by: 'Isolde', reason });
+  });
+
+  test.each([
+    ['an open question', 'skerrow-sc20', 'TS 500 231', {}],
+    ['a refusal', 'skerrow-sc20', 'KN 426G-63DR', { kind: 'customers-own' }],
+    ['what can be sold', 'skerrow-sc20', 'KN 419G-63DR', {}],
+  ])('%s is not released', async (_, engineId, printed, body) => {
+    const slip = await lineOf(await begin({ engineId }), printed, body);
+    const at = `/api/slips/${slip.slipId}/lines/${slip.lines[0]!.lineId}/release`;
+    const refused = await write(isolde!, 'post', at, { version: slip.version, reason });
+    expect([refused.status, (refused.body as { code: string }).code]).toEqual([409, 'not-allowed-now']);
+  });
+});
+
+describe('duty', () => {
+  test('moves the target on the heat rails and tells both schools', async () => {
+    const tray = await fetchTray(wren!, 'aldersyke-as30t', '?duty=boost:140,factory:60');
+    expect(tray.duty.says).toBe('boost 140 kPa, was 60');
+    expect(
+      tray.duty.schools.filter(({ rule }) => rule === 'Heat with power').map(({ answer, chosen }) => [answer, chosen]),
+    ).toEqual([
+      ['as the maker asks', true],
+      ['1.5 colder', false],
+    ]);
+    const { drawing } = tray.rows[0]!;
+    if (drawing.part !== 'plug') throw new Error('not a plug');
+    expect(drawing.heat.other!.lowBar).toBeGreaterThan(drawing.heat.targetLowBar!);
+  });
+
+  test('gas conversion of a petrol engine refuses what is hotter, and asks one colder in both schools', async () => {
+    const tray = await fetchTray(wren!, 'skerrow-sc20', '?duty=gas&most=400');
+    expect(tray.duty.schools.filter(({ rule }) => rule === 'Heat with power').map(({ answer }) => answer)).toEqual([
+      '1 colder',
+      '1 colder',
+    ]);
+    expect(findingOf(rowOf(tray, 'KN 419G-63DR'), 'heat')).toMatchObject({
+      outcome: 'caution',
+      caseId: 'hotter-than-target',
+    });
+    expect(findingOf(rowOf(tray, 'KN 419G-65DR'), 'heat').outcome).toBe('match');
+  });
+
+  test('a class permits the printed number in force on the day, and refuses its twin', async () => {
+    const on = async (day: string) => fetchTray(wren!, 'thrushgill-tc18', `?most=400&duty=class:Tarn 2,on:${day}`);
+    const [before, after] = [await on('2025-12-31'), await on('2026-01-01')];
+    const outcome = (tray: typeof before, printed: string) => findingOf(rowOf(tray, printed), 'class-list').outcome;
+    expect([outcome(before, 'KN 419G-67S'), outcome(before, 'KN 419G-67SR')]).toEqual(['match', 'refuse']);
+    expect([outcome(after, 'KN 419G-67S'), outcome(after, 'KN 419G-67SR')]).toEqual(['refuse', 'match']);
+    expect(outcome(await on('2023-05-01'), 'KN 419G-67SR')).toBe('unknown');
+  });
+
+  test('that is none is refused by field', async () => {
+    await wren!.get('/api/engines/skerrow-sc20/tray?duty=fast').expect(400);
+  });
+});

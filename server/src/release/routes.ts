@@ -1,0 +1,95 @@
+import type { Express } from 'express';
+import { listWaiting, releaseLine, releaseLineByPin } from '@brackenfell/contract/release';
+import type { Slip } from '@brackenfell/contract/slip';
+import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
+import type { Context } from '../context.ts';
+import type { Writing } from '../db/database.ts';
+import { recordChange } from '../history/store.ts';
+import { serve } from '../http/serve.ts';
+import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
+import { isRight } from '../session/check-secret.ts';
+import { limitTries } from '../session/limit-tries.ts';
+import { findSecrets } from '../session/store.ts';
+import { showSlip } from '../slip/show-slip.ts';
+import { changeSlipRow, readLines } from '../slip/store.ts';
+import { readWaiting, storeRelease } from './store.ts';
+
+interface Release {
+  readonly slipId: string;
+  readonly lineId: string;
+  readonly version: number;
+  readonly reason: string;
+  readonly supervisorId: string;
+  readonly askedBy: string;
+}
+
+/** Releases the judgement a line has now; what is judged later waits again. */
+async function release(trx: Writing, { slipId, lineId, version, reason, ...by }: Release): Promise<Slip | Trouble> {
+  const slip = await changeSlipRow(trx, {
+    slipId,
+    version,
+    staffId: by.supervisorId,
+    action: 'release line',
+    unless: ({ state, docket }) =>
+      state === 'closed' ? trouble('not-allowed-now', `Slip ${docket} is closed: reopen it first.`) : undefined,
+  });
+  if (isTrouble(slip)) return slip;
+  const line = (await readLines(trx, slipId)).find(({ id }) => id === lineId);
+  if (!line) return trouble('not-found', 'The slip has no such line.');
+  if (line.verdict !== 'needs-supervisor' || line.kind !== 'sale') {
+    const stands = line.verdict === null ? 'not judged' : `“${VERDICT_WORDS[line.verdict]}”`;
+    return trouble(
+      'not-allowed-now',
+      `The line is ${stands}. Only what needs the supervisor is released: a question is answered, a refusal stands.`,
+    );
+  }
+  if (line.released_by !== null) return trouble('not-allowed-now', `${line.released_by} has released it already.`);
+  await storeRelease(trx, { judgementId: line.judgement_id!, reason, ...by });
+  await recordChange(trx, {
+    staffId: by.supervisorId,
+    subject: 'slip line',
+    subjectId: lineId,
+    action: 'release',
+    after: { reason },
+  });
+  return showSlip(trx, slipId);
+}
+
+export function releaseRoutes(app: Express, context: Context): void {
+  app.post(
+    releaseLineByPin.path,
+    limitTries((req) => (req.body as { staffId?: unknown } | undefined)?.staffId),
+  );
+
+  serve(app, context, releaseLine, ({ params, body, staff, trx }) =>
+    release(trx, { ...params, ...body, supervisorId: staff.id, askedBy: staff.id }),
+  );
+
+  serve(app, context, releaseLineByPin, async ({ params, body: { staffId, pin, ...body }, staff, trx }) => {
+    const found = await findSecrets(trx, { id: staffId });
+    const right = await isRight(found?.pinHash, pin);
+    if (!found || !right || found.staff.role !== 'supervisor')
+      return trouble('wrong-sign-in', 'Check who it is and the PIN: only a supervisor can release it.');
+    return release(trx, { ...params, ...body, supervisorId: found.staff.id, askedBy: staff.id });
+  });
+
+  serve(app, context, listWaiting, async ({ db }) => ({
+    lines: (await readWaiting(db)).map((row) => ({
+      slipId: row.slip_id,
+      docket: row.docket,
+      version: row.version,
+      lineId: row.line_id,
+      customer: row.customer,
+      engine: row.engine,
+      printed: row.printed,
+      maker: row.maker,
+      quantity: row.quantity,
+      reason: row.reason,
+      holder: row.holder,
+      says: row.findings
+        .filter(({ outcome }) => outcome === 'caution' || outcome === 'acceptable')
+        .map(({ told }) => told.says),
+      since: row.at.toISOString(),
+    })),
+  }));
+}

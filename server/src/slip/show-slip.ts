@@ -1,0 +1,19 @@
+import type { Slip } from '@brackenfell/contract/slip';
+import type { Database } from '../db/database.ts';
+import { trouble, type Trouble } from '../http/trouble.ts';
+import { readPartRows } from '../tray/store.ts';
+import { slipView } from './present.ts';
+import { readJudgements, readLines, readNotes, readSlip } from './store.ts';
+
+/** A slip as it stands, with what was told of its lines before. */
+export async function showSlip(db: Database, slipId: string): Promise<Slip | Trouble> {
+  const slip = await readSlip(db, slipId);
+  if (!slip) return trouble('not-found', 'There is no slip of that number.');
+  const [lines, notes, judgements, inHand] = [
+    await readLines(db, slipId),
+    await readNotes(db, slipId),
+    await readJudgements(db, slipId),
+    slip.in_hand_part_id === null ? [] : await readPartRows(db, [slip.in_hand_part_id]),
+  ];
+  return slipView(slip, lines, notes, judgements, inHand[0]?.printed ?? null);
+}

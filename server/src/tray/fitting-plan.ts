@@ -1,0 +1,34 @@
+import type { Duty } from '@brackenfell/core/duty/duty';
+import { sayIn } from '@brackenfell/core/fitment/say';
+import { fittingPlan } from '@brackenfell/core/fitting-plan/fitting-plan';
+import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
+import type { FittingPlan } from '@brackenfell/contract/fitting-plan';
+import type { Context } from '../context.ts';
+import type { Database } from '../db/database.ts';
+import { judgePlugs } from './judge-plugs.ts';
+
+interface Question {
+  readonly engineId: string;
+  readonly partId: string;
+  readonly duty: Duty;
+  readonly units: UnitDisplay;
+}
+
+/** How a plug is fitted in an engine, at the place it suits. Undefined without such an engine or plug. */
+export async function planFitting(
+  context: Context,
+  db: Database,
+  { engineId, partId, duty, units }: Question,
+): Promise<FittingPlan | undefined> {
+  const judged = await judgePlugs(context, { engineId, duty, only: [partId] }, units, db);
+  const candidate = judged?.candidates[0];
+  if (!judged || !candidate) return undefined;
+  const position = judged.positions.find(({ place }) => place === candidate.place)!;
+  const asked = judged.ruling.apply(position.sheet);
+  const steps = fittingPlan(asked, candidate.sheet, judged.ruling.rules, sayIn(units));
+  return {
+    engine: `${judged.engine.maker} ${judged.engine.code}`,
+    part: candidate.part.printed,
+    steps: steps.map(({ says, caution, rule }) => ({ says, caution: caution === true, rule: rule ?? null })),
+  };
+}
