@@ -10,6 +10,7 @@ import { Source } from './engine.ts';
 import { EnginePlan } from './engine-plan.ts';
 import { RECORDED_FACTS } from './fact-values.ts';
 import { PartKind } from './part-kind.ts';
+import { MOST_ASKED, MOST_EXPLAINED } from './tray-limits.ts';
 import { CapShape, CoilShape, HeadShape, PartShape, PlugShape, RotorShape } from './shapes.ts';
 
 /** A fact that was read, with the source of its figure; `questions` when it only raised a question. */
@@ -187,10 +188,6 @@ export const Tray = z
   })
   .meta({ id: 'Tray' });
 export type Tray = z.infer<typeof Tray>;
-
-/** As many candidates as a counter looks through; the rest are counted and asked for. */
-export const MOST_EXPLAINED = 50;
-export const MOST_ASKED = 400;
 
 export const getTray = endpoint({
   method: 'GET',

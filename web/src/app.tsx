@@ -8,11 +8,15 @@ import { SignIn } from './session/sign-in.tsx';
 import { useSession } from './session/use-session.ts';
 import { PartsStage } from './tray/parts-stage.tsx';
 
-/** The catalogue room comes when it is entered: the counter is usable before. */
+/** The catalogue room and the house rules come when they are entered: the counter is usable before. */
 const AuditPage = lazy(async () => ({ default: (await import('./audit/audit-page.tsx')).AuditPage }));
 const EngineList = lazy(async () => ({ default: (await import('./catalogue/engine-list.tsx')).EngineList }));
 const EnginePage = lazy(async () => ({ default: (await import('./catalogue/engine-page.tsx')).EnginePage }));
 const GraphPage = lazy(async () => ({ default: (await import('./interchange/graph-page.tsx')).GraphPage }));
+
+const HouseRulesPage = lazy(async () => ({
+  default: (await import('./house-rules/house-rules-page.tsx')).HouseRulesPage,
+}));
 
 /** The whole application: sign-in, then the counter's frame with its stages. */
 export function App() {
@@ -41,6 +45,7 @@ export function App() {
               <Route path="catalogue" element={<Navigate to="/catalogue/engines" replace />} />
               <Route path="catalogue/engines" element={<EngineList />} />
               <Route path="catalogue/audit" element={<AuditPage />} />
+              <Route path="house-rules" element={<HouseRulesPage />} />
               <Route path="*" element={<Nowhere />} />
             </Route>
           </Routes>

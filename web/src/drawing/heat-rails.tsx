@@ -33,7 +33,10 @@ const railX = (rails: number, i: number): number => LEFT + 14 + (i * (WIDTH - LE
 
 /** Hot at the top; room either side of the outermost ratings for a plug past the scale's end. */
 const heightOf = (heat: DrawingOf<'plug'>['heat']) => {
-  const all = heat.rails.flatMap((rail) => rail.ratings.map((r) => r.indexBar));
+  const all = [
+    ...heat.rails.flatMap((rail) => rail.ratings.map((r) => r.indexBar)),
+    ...[heat.targetHighBar, heat.other?.highBar].filter((bar) => typeof bar === 'number'),
+  ];
   return scaleLinear([Math.min(...all) - 0.4, Math.max(...all) + 0.4], [TOP, HEIGHT - 6]).clamp(true);
 };
 
@@ -52,16 +55,24 @@ export function HeatRails({ heat: all, maker, bar, code, outcome }: HeatRailsPro
     heat.requiredBar.length > 0
       ? `Asked: ${heat.requiredBar.map((b) => b.toFixed(1)).join(', ')} bar.`
       : 'The asked heat is not known.',
+    heat.targetLowBar !== null && heat.targetHighBar !== null
+      ? `Target by the shop’s rule: ${heat.targetLowBar.toFixed(1)} to ${heat.targetHighBar.toFixed(1)} bar.`
+      : '',
+    heat.other
+      ? `The other school, ${heat.other.school.toLowerCase()}: ${heat.other.lowBar.toFixed(1)} to ${heat.other.highBar.toFixed(1)} bar.`
+      : '',
     bar === null
       ? 'The heat of the plug picked is not known.'
       : `Picked: ${maker ?? ''} ${code ?? ''}, ${bar.toFixed(1)} bar: ${outcome}.`,
-  ].join(' ');
+  ]
+    .filter(Boolean)
+    .join(' ');
   return (
     <section aria-label="Heat" className="flex-none border-t border-line px-2 pt-1.5 pb-1">
       <h3 className="flex gap-3 px-1 text-xs">
         <b className="font-semibold">Heat</b>
         <span className="text-soft">▸ picked</span>
-        <span className="text-soft">- - asked, ± ½ step</span>
+        <span className="text-soft">- - asked, ± ½ step{heat.other ? '; dotted: other school' : ''}</span>
       </h3>
       <svg
         style={{ width: `${WIDTH / 16}rem` }}
@@ -106,6 +117,17 @@ const Scales = memo(function Scales({ heat }: { heat: DrawingOf<'plug'>['heat'] 
       )}
       {low !== null && high !== null && (
         <rect x={LEFT} y={y(low)} width={WIDTH - LEFT} height={y(high) - y(low)} className="fill-lichen-wash" />
+      )}
+      {heat.other && (
+        <rect
+          x={LEFT}
+          y={y(heat.other.lowBar)}
+          width={WIDTH - LEFT}
+          height={y(heat.other.highBar) - y(heat.other.lowBar)}
+          fill="none"
+          className="stroke-gorse"
+          strokeDasharray="3 3"
+        />
       )}
       {heat.requiredBar.map((required) => (
         <path

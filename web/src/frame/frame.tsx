@@ -44,6 +44,7 @@ export function Frame({ me }: { me: Staff }) {
         ]),
     { press: ', c', printed: ', then c', does: 'Counter', run: () => go('/counter/engine') },
     { press: ', k', printed: ', then k', does: 'Catalogue', run: () => go('/catalogue/engines') },
+    { press: ', h', printed: ', then h', does: 'House rules', run: () => go('/house-rules') },
     { press: '=', does: 'Slips: begin, park, take up', run: () => open('slips') },
     { press: '`', does: 'What was scanned', run: () => open('scans') },
     { press: 'o', does: 'Hand over the counter', run: () => open('person') },

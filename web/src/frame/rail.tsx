@@ -11,7 +11,7 @@ const ROOMS = [
   { name: 'Garage book', key: 'g' },
   { name: 'Sums', key: 's' },
   { name: 'Drill', key: 'd' },
-  { name: 'House rules', key: 'h' },
+  { name: 'House rules', key: 'h', to: '/house-rules' },
 ] as const;
 
 /** The catalogue room: its sheets, and the pages of engines and graphs it opens. */
@@ -19,7 +19,7 @@ export const isCatalogue = (pathname: string): boolean => /^\/(catalogue|engines
 
 export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
   const { pathname } = useLocation();
-  const here = isCatalogue(pathname) ? 'Catalogue' : 'Counter';
+  const here = isCatalogue(pathname) ? 'Catalogue' : pathname.startsWith('/house-rules') ? 'House rules' : 'Counter';
   return (
     <Tooltip.Provider delayDuration={150}>
       <nav className="frame-rail" aria-label="Rooms">

@@ -14,12 +14,15 @@ export function useCounter() {
 
   const build = slip.data?.build ?? search.get('build') ?? undefined;
 
+  // A slip keeps its own duty; without one the address does.
+  const duty = slip.data ? slip.data.duty : (search.get('duty') ?? '');
+
   /** Goes to a path keeping slip, engine, build, kind of part and part in hand, with the given changes; `null` takes one away. */
   const go = useCallback(
     (path: string, change: Record<string, string | null> = {}, options: { replace?: boolean } = {}) => {
       const next = new URLSearchParams();
       const now = new URLSearchParams(window.location.search);
-      for (const name of ['slip', 'engine', 'inHand', 'part', 'build']) {
+      for (const name of ['slip', 'engine', 'inHand', 'part', 'build', 'duty']) {
         const value = name in change ? change[name] : now.get(name);
         if (value) next.set(name, value);
       }
@@ -31,7 +34,7 @@ export function useCounter() {
     [navigate],
   );
   return useMemo(
-    () => ({ slipId, slip, engineId, inHand, build, search, go }),
-    [slipId, slip, engineId, inHand, build, search, go],
+    () => ({ slipId, slip, engineId, inHand, build, duty, search, go }),
+    [slipId, slip, engineId, inHand, build, duty, search, go],
   );
 }

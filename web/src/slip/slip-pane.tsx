@@ -2,12 +2,14 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Slip, SlipLine } from '@brackenfell/contract/slip';
 import type { Staff } from '@brackenfell/contract/session';
-import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
+import { readDuty, sayDuty } from '@brackenfell/core/duty/duty-text';
 import { Key } from '../controls/key.tsx';
 import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
 import { printPrice } from '../controls/money.ts';
 import { useKeys } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
+import { ReleaseDialog } from '../release/release-dialog.tsx';
+import { LineView, mayBeReleased } from './line-view.tsx';
 import { NoteDialog } from './note-dialog.tsx';
 import { slipCall, useSlipWrite } from './use-slip.ts';
 
@@ -53,6 +55,7 @@ const DETAILS = [
 function OpenSlip({ slip, me }: { slip: Slip; me: Staff }) {
   const write = useSlipWrite();
   const [note, setNote] = useState(false);
+  const [releasing, setReleasing] = useState<SlipLine>();
   const [inPane, setInPane] = useState(false);
   const [pickedLine, pickLine] = useState(0);
   const [undo, setUndo] = useState<{ lineId: string; wasRemoved: boolean }>();
@@ -100,6 +103,7 @@ function OpenSlip({ slip, me }: { slip: Slip; me: Staff }) {
           move={(by) => pickLine(Math.max(0, Math.min(slip.lines.length - 1, pickedLine + by)))}
           quantity={changeQuantity}
           remove={() => remove(line)}
+          release={() => line && mayBeReleased(line) && setReleasing(line)}
           leave={() => setInPane(false)}
         />
       )}
@@ -140,7 +144,16 @@ function OpenSlip({ slip, me }: { slip: Slip; me: Staff }) {
           />
         ))}
         <dt>Engine</dt>
-        <dd>{slip.engine ?? <span className="text-ash">not chosen</span>}</dd>
+        <dd>
+          {slip.engine ?? <span className="text-ash">not chosen</span>}
+          {slip.build && <span className="text-soft">, {slip.build}</span>}
+        </dd>
+        {slip.duty !== '' && (
+          <>
+            <dt>Duty</dt>
+            <dd>{sayDuty(readDuty(slip.duty) ?? {})}</dd>
+          </>
+        )}
         {slip.inHand && (
           <>
             <dt>In hand</dt>
@@ -154,7 +167,12 @@ function OpenSlip({ slip, me }: { slip: Slip; me: Staff }) {
         )}
         <ol>
           {slip.lines.map((l, i) => (
-            <LineView key={l.lineId} line={l} picked={inPane && i === Math.min(pickedLine, slip.lines.length - 1)} />
+            <LineView
+              key={l.lineId}
+              line={l}
+              picked={inPane && i === Math.min(pickedLine, slip.lines.length - 1)}
+              onRelease={isOpen && mayBeReleased(l) ? () => setReleasing(l) : undefined}
+            />
           ))}
         </ol>
         {questions.length + toTell.length > 0 && (
@@ -221,6 +239,15 @@ function OpenSlip({ slip, me }: { slip: Slip; me: Staff }) {
         </span>
         {questions.length > 0 && <b className="font-semibold text-peat">{questions.length} open</b>}
       </footer>
+      {releasing && (
+        <ReleaseDialog
+          slip={slip}
+          line={releasing}
+          says={releasing.told.filter(({ outcome }) => outcome === 'caution').map(({ told }) => told.says)}
+          ownSession={me.role === 'supervisor'}
+          onClose={() => setReleasing(undefined)}
+        />
+      )}
       {note && (
         <NoteDialog
           docket={slip.docket}
@@ -242,11 +269,13 @@ function LineKeys({
   move,
   quantity,
   remove,
+  release,
   leave,
 }: {
   move: (by: number) => void;
   quantity: (by: number) => void;
   remove: () => void;
+  release: () => void;
   leave: () => void;
 }) {
   useKeys('Lines of the slip', [
@@ -256,6 +285,7 @@ function LineKeys({
     { press: 'Shift++', printed: '+', does: 'One more', run: () => quantity(1) },
     { press: '-', does: 'One fewer', run: () => quantity(-1) },
     { press: 'Delete', does: 'Take the line off', run: remove },
+    { press: 'Shift+R', printed: 'Shift r', does: 'Supervisor’s release', run: release },
     { press: 'Escape', does: 'Back to the desk', run: leave },
   ]);
   return null;
@@ -296,41 +326,5 @@ function Detail({ label, stored, longest, disabled, store }: DetailProps) {
         />
       </dd>
     </>
-  );
-}
-
-function LineView({ line, picked }: { line: SlipLine; picked: boolean }) {
-  const own = line.kind === 'customers-own';
-  const at =
-    line.positions.length > 1
-      ? `all ${line.positions.length}`
-      : line.positions.length === 1
-        ? `cylinder ${line.positions[0]!}`
-        : '';
-  return (
-    <li
-      className={`grid grid-cols-[1.125rem_1.75rem_1fr_auto] border-b border-hair px-3 py-1.5 ${picked ? 'bg-bracken-wash' : ''}`}
-      aria-current={picked || undefined}
-    >
-      <span className="pt-0.5">
-        <Mark
-          kind={line.verdict === null ? 'unknown' : VERDICT_MARK[line.verdict]}
-          label={line.verdict === null ? 'Not judged' : VERDICT_WORDS[line.verdict]}
-          rem={0.875}
-        />
-      </span>
-      <span className="num font-medium">{line.quantity}</span>
-      <span>
-        <b className={`num block font-semibold ${own ? 'text-soft' : ''}`}>{line.printed}</b>
-        <span className="text-soft">
-          {own ? 'Customer’s own. ' : `${line.maker}${at ? `, ${at}` : ''}. `}
-          {line.verdict !== null && !own && <span className="text-peat">{VERDICT_WORDS[line.verdict]}. </span>}
-          {line.reason}
-        </span>
-      </span>
-      <span className={own ? 'text-soft' : 'num font-medium'}>
-        {own ? 'not sold' : printPrice(line.unitPriceMinor === null ? null : line.unitPriceMinor * line.quantity)}
-      </span>
-    </li>
   );
 }

@@ -13,7 +13,7 @@ interface Taken {
 
 /** Puts a part on the slip, beginning one first when there is none. */
 export function useAddToSlip() {
-  const { slip, inHand, go } = useCounter();
+  const { slip, inHand, build, duty, go } = useCounter();
   const queries = useQueryClient();
   return useMutation({
     mutationFn: async ({ row, kind, engineId }: Taken) => {
@@ -21,7 +21,12 @@ export function useAddToSlip() {
       const begun =
         current ??
         (await call('createSlip', {
-          body: { ...(engineId ? { engineId } : {}), ...(inHand ? { inHandPartId: inHand } : {}) },
+          body: {
+            ...(engineId ? { engineId } : {}),
+            ...(inHand ? { inHandPartId: inHand } : {}),
+            ...(build ? { build } : {}),
+            ...(duty ? { duty } : {}),
+          },
         }));
       // An engine picked before the slip knew it goes on the slip first, so that the line is judged for it.
       const ready =

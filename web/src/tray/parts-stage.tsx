@@ -2,30 +2,28 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { EngineCard as EngineCardData } from '@brackenfell/contract/engine';
 import type { OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
-import { MOST_ASKED, MOST_EXPLAINED, type DrawingOf } from '@brackenfell/contract/tray';
+import { MOST_ASKED, MOST_EXPLAINED } from '@brackenfell/contract/tray-limits';
 import { KIND_WORDS, PART_KINDS, type PartKind } from '@brackenfell/core/fitment/part-kinds';
 import { Key } from '../controls/key.tsx';
 import { HeatRails } from '../drawing/heat-rails.tsx';
+import { DutyStrip } from '../duty/duty-strip.tsx';
 import { EngineCard } from '../engine/engine-card.tsx';
 import { useEngine } from '../engine/use-engine.ts';
 import { useKeys } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
-import { LabelStrip } from '../leads/label-strip.tsx';
-import { useSettings } from '../settings/settings.ts';
 import { useAddToSlip } from '../slip/use-add-to-slip.ts';
 import { useChooseBuild } from '../slip/use-choose-build.ts';
 import { useOtherHalf } from '../slip/use-other-half.ts';
 import { BUILD_LETTERS, BuildQuestion, KindStrip } from './kind-strip.tsx';
-import { MeasureDialog } from './measure-dialog.tsx';
-import { NearMissList } from './near-misses.tsx';
 import { PickedDetail } from './picked-detail.tsx';
 import { RowPick, usePickedAfterPaint } from './row-pick.ts';
+import { TraySheets, type TraySheet } from './tray-sheets.tsx';
 import { TrayTable } from './tray-table.tsx';
 import { useTray } from './use-tray.ts';
 
 /** Every candidate for the engine, judged, with the drawing that proves it. */
 export function PartsStage() {
-  const { engineId, inHand, build, search, go } = useCounter();
+  const { engineId, inHand, build, duty, search, go } = useCounter();
   const engine = useEngine(engineId);
   const wanted = PART_KINDS.find((kind) => kind === search.get('part')) ?? 'plug';
   // An engine that takes no such part shows its plugs.
@@ -35,7 +33,15 @@ export function PartsStage() {
   const most = asked.engineId === engineId ? asked.most : MOST_EXPLAINED;
   const [staying, setStaying] = useState<string | null>(null);
   const beside = useOtherHalf(kind);
-  const tray = useTray(engineId, { kind, inHand, most, build, staying: kind === 'coil' ? staying : null, beside });
+  const tray = useTray(engineId, {
+    kind,
+    inHand,
+    most,
+    build,
+    duty,
+    staying: kind === 'coil' ? staying : null,
+    beside,
+  });
   const problem = tray.error ?? engine.error;
   if (!engineId) {
     return (
@@ -88,7 +94,8 @@ interface JudgedTrayProps {
 }
 
 function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProps) {
-  const { search, go } = useCounter();
+  const { search } = useCounter();
+  const [sheet, open] = useState<TraySheet>();
   const chooseBuild = useChooseBuild();
   const { kind, split } = tray;
   const revisions = tray.rows
@@ -100,9 +107,6 @@ function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProp
     onStaying(all[(all.indexOf(staying) + 1) % all.length] ?? null);
   };
   const need = engine.needs.find((one) => one.kind === kind);
-  const [measuring, setMeasuring] = useState(false);
-  const [labelling, setLabelling] = useState(false);
-  const { units } = useSettings();
   const [pick] = useState(() => new RowPick());
   const wanted = search.get('row') ?? search.get('inHand');
   useEffect(() => {
@@ -112,7 +116,6 @@ function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProp
   useRowInAddress(tray, pick);
   const [showAll, setShowAll] = useState(false);
   const [showSources, setShowSources] = useState(false);
-  const [near, setNear] = useState(false);
   const add = useAddToSlip();
   const rows = tray.rows;
   const move = (by: number) => pick.set(Math.max(0, Math.min(rows.length - 1, pick.index + by)));
@@ -140,7 +143,13 @@ function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProp
     { press: 's', does: 'Sources of every figure', run: () => setShowSources((shown) => !shown) },
     { press: 'e', does: 'Even more of the candidates', run: onMore },
     ...(kind === 'plug'
-      ? [{ press: 'n', does: 'Nearly fits: what one check alone keeps out', run: () => setNear(true) }]
+      ? [
+          { press: 'd', does: 'Duty: what the engine is used for', run: () => open('duty') },
+          { press: 'h', does: 'How the picked plug is fitted here', run: () => open('fitting') },
+        ]
+      : []),
+    ...(kind === 'plug'
+      ? [{ press: 'n', does: 'Nearly fits: what one check alone keeps out', run: () => open('near') }]
       : []),
     ...(split
       ? [
@@ -155,11 +164,9 @@ function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProp
     ...(mayStay.length > 0
       ? [{ press: 'y', does: 'Which revision of coil stays in the engine', run: turnStaying }]
       : []),
-    ...(kind === 'lead-set'
-      ? [{ press: 'l', does: 'Numbered labels for the leads', run: () => setLabelling(true) }]
-      : []),
+    ...(kind === 'lead-set' ? [{ press: 'l', does: 'Numbered labels for the leads', run: () => open('labels') }] : []),
     ...(kind === 'coil' || kind === 'lead-set'
-      ? [{ press: 'm', does: 'Measure one: judge a reading', run: () => setMeasuring(true) }]
+      ? [{ press: 'm', does: 'Measure one: judge a reading', run: () => open('measure') }]
       : []),
     {
       press: 'r',
@@ -178,21 +185,13 @@ function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProp
         <EngineCard engine={engine} need={need} showSources={showSources} />
         <PickedHeat tray={tray} pick={pick} />
       </aside>
-      {near && (
-        <NearMissList
-          engineId={engine.engineId}
-          onTry={(partId) => {
-            setNear(false);
-            go('/counter/parts', { inHand: partId, row: partId });
-          }}
-          onClose={() => setNear(false)}
-        />
-      )}
+      <TraySheets sheet={sheet} tray={tray} row={rows[pick.index]} engine={engine} onClose={() => open(undefined)} />
       <main className="desk-main" aria-label="Parts stage">
         <h1 className="sr-only">
           Parts for {engine.maker} {engine.code}
         </h1>
         <Kinds engine={engine} kind={kind} />
+        {kind === 'plug' && <DutyStrip duty={tray.duty} onOpen={() => open('duty')} />}
         {split && <BuildQuestion split={split} onBuild={(label) => chooseBuild(engine.engineId, label)} />}
         {mayStay.length > 0 && (
           <p className="build-question">
@@ -202,16 +201,6 @@ function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProp
             </button>
           </p>
         )}
-        {labelling && rows[pick.index]?.drawing.part === 'lead-set' && (
-          <LabelStrip
-            row={rows[pick.index]!}
-            drawing={rows[pick.index]!.drawing as DrawingOf<'lead-set'>}
-            engine={`${engine.maker} ${engine.code}`}
-            units={units}
-            onClose={() => setLabelling(false)}
-          />
-        )}
-        {measuring && <MeasureDialog kind={kind} tray={tray} onClose={() => setMeasuring(false)} />}
         {rows.length === 0 ? (
           <p className="p-6">
             No {KIND_WORDS[kind][1]} of this catalogue is referenced, listed or of the right form for this engine. Ask
@@ -245,7 +234,7 @@ function Kinds({ engine, kind }: { engine: EngineCardData; kind: PartKind }) {
   };
   useKeys('Kind of part', [
     { press: 'i', does: 'Next kind of part: plugs, coils, leads …', run: () => turn(1) },
-    { press: 'I', printed: 'Shift i', does: 'Kind of part before', run: () => turn(-1) },
+    { press: 'Shift+I', printed: 'Shift i', does: 'Kind of part before', run: () => turn(-1) },
   ]);
   return kinds.length > 1 ? <KindStrip kinds={kinds} kind={kind} onKind={show} /> : null;
 }

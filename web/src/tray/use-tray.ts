@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { openTray } from '@brackenfell/contract/open-tray';
-import { MOST_EXPLAINED } from '@brackenfell/contract/tray';
+import { MOST_EXPLAINED } from '@brackenfell/contract/tray-limits';
 import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
@@ -11,6 +11,8 @@ interface TrayAsked {
   readonly most?: number;
   /** The engine's build, by its label. */
   readonly build?: string | undefined;
+  /** What the engine is used for, as an address has it. */
+  readonly duty?: string;
   /** Revision of the coils that stay. */
   readonly staying?: string | null;
   /** The cap or rotor that is on the slip. */
@@ -20,7 +22,7 @@ interface TrayAsked {
 /** The judged tray of an engine. Moving through it asks nothing of the server: every row comes with all its reasons. */
 export function useTray(
   engineId: string | undefined,
-  { kind = 'plug', inHand, most = MOST_EXPLAINED, build, staying, beside }: TrayAsked,
+  { kind = 'plug', inHand, most = MOST_EXPLAINED, build, duty, staying, beside }: TrayAsked,
 ) {
   const { units } = useSettings();
   const query = {
@@ -29,6 +31,7 @@ export function useTray(
     most,
     ...(inHand ? { inHand } : {}),
     ...(build ? { build } : {}),
+    ...(duty ? { duty } : {}),
     ...(staying ? { staying } : {}),
     ...(beside ? { beside } : {}),
   };

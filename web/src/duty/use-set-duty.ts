@@ -1,0 +1,16 @@
+import { useCounter } from '../frame/use-counter.ts';
+import { slipCall, useSlipWrite } from '../slip/use-slip.ts';
+
+/** Says what the engine is used for: on the slip where there is one, and in the address. */
+export function useSetDuty() {
+  const { slip, go } = useCounter();
+  const write = useSlipWrite();
+  return (duty: string) => {
+    const current = slip.data;
+    if (current?.state === 'open')
+      write.mutate(
+        slipCall('changeSlip', { params: { slipId: current.slipId }, body: { version: current.version, duty } }),
+      );
+    go(window.location.pathname, { duty: duty || null }, { replace: true });
+  };
+}

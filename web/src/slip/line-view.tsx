@@ -1,0 +1,75 @@
+import type { SlipLine } from '@brackenfell/contract/slip';
+import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
+import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
+import { printPrice } from '../controls/money.ts';
+
+const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+/** Waits for the supervisor, and nobody has spoken yet. */
+export const mayBeReleased = (line: SlipLine): boolean =>
+  line.kind === 'sale' && line.verdict === 'needs-supervisor' && line.released === null;
+
+interface LineViewProps {
+  readonly line: SlipLine;
+  readonly picked: boolean;
+  readonly onRelease: (() => void) | undefined;
+}
+
+/** One line of the docket: what, for where, its verdict and reason, what was told before, who released it. */
+export function LineView({ line, picked, onRelease }: LineViewProps) {
+  const own = line.kind === 'customers-own';
+  const at =
+    line.positions.length > 1
+      ? `all ${line.positions.length}`
+      : line.positions.length === 1
+        ? `cylinder ${line.positions[0]!}`
+        : '';
+  return (
+    <li
+      className={`grid grid-cols-[1.125rem_1.75rem_1fr_auto] border-b border-hair px-3 py-1.5 ${picked ? 'bg-bracken-wash' : ''}`}
+      aria-current={picked || undefined}
+    >
+      <span className="pt-0.5">
+        <Mark
+          kind={line.verdict === null ? 'unknown' : VERDICT_MARK[line.verdict]}
+          label={line.verdict === null ? 'Not judged' : VERDICT_WORDS[line.verdict]}
+          rem={0.875}
+        />
+      </span>
+      <span className="num font-medium">{line.quantity}</span>
+      <span>
+        <b className={`num block font-semibold ${own ? 'text-soft' : ''}`}>{line.printed}</b>
+        <span className="text-soft">
+          {own ? 'Customer’s own. ' : `${line.maker}${at ? `, ${at}` : ''}. `}
+          {line.verdict !== null && !own && <span className="text-peat">{VERDICT_WORDS[line.verdict]}. </span>}
+          {line.reason}
+        </span>
+        {line.released && (
+          <span className="block text-lichen">
+            Released by {line.released.by}: {line.released.reason}
+          </span>
+        )}
+        {onRelease && (
+          <button type="button" className="block min-h-6 underline" onClick={onRelease}>
+            Supervisor’s release
+          </button>
+        )}
+        {line.toldBefore.map((before) => (
+          <span key={before.at} className="block border-l-2 border-heather pl-1.5 text-soft">
+            Told {clock.format(new Date(before.at))}: {VERDICT_WORDS[before.verdict]}. {before.reason}. Changed by{' '}
+            {before.changedBy}.
+          </span>
+        ))}
+        {line.review && (
+          <span className="block border-l-2 border-heather pl-1.5">
+            Review: sold as {VERDICT_WORDS[line.review.before]}; by the rule {line.review.rule} it would be{' '}
+            {VERDICT_WORDS[line.review.after]}.
+          </span>
+        )}
+      </span>
+      <span className={own ? 'text-soft' : 'num font-medium'}>
+        {own ? 'not sold' : printPrice(line.unitPriceMinor === null ? null : line.unitPriceMinor * line.quantity)}
+      </span>
+    </li>
+  );
+}
