@@ -4,6 +4,7 @@ import { cancelAudit, decideFinding, getAudit, getFinding, startAudit, undoDecis
 import { getEngine, listEngines } from './engine.ts';
 import { identify, lookUpPlate, readSentence } from './identify.ts';
 import { getPart, getPartEngines, getPartGraph } from './part.ts';
+import { getFittedSet } from './fitted-set.ts';
 import { getFittingPlan } from './fitting-plan.ts';
 import { chooseHouseRule, getHouseRules } from './house-rules.ts';
 import { listWaiting, releaseLine, releaseLineByPin } from './release.ts';
@@ -69,6 +70,7 @@ export const ENDPOINTS = {
   releaseLine,
   releaseLineByPin,
   getFittingPlan,
+  getFittedSet,
 } as const;
 
 export type EndpointName = keyof typeof ENDPOINTS;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { SOURCE_RANKS } from '@brackenfell/core/fitment/facts';
+import { LEADS_GO } from '@brackenfell/core/identification/traits';
 import { EnginePlan } from './engine-plan.ts';
 import { PartKind } from './part-kind.ts';
 import { EngineKey, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
@@ -57,6 +58,8 @@ export const EngineCard = z
     cylinders: z.number().int(),
     positions: z.array(z.object({ positionId: Id, label: z.string() })),
     plan: EnginePlan.nullable(),
+    /** How the spark comes to the plugs; null while that is not known. */
+    sparkBy: z.enum(LEADS_GO).nullable(),
     /** What it needs besides plugs, with what is asked of each and the numbers its maker names. */
     needs: z.array(
       z.object({

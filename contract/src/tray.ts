@@ -176,6 +176,8 @@ export const Tray = z
     }),
     order: z.string(),
     rules: z.array(z.object({ rule: z.string(), choice: z.string() })),
+    /** Numbers to order by that several makers fill: a set ordered under one can arrive mixed. */
+    mixedFill: z.array(z.object({ number: z.string(), makers: z.array(z.string()) })),
     /** The duty judged for, and what each school of the rules it touches makes of it. */
     duty: z.object({
       says: z.string(),

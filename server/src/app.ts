@@ -18,6 +18,7 @@ import { sendTrouble, serve } from './http/serve.ts';
 import { trouble, type Trouble } from './http/trouble.ts';
 import { partRoutes } from './part/routes.ts';
 import { sessionRoutes } from './session/routes.ts';
+import { fittedSetRoutes } from './fitted-set/routes.ts';
 import { houseRuleRoutes } from './house-rules/routes.ts';
 import { releaseRoutes } from './release/routes.ts';
 import { slipRoutes } from './slip/routes.ts';
@@ -79,6 +80,7 @@ export function createApp(context: Context): Express {
   slipRoutes(app, context);
   releaseRoutes(app, context);
   houseRuleRoutes(app, context);
+  fittedSetRoutes(app, context);
   auditRoutes(app, context);
   identifyRoutes(app, context);
 

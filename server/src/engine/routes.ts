@@ -104,6 +104,7 @@ export function engineRoutes(app: Express, context: Context): void {
         say,
       ),
       plan: planView(engine.plan),
+      sparkBy: engine.traits.leadsGo ?? null,
       needs,
       oeNumbers: numbersOf('plug'),
       vehicles: vehicles.map((v) => ({

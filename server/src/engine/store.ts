@@ -56,6 +56,7 @@ export async function findEngine(db: Database, engineId: string) {
       'engine.layout',
       'engine.cautions',
       'engine.plan',
+      'engine.traits',
       'engine.builds',
     ])
     .where('engine.id', '=', engineId)

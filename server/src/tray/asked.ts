@@ -40,6 +40,8 @@ export interface Asked<H extends HeldFacts = HeldFacts> {
 export interface AskedOf {
   readonly engineId: string;
   readonly positionId?: string | undefined;
+  /** Only the positions of these labels. */
+  readonly at?: readonly string[] | undefined;
   /** Build month, for listings restricted by it and for what changed with it. */
   readonly built?: string | undefined;
   /** Which build, by its label, where that is known without a month. */
@@ -51,7 +53,7 @@ export async function readAsked<H extends HeldFacts>(
   context: Context,
   db: Database,
   kind: PartKind,
-  { engineId, positionId, built, build }: AskedOf,
+  { engineId, positionId, at, built, build }: AskedOf,
   holding: Promise<H>,
 ): Promise<Asked<H> | undefined> {
   const [held, engine, stored, { named, edges }, listings] = await Promise.all([
@@ -71,6 +73,7 @@ export async function readAsked<H extends HeldFacts>(
   const standing = new Set(known.map(({ label }) => label));
   const everyPosition = stored
     .filter((p) => positionId === undefined || p.id === positionId)
+    .filter((p) => at === undefined || at.includes(p.label))
     .map(({ id, label, place, build: only }) => ({ id, label, place, build: only, sheet: sheets.get(id)! }));
   const wanted = everyPosition.filter((p) => p.build === null || standing.size === 0 || standing.has(p.build));
   if (wanted.length === 0) return undefined;

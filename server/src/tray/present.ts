@@ -183,6 +183,7 @@ export function trayView(
       rule: HOUSE_RULES[rule].title,
       choice: chosenSchool(judged.ruling.rules, rule).says,
     })),
+    mixedFill: mixedFill(judged),
     duty: dutyView(judged, units),
     drawings: Object.fromEntries(
       [...new Set(positions.map(({ place }) => place))].map((place) => [place, drawingAt(judged, place, rows, around)]),
@@ -190,6 +191,18 @@ export function trayView(
     catalogueVersion: judged.catalogueVersion,
     rulesVersion: judged.ruling.rules.version,
   };
+}
+
+/** Numbers the engine maker names that are the same as parts of several makers. Domain section 2. */
+function mixedFill({ candidates, printed }: JudgedEngine): Tray['mixedFill'] {
+  const makers = new Map<string, Set<string>>();
+  for (const { part, trail } of candidates) {
+    if (trail?.steps.length !== 1 || trail.steps[0]!.grade !== 'same') continue;
+    makers.set(trail.from, (makers.get(trail.from) ?? new Set()).add(part.maker));
+  }
+  return [...makers]
+    .filter(([, names]) => names.size > 1)
+    .map(([from, names]) => ({ number: printed.get(from) ?? from, makers: [...names].sort() }));
 }
 
 /** The question between builds that ask different parts; null where one part serves all. */

@@ -43,5 +43,6 @@ export const ADDRESSES: { readonly [N in EndpointName]: AddressOf<N> } = {
   listWaiting: ['GET', '/api/releases/waiting'],
   releaseLine: ['POST', '/api/slips/:slipId/lines/:lineId/release'],
   releaseLineByPin: ['POST', '/api/slips/:slipId/lines/:lineId/release-by-pin'],
+  getFittedSet: ['GET', '/api/engines/:engineId/fitted-set'],
   getFittingPlan: ['GET', '/api/engines/:engineId/fitting-plan'],
 };
