@@ -24,6 +24,6 @@ export function oddOneOut(found: readonly Found[]): OddOnes {
   const ranked = [...counts].sort(([, a], [, b]) => b - a);
   const [first, second] = ranked;
   if (!first) return { usual: undefined, odd: [], missing };
-  const usual = second && second[1] === first[1] ? undefined : first[0];
+  const usual = second?.[1] === first[1] ? undefined : first[0];
   return { usual, odd: held.filter(({ part }) => part !== usual).map(({ label }) => label), missing };
 }

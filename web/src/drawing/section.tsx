@@ -9,6 +9,8 @@ interface SectionProps {
   readonly head: HeadShape;
   readonly plug: { readonly printed: string; readonly shape: PlugShape };
   readonly oePlug: { readonly printed: string; readonly shape: PlugShape } | null;
+  /** What the outline is called, where it is not the maker's own plug. */
+  readonly outlineIs?: string;
   readonly engine: string;
   readonly frame: Frame;
   readonly size: { readonly widthPx: number; readonly heightPx: number };
@@ -19,7 +21,16 @@ interface SectionProps {
 const FLUSH_MM = 0.3;
 
 /** The plug in the head, to scale. The same facts stand in its text alternative. */
-export const Section = memo(function Section({ head, plug, oePlug, engine, frame, size, units }: SectionProps) {
+export const Section = memo(function Section({
+  head,
+  plug,
+  oePlug,
+  outlineIs = 'the maker’s own',
+  engine,
+  frame,
+  size,
+  units,
+}: SectionProps) {
   const id = useId();
   const drawn = useMemo(() => drawPlug(plug.shape), [plug.shape]);
   const oe = useMemo(() => (oePlug ? drawPlug(oePlug.shape) : null), [oePlug]);
@@ -44,7 +55,7 @@ export const Section = memo(function Section({ head, plug, oePlug, engine, frame
         className="absolute inset-0"
       >
         <title id={`${id}t`}>{`Section: ${plug.printed} in the head of ${engine}`}</title>
-        <desc id={`${id}d`}>{describe(drawn, oe, head, plug.shape, say)}</desc>
+        <desc id={`${id}d`}>{describe(drawn, oe, outlineIs, head, plug.shape, say)}</desc>
         <PlugBody drawn={drawn} path={path} />
         {long && <path d={path(long)} className="fill-madder/25 stroke-madder" strokeWidth="1.4" />}
         {head.crownMm !== null && (
@@ -74,7 +85,17 @@ export const Section = memo(function Section({ head, plug, oePlug, engine, frame
             </text>
           );
         })}
-        <Dimensions drawn={drawn} oe={oe} head={head} x={x} y={y} top={top} say={say} figure={figure} />
+        <Dimensions
+          drawn={drawn}
+          oe={oe}
+          outlineIs={outlineIs}
+          head={head}
+          x={x}
+          y={y}
+          top={top}
+          say={say}
+          figure={figure}
+        />
       </svg>
     </div>
   );
@@ -226,6 +247,7 @@ function Ruler({ frame, size }: { frame: Frame; size: SectionProps['size'] }) {
 interface DimensionsProps {
   readonly drawn: DrawnPlug;
   readonly oe: DrawnPlug | null;
+  readonly outlineIs: string;
   readonly head: HeadShape;
   readonly x: (mm: number) => number;
   readonly y: (mm: number) => number;
@@ -234,7 +256,7 @@ interface DimensionsProps {
   readonly figure: (mm: number) => string;
 }
 
-function Dimensions({ drawn, oe, head, x, y, top, say, figure }: DimensionsProps) {
+function Dimensions({ drawn, oe, outlineIs, head, x, y, top, say, figure }: DimensionsProps) {
   const { headThreadMm, crownMm } = head;
   const end = drawn.shellEndMm;
   const foot = y(-top) + 12;
@@ -305,7 +327,7 @@ function Dimensions({ drawn, oe, head, x, y, top, say, figure }: DimensionsProps
           >
             {clearance < 0 ? `${say(clearance)} into the piston` : `clears the piston by ${say(clearance)}`}
             {oeClearance !== null && Math.abs(oeClearance - clearance) > 0.05
-              ? `; the maker’s own clears by ${say(oeClearance)}`
+              ? `; ${outlineIs} clears by ${say(oeClearance)}`
               : ''}
           </text>
         </>
@@ -347,6 +369,7 @@ function Span({ from, to, at, tone, text }: { from: number; to: number; at: numb
 function describe(
   drawn: DrawnPlug,
   oe: DrawnPlug | null,
+  outlineIs: string,
   head: HeadShape,
   shape: PlugShape,
   say: (mm: number) => string,
@@ -373,7 +396,7 @@ function describe(
       );
     } else sentences.push('The distance to the piston is not known.');
   }
-  if (oe?.deepestMm != null) sentences.push(`The maker’s own plug ends ${say(oe.deepestMm)} below the seat.`);
+  if (oe?.deepestMm != null) sentences.push(`The outline, ${outlineIs}, ends ${say(oe.deepestMm)} below the seat.`);
   sentences.push(
     `Seat ${shape.seat ?? 'not known'}, terminal ${shape.terminal ?? 'not known'}, grounds ${shape.groundCount ?? 'not known'}.`,
   );

@@ -9,6 +9,8 @@ interface Taken {
   readonly row: { readonly partId: string; readonly printed: string; readonly verdict?: keyof typeof VERDICT_WORDS };
   readonly kind: 'sale' | 'customers-own';
   readonly engineId?: string;
+  /** As many as places it serves when left out. */
+  readonly quantity?: number;
 }
 
 /** Puts a part on the slip, beginning one first when there is none. */
@@ -16,7 +18,7 @@ export function useAddToSlip() {
   const { slip, inHand, build, duty, go } = useCounter();
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: async ({ row, kind, engineId }: Taken) => {
+    mutationFn: async ({ row, kind, engineId, quantity }: Taken) => {
       const current = slip.data;
       const begun =
         current ??
@@ -35,7 +37,13 @@ export function useAddToSlip() {
           : begun;
       return call('addLine', {
         params: { slipId: ready.slipId },
-        body: { version: ready.version, partId: row.partId, kind, units: currentSettings().units },
+        body: {
+          version: ready.version,
+          partId: row.partId,
+          kind,
+          units: currentSettings().units,
+          ...(quantity ? { quantity } : {}),
+        },
       });
     },
     onSuccess: (after, { row, kind }) => {

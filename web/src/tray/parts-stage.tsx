@@ -96,6 +96,18 @@ interface JudgedTrayProps {
 function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProps) {
   const { search } = useCounter();
   const [sheet, open] = useState<TraySheet>();
+  const [markedId, mark] = useState<string>();
+  const marked = tray.rows.find((row) => row.partId === markedId);
+  const compare = () => {
+    const row = tray.rows[pick.index];
+    if (!row) return;
+    if (marked && marked !== row) {
+      open('compare');
+      return;
+    }
+    mark(row.partId);
+    toast(`${row.printed} is marked. Move to another and press x to compare the two.`);
+  };
   const chooseBuild = useChooseBuild();
   const { kind, split } = tray;
   const revisions = tray.rows
@@ -141,6 +153,11 @@ function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProp
     { press: 'Enter', does: 'Put it on the slip; on a refused one, why', run: () => take(rows[pick.index]) },
     { press: 'w', does: 'Why: all checks, or only what differs', run: () => setShowAll((all) => !all) },
     { press: 's', does: 'Sources of every figure', run: () => setShowSources((shown) => !shown) },
+    { press: 'x', does: 'Compare two: mark one, then the other', run: compare },
+    { press: 'c', does: 'Misfire code: which cylinder, and what to swap', run: () => open('misfire') },
+    ...(kind === 'plug' || kind === 'coil'
+      ? [{ press: 'f', does: 'What is fitted, cylinder by cylinder', run: () => open('fitted') }]
+      : []),
     { press: 'e', does: 'Even more of the candidates', run: onMore },
     ...(kind === 'plug'
       ? [
@@ -185,7 +202,17 @@ function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProp
         <EngineCard engine={engine} need={need} showSources={showSources} />
         <PickedHeat tray={tray} pick={pick} />
       </aside>
-      <TraySheets sheet={sheet} tray={tray} row={rows[pick.index]} engine={engine} onClose={() => open(undefined)} />
+      <TraySheets
+        sheet={sheet}
+        tray={tray}
+        row={rows[pick.index]}
+        marked={marked}
+        engine={engine}
+        onClose={() => {
+          if (sheet === 'compare') mark(undefined);
+          open(undefined);
+        }}
+      />
       <main className="desk-main" aria-label="Parts stage">
         <h1 className="sr-only">
           Parts for {engine.maker} {engine.code}

@@ -43,6 +43,7 @@ export function PickedDetail({ tray, pick, engine, showAll, showSources }: Picke
           row={row}
           sources={tray.sources}
           betterPrinted={better?.printed}
+          mixedFill={tray.mixedFill}
           showAll={showAll}
           showSources={showSources}
         />

@@ -11,13 +11,18 @@ const FittingDialog = lazy(async () => ({ default: (await import('./fitting-dial
 const LabelStrip = lazy(async () => ({ default: (await import('../leads/label-strip.tsx')).LabelStrip }));
 const DutyDialog = lazy(async () => ({ default: (await import('../duty/duty-dialog.tsx')).DutyDialog }));
 const NearMissList = lazy(async () => ({ default: (await import('./near-misses.tsx')).NearMissList }));
+const FittedDialog = lazy(async () => ({ default: (await import('../fitted-set/fitted-dialog.tsx')).FittedDialog }));
+const MisfireDialog = lazy(async () => ({ default: (await import('../misfire/misfire-dialog.tsx')).MisfireDialog }));
+const CompareDialog = lazy(async () => ({ default: (await import('./compare-dialog.tsx')).CompareDialog }));
 
-export type TraySheet = 'near' | 'duty' | 'fitting' | 'labels' | 'measure';
+export type TraySheet = 'near' | 'duty' | 'fitting' | 'labels' | 'measure' | 'fitted' | 'misfire' | 'compare';
 
 interface TraySheetsProps {
   readonly sheet: TraySheet | undefined;
   readonly tray: OpenTray;
   readonly row: OpenRow | undefined;
+  /** The row marked to be compared with. */
+  readonly marked: OpenRow | undefined;
   readonly engine: EngineCard;
   readonly onClose: () => void;
 }
@@ -31,7 +36,7 @@ export function TraySheets(props: TraySheetsProps) {
   );
 }
 
-function Sheet({ sheet, tray, row, engine, onClose }: TraySheetsProps) {
+function Sheet({ sheet, tray, row, marked, engine, onClose }: TraySheetsProps) {
   const { duty, go } = useCounter();
   const { units } = useSettings();
   const setDuty = useSetDuty();
@@ -63,6 +68,16 @@ function Sheet({ sheet, tray, row, engine, onClose }: TraySheetsProps) {
       ) : null;
     case 'measure':
       return <MeasureDialog kind={tray.kind} tray={tray} onClose={onClose} />;
+    case 'fitted':
+      return tray.kind === 'plug' || tray.kind === 'coil' ? (
+        <FittedDialog engine={engine} kind={tray.kind} onClose={onClose} />
+      ) : null;
+    case 'misfire':
+      return <MisfireDialog engine={engine} onClose={onClose} />;
+    case 'compare':
+      return row && marked ? (
+        <CompareDialog first={marked} second={row} engine={`${engine.maker} ${engine.code}`} onClose={onClose} />
+      ) : null;
     case undefined:
       return null;
   }

@@ -1,4 +1,4 @@
-import type { OpenFinding, OpenRow } from '@brackenfell/contract/open-tray';
+import type { OpenFinding, OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
 import type { FactUsed } from '@brackenfell/contract/tray';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { Key } from '../controls/key.tsx';
@@ -12,12 +12,13 @@ interface WhyPanelProps {
   readonly row: OpenRow;
   readonly sources: readonly FactUsed[];
   readonly betterPrinted: string | undefined;
+  readonly mixedFill: OpenTray['mixedFill'];
   readonly showAll: boolean;
   readonly showSources: boolean;
 }
 
 /** Why the picked row has its verdict: the checks that differ first, one sentence each, then what to do. */
-export function WhyPanel({ row, sources, betterPrinted, showAll, showSources }: WhyPanelProps) {
+export function WhyPanel({ row, sources, betterPrinted, mixedFill, showAll, showSources }: WhyPanelProps) {
   const ordered = GRAVITY.flatMap((outcome) => row.findings.filter((f) => f.outcome === outcome));
   const differing = ordered.filter((f) => f.outcome !== 'match' && f.outcome !== 'not-asked');
   const shown = showAll ? ordered : differing;
@@ -41,6 +42,19 @@ export function WhyPanel({ row, sources, betterPrinted, showAll, showSources }: 
           sources={showSources ? finding.sources.map((place) => sources[place]!) : []}
         />
       ))}
+      {row.evidence.named &&
+        mixedFill.map(({ number, makers }) => (
+          <article key={number} className="why-item">
+            <h3>
+              <Mark kind="caution" label="Caution" />
+              <b>One number, {makers.length} makers</b>
+            </h3>
+            <p>
+              <span className="num">{number}</span> is filled by {makers.join(' and ')}: a set ordered under it can
+              arrive mixed. Hand over boxes of one maker.
+            </p>
+          </article>
+        ))}
       {paperSaysEqual && (
         <article className="why-item">
           <h3>

@@ -1,0 +1,167 @@
+import { useState } from 'react';
+import { readMisfireCode, sayWhere } from '@brackenfell/core/misfire/misfire-code';
+import { conclude, planSwap, type SwapResult } from '@brackenfell/core/misfire/swap-test';
+import type { EngineCard } from '@brackenfell/contract/engine';
+import { Dialog } from '../controls/dialog.tsx';
+import { Key } from '../controls/key.tsx';
+import { Mark } from '../controls/mark.tsx';
+import { PlanDrawing } from '../engine-plan/plan-drawing.tsx';
+import { useKeys } from '../frame/keys.ts';
+
+const RESULTS: readonly (readonly [string, SwapResult, string])[] = [
+  ['a', 'followed', 'the code went with it'],
+  ['b', 'stayed', 'the code stayed'],
+  ['n', 'cannot-tell', 'cannot tell'],
+];
+
+/** From a misfire code to the cylinder it means, the swaps that tell, and what may be sold: nothing before it is settled. */
+export function MisfireDialog({ engine, onClose }: { engine: EngineCard; onClose: () => void }) {
+  const [typed, setTyped] = useState('');
+  const [taken, setTaken] = useState<string>();
+  const { plan } = engine;
+  return (
+    <Dialog
+      title={`Misfire code on the ${engine.code}`}
+      about="Engine cold before anything is moved; never cranked with a coil off its plug."
+      onClose={onClose}
+      wide
+    >
+      {!plan ? (
+        <p>How this engine’s cylinders stand and fire is not known: ask the maker’s manual before anything is moved.</p>
+      ) : (
+        <>
+          <form
+            className="flex items-end gap-3 pb-3"
+            onSubmit={(event) => {
+              event.preventDefault();
+              // The letters that follow are answers, not more of the code.
+              event.currentTarget.querySelector('input')?.blur();
+              setTaken(typed);
+            }}
+          >
+            <label className="grid gap-1">
+              <span className="text-slate">Code as read, or the cylinder</span>
+              <input
+                className="field num w-40"
+                autoFocus
+                value={typed}
+                maxLength={20}
+                onChange={(event) => setTyped(event.target.value)}
+              />
+            </label>
+            <button type="submit" className="button-plain">
+              Where is it? <Key>Enter</Key>
+            </button>
+          </form>
+          {taken !== undefined && <Reading key={taken} engine={engine} plan={plan} typed={taken} />}
+        </>
+      )}
+    </Dialog>
+  );
+}
+
+interface ReadingProps {
+  readonly engine: EngineCard;
+  readonly plan: NonNullable<EngineCard['plan']>;
+  readonly typed: string;
+}
+
+function Reading({ engine, plan, typed }: ReadingProps) {
+  const code = readMisfireCode(typed, plan);
+  switch (code.kind) {
+    case 'unreadable':
+      return <p role="alert">No cylinder can be read in it: its last two digits name one.</p>;
+    case 'no-such-cylinder':
+      return (
+        <p role="alert">This engine has no cylinder {code.cylinder}: check the code, or the engine on the slip.</p>
+      );
+    case 'several':
+      return (
+        <p>
+          <b className="font-semibold">Several cylinders, no one in particular.</b> Mixture, fuel, a common supply or
+          all plugs worn: no swap tells. Read the plugs first; sell nothing yet.
+        </p>
+      );
+    case 'cylinder':
+      return <SwapTest engine={engine} plan={plan} cylinder={code.cylinder} />;
+  }
+}
+
+function SwapTest({ engine, plan, cylinder }: Omit<ReadingProps, 'typed'> & { readonly cylinder: number }) {
+  const steps = planSwap(plan, cylinder, engine.sparkBy ?? 'coil-each');
+  const [results, setResults] = useState<readonly (SwapResult | undefined)[]>([]);
+  const conclusion = conclude(steps, results);
+  const at = results.length;
+  const step = conclusion.settled ? undefined : steps[at];
+  const answer = (result: SwapResult) => {
+    if (step) setResults([...results, result]);
+  };
+  useKeys(
+    'Swap test',
+    [
+      ...RESULTS.map(([press, result, does]) => ({ press, does, run: () => answer(result) })),
+      { press: 'z', does: 'Take the last result back', run: () => setResults(results.slice(0, -1)) },
+    ],
+    { inDialog: true, active: steps.length > 0 },
+  );
+  return (
+    <div className="grid grid-cols-[auto_1fr] gap-4">
+      <div>
+        <PlanDrawing
+          plan={plan}
+          says={`Cylinder ${cylinder}: ${sayWhere(plan, cylinder)}.`}
+          toneOf={(one) => (one === cylinder ? 'odd' : one === step?.to ? 'picked' : 'plain')}
+          swap={step ? [step.from, step.to] : undefined}
+        />
+        <p>
+          <b className="font-semibold">Cylinder {cylinder}</b>: {sayWhere(plan, cylinder)}.
+        </p>
+      </div>
+      <div>
+        {steps.length === 0 && (
+          <p>There is no other cylinder to swap with: change one part at a time and clear the code.</p>
+        )}
+        <ol className="grid gap-1.5">
+          {steps.map(({ move, from, to }, i) => (
+            <li
+              key={move}
+              className={`border p-2 ${i === at && step ? 'border-bracken bg-bracken-wash' : 'border-hair'}`}
+            >
+              <p>
+                {i + 1}. Move the <b className="font-semibold">{move}</b> of cylinder {from} to {to}, and that of {to}{' '}
+                to {from}. Clear the code; drive until it comes again.
+              </p>
+              {results[i] !== undefined ? (
+                <p className="text-slate">{RESULTS.find(([, result]) => result === results[i])?.[2]}</p>
+              ) : (
+                i === at &&
+                step && (
+                  <p className="flex gap-4 pt-1">
+                    {RESULTS.map(([press, result, says]) => (
+                      <button key={press} type="button" className="min-h-6 underline" onClick={() => answer(result)}>
+                        <Key>{press}</Key> {says}
+                        {result === 'followed' ? `: now ${to}` : result === 'stayed' ? `: still ${from}` : ''}
+                      </button>
+                    ))}
+                  </p>
+                )
+              )}
+            </li>
+          ))}
+        </ol>
+        <div className="mt-2 border-t border-line pt-2" aria-live="polite">
+          <p className="flex items-center gap-2">
+            <Mark kind={conclusion.blamed ? 'match' : conclusion.settled ? 'acceptable' : 'unknown'} rem={1} />
+            <span>{conclusion.says}</span>
+          </p>
+          {conclusion.sell.length > 0 && (
+            <p>
+              To sell: <b className="font-semibold">{conclusion.sell.join(', ')}</b>.
+            </p>
+          )}
+          <p className="text-slate">Not yet: {conclusion.notYet.join(', ')}.</p>
+        </div>
+      </div>
+    </div>
+  );
+}
