@@ -18,9 +18,30 @@ async function press(page: Page, keys: readonly string[]): Promise<void> {
   }
 }
 
+type Theme = 'chalk' | 'night';
+
+/** Every main view in one theme or, those looked at all day, in both. */
+const VIEWS: Readonly<Record<string, readonly Theme[]>> = {
+  'sign-in': ['chalk'],
+  engine: ['chalk', 'night'],
+  ask: ['chalk'],
+  part: ['night'],
+  parts: ['chalk', 'night'],
+  graph: ['chalk'],
+  'engine-page': ['night'],
+  coils: ['chalk'],
+  leads: ['night'],
+  fitted: ['chalk'],
+  misfire: ['night'],
+  compare: ['chalk'],
+  'house-rules': ['night'],
+  audit: ['chalk'],
+};
+
 /** Pictures of every main view in one theme, from the demo data, by keyboard. */
-async function shoot(page: Page, address: string, theme: 'chalk' | 'night'): Promise<void> {
+async function shoot(page: Page, address: string, theme: Theme): Promise<void> {
   const shot = async (name: string) => {
+    if (!VIEWS[name]!.includes(theme)) return;
     await page.waitForTimeout(SETTLE_MS);
     await page.screenshot({ path: join(FOLDER, `${name}-${theme}.png`) });
   };
@@ -69,7 +90,13 @@ async function shoot(page: Page, address: string, theme: 'chalk' | 'night'): Pro
   await page.goto(`${address}/engines/aldersyke-at20`);
   await page.getByRole('heading', { name: /Candidates, \d+ judged/ }).waitFor();
   await shot('engine-page');
-  await handOver(page, address);
+  await shootIgnition(page, address, shot);
+  await handOver(page, address, 'supervisor');
+  await page.goto(`${address}/house-rules`);
+  await page.getByRole('heading', { name: /Waits for the supervisor/ }).waitFor();
+  await press(page, ['j', 'j', 'j']);
+  await shot('house-rules');
+  await handOver(page, address, 'editor');
   await page.goto(`${address}/catalogue/audit`);
   await page.getByRole('button', { name: /Run (the audit|it again)/ }).waitFor();
   await press(page, ['Control+Enter']);
@@ -78,13 +105,47 @@ async function shoot(page: Page, address: string, theme: 'chalk' | 'night'): Pro
   await shot('audit');
 }
 
-/** Signs the catalogue editor in instead. */
-async function handOver(page: Page, address: string): Promise<void> {
-  const corwin = demoStaff.find(({ role }) => role === 'editor')!;
+/** Coils, leads and what is fitted. */
+async function shootIgnition(page: Page, address: string, shot: (name: string) => Promise<void>): Promise<void> {
+  const open = async (query: string) => {
+    await page.goto(`${address}/counter/parts?${query}`);
+    await page.locator('[data-why]').waitFor();
+  };
+  await open('engine=ostrel-of16t&part=coil');
+  await press(page, ['j']);
+  await shot('coils');
+  await open('engine=pellworth-pg57&part=lead-set');
+  await press(page, ['j']);
+  await shot('leads');
+  await open('engine=aldersyke-as30t');
+  await press(page, ['f']);
+  for (const number of ['KN 419G-65IR', '', '', 'IVX-B19-J07', 'KN 419G-65IR', '']) {
+    await page.keyboard.type(number, { delay: 30 });
+    await press(page, ['Enter']);
+  }
+  await page.getByText(/Plug 4 only differs/).waitFor();
+  await shot('fitted');
+  await open('engine=skerrow-sh32');
+  await press(page, ['c']);
+  await page.keyboard.type('X0303', { delay: 45 });
+  await press(page, ['Enter', 'a']);
+  await shot('misfire');
+  await open('engine=skerrow-sc20');
+  const rows = page.locator('[data-tray] [aria-selected="true"]');
+  await press(page, ['x']);
+  while ((await rows.getAttribute('data-row')) !== 'KN 426G-63DR') await press(page, ['j']);
+  await press(page, ['x']);
+  await page.getByRole('dialog').waitFor();
+  await shot('compare');
+}
+
+/** Signs somebody of another role in instead. */
+async function handOver(page: Page, address: string, as: 'supervisor' | 'editor'): Promise<void> {
+  const person = demoStaff.find(({ role }) => role === as)!;
   await page.context().clearCookies();
   await page.goto(address);
-  await page.getByLabel('Name').fill(corwin.name);
-  await page.getByLabel('Password').fill(corwin.password);
+  await page.getByLabel('Name').fill(person.name);
+  await page.getByLabel('Password').fill(person.password);
   await press(page, ['Enter']);
   await page.getByRole('navigation', { name: 'Rooms' }).waitFor();
 }

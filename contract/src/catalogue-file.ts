@@ -4,7 +4,7 @@ import { PART_KINDS } from '@brackenfell/core/fitment/part-kinds';
 import { LAYOUTS, LEADS_GO } from '@brackenfell/core/identification/traits';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
 import { EngineKey } from './endpoint.ts';
-import { EnginePlan } from './engine-plan.ts';
+import { EngineNote, EnginePlan } from './engine-plan.ts';
 import { RECORDED_FACTS, type RecordedFactId } from './fact-values.ts';
 
 const ids = Object.keys(RECORDED_FACTS) as RecordedFactId[];
@@ -132,6 +132,7 @@ const EngineEntry = z.object({
     .default([]),
   oeNumbers: oeNumbers.min(1),
   needs: z.array(Need).default([]),
+  notes: z.array(EngineNote).default([]),
   plan: EnginePlan.optional(),
   vehicles: z.array(
     z.object({ make: z.string(), model: z.string(), from: z.number().int(), to: z.number().int().optional() }),

@@ -15,3 +15,16 @@ export const EnginePlan = z
   })
   .meta({ id: 'EnginePlan' });
 export type EnginePlan = z.infer<typeof EnginePlan>;
+
+export const NOTES_ABOUT = ['access', 'procedure', 'fastener', 'breaks'] as const;
+
+/** What a fitter is told of an engine besides its parts: how to get there, what else is tightened, what breaks. */
+export const EngineNote = z
+  .object({
+    about: z.enum(NOTES_ABOUT),
+    says: z.string().min(3).max(200),
+    /** Of another fastener than the plug. */
+    torqueNm: z.object({ low: z.number().min(2).max(150), high: z.number().min(2).max(150) }).optional(),
+  })
+  .meta({ id: 'EngineNote' });
+export type EngineNote = z.infer<typeof EngineNote>;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { SOURCE_RANKS } from '@brackenfell/core/fitment/facts';
 import { LEADS_GO } from '@brackenfell/core/identification/traits';
-import { EnginePlan } from './engine-plan.ts';
+import { EnginePlan, NOTES_ABOUT } from './engine-plan.ts';
 import { PartKind } from './part-kind.ts';
 import { EngineKey, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
 
@@ -70,6 +70,8 @@ export const EngineCard = z
       }),
     ),
     cautions: z.array(z.string()),
+    /** How to get there, what else is tightened, what breaks. */
+    notes: z.array(z.object({ about: z.enum(NOTES_ABOUT), says: z.string(), torque: z.string().nullable() })),
     requirement: z.array(RequirementLine),
     oeNumbers: z.array(z.object({ partId: Id, printed: z.string(), note: z.string().nullable() })),
     vehicles: z.array(z.object({ vehicleId: Id, title: z.string(), years: z.string() })),

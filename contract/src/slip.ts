@@ -60,6 +60,7 @@ export const Slip = z
     engine: z.string().nullable(),
     build: z.string().nullable(),
     duty: z.string(),
+    engineCount: z.number().int(),
     inHand: z.object({ partId: Id, printed: z.string() }).nullable(),
     holder: z.string().nullable(),
     lines: z.array(SlipLine),
@@ -101,6 +102,8 @@ const details = {
   /** Which build of the engine, by its label; another engine takes it away. */
   build: line(60).nullable().optional(),
   duty: DutyText.optional(),
+  /** How many such engines the job is for; quantities of lines put down from then on follow. */
+  engineCount: z.number().int().min(1).max(50).optional(),
 };
 
 export const listSlips = endpoint({

@@ -6,6 +6,7 @@ import { aldersykeAt20 } from './engines/aldersyke-at20.ts';
 import { dunmarrowDd70 } from './engines/dunmarrow-dd70.ts';
 import { dunmarrowH6 } from './engines/dunmarrow-h6.ts';
 import { dunmarrowHf22 } from './engines/dunmarrow-hf22.ts';
+import { notes } from './engines/notes.ts';
 import { ostrelOf16t } from './engines/ostrel-of16t.ts';
 import { ostrelOw12 } from './engines/ostrel-ow12.ts';
 import { pellworthPg57 } from './engines/pellworth-pg57.ts';
@@ -65,7 +66,7 @@ export const demoWorld: z.input<typeof CatalogueFile> = {
   engines: plugEngines.map((engine) => {
     const plan = plans[engine.id];
     const needs = [coilNeeds, leadNeeds, distributorNeeds].flatMap((byEngine) => byEngine[engine.id] ?? []);
-    return { ...engine, needs, ...(plan ? { plan } : {}) };
+    return { ...engine, needs, notes: [...(notes[engine.id] ?? [])], ...(plan ? { plan } : {}) };
   }),
   plugs: [...kestrane, ...hollinBray, ...ivorix, ...tamsel, ...linePlugs, rallyTwin, rallySurface],
   classLists,

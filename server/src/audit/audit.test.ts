@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import pino from 'pino';
 import type { AuditFinding, AuditList } from '@brackenfell/contract/audit';
 import { PLANTED_CONTRADICTIONS } from '@brackenfell/demo/planted-contradictions';
+import { silentLog } from '../log.ts';
 import { computeAllClusters } from '../interchange/recluster.ts';
 import { fetchTray, openTestCounter, write, type TestCounter } from '../testing/counter.ts';
 import { workOneJob } from './work-jobs.ts';
@@ -12,7 +12,7 @@ beforeAll(async () => {
 });
 afterAll(() => counter.close());
 
-const log = pino({ level: 'silent' });
+const log = silentLog();
 const editor = () => counter.as('editor');
 
 async function audit(): Promise<AuditList> {

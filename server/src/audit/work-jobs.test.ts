@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
-import pino from 'pino';
+import { silentLog } from '../log.ts';
 import { openTestCounter, type TestCounter } from '../testing/counter.ts';
 import { askForAudit, beat, claimJob, readJob } from './store.ts';
 import { workJobs, workOneJob } from './work-jobs.ts';
@@ -16,7 +16,7 @@ beforeEach(async () => {
   await counter.owner.deleteFrom('job').execute();
 });
 
-const log = pino({ level: 'silent' });
+const log = silentLog();
 const asked = async () => (await counter.db.transaction().execute((trx) => askForAudit(trx, staffId))).id;
 const stateOf = async (id: string) => (await readJob(counter.db, id))!;
 

@@ -4,6 +4,7 @@ import type { EngineBuild, EngineTraits } from '@brackenfell/core/identification
 import { foldKey } from '@brackenfell/core/part-numbers/fold-key';
 import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
+import type { EngineNote } from '@brackenfell/contract/engine-plan';
 import { CatalogueFile } from '@brackenfell/contract/catalogue-file';
 import type { RecordedFactId } from '@brackenfell/contract/fact-values';
 import type { Database, Writing } from '../db/database.ts';
@@ -293,6 +294,7 @@ async function loadEngines(trx: Writing, file: CatalogueFile, partIds: Map<strin
         words: `${title} ${engine.summary}`.toLowerCase(),
         traits: JSON.stringify(engine.traits) as unknown as EngineTraits,
         builds: JSON.stringify(engine.builds) as unknown as EngineBuild[],
+        notes: JSON.stringify(engine.notes) as unknown as EngineNote[],
         plan: engine.plan ? (JSON.stringify(engine.plan) as unknown as EnginePlan) : null,
       })
       .execute();

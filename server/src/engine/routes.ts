@@ -99,6 +99,11 @@ export function engineRoutes(app: Express, context: Context): void {
       cylinders: new Set(positions.map((p) => p.cylinder)).size,
       positions: positions.map((p) => ({ positionId: p.id, label: p.label })),
       cautions: engine.cautions,
+      notes: engine.notes.map(({ about, says, torqueNm }) => ({
+        about,
+        says,
+        torque: torqueNm ? say.span('fastener-torque', torqueNm) : null,
+      })),
       requirement: requirementLines(
         positions.map((p) => ({ label: p.label, sheet: sheets.get(p.id)! })),
         say,

@@ -57,6 +57,7 @@ export async function findEngine(db: Database, engineId: string) {
       'engine.cautions',
       'engine.plan',
       'engine.traits',
+      'engine.notes',
       'engine.builds',
     ])
     .where('engine.id', '=', engineId)

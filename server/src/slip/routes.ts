@@ -42,10 +42,11 @@ interface Details {
   readonly inHandPartId?: string | null | undefined;
   readonly build?: string | null | undefined;
   readonly duty?: string | undefined;
+  readonly engineCount?: number | undefined;
 }
 
 /** Columns of a slip from what was sent, leaving out what was not. */
-function columnsOf({ customer, vehicle, cameFor, engineId, inHandPartId, build, duty }: Details) {
+function columnsOf({ customer, vehicle, cameFor, engineId, inHandPartId, build, duty, engineCount }: Details) {
   return {
     ...(customer === undefined ? {} : { customer }),
     ...(vehicle === undefined ? {} : { vehicle }),
@@ -54,6 +55,7 @@ function columnsOf({ customer, vehicle, cameFor, engineId, inHandPartId, build, 
     ...(engineId === undefined ? {} : { engine_id: engineId, build: null }),
     ...(build === undefined ? {} : { build }),
     ...(duty === undefined ? {} : { duty }),
+    ...(engineCount === undefined ? {} : { engine_count: engineCount }),
     ...(inHandPartId === undefined ? {} : { in_hand_part_id: inHandPartId }),
   };
 }
@@ -68,13 +70,14 @@ async function danglingDetail(db: Database, { engineId, inHandPartId }: Details)
   return undefined;
 }
 
-/** One for each place served; by the shop's rule a spare with a set of plugs. */
+/** One for each place served in each engine of the job; by the shop's rule a spare with the plugs. */
 function usualQuantity(
   kind: PartKind,
+  engines: number,
   judged: JudgedEngine | undefined,
   candidate: JudgedCandidate | undefined,
 ): number {
-  const places = candidate?.servedAt.length ?? 1;
+  const places = (candidate?.servedAt.length ?? 1) * (candidate ? engines : 1);
   return kind === 'plug' && candidate && judged?.ruling.rules.sparePolicy === 'one-spare' ? places + 1 : places;
 }
 
@@ -196,7 +199,7 @@ export function slipRoutes(app: Express, context: Context): void {
         slip_id: slip.id,
         part_id: part.id,
         kind: body.kind,
-        quantity: body.quantity ?? usualQuantity(part.kind, judged, candidate),
+        quantity: body.quantity ?? usualQuantity(part.kind, slip.engine_count, judged, candidate),
         unit_price_minor: body.kind === 'sale' ? part.each_minor : null,
         positions: [...(candidate?.servedAt ?? [])],
         removed_at: null,

@@ -100,6 +100,15 @@ describe('a line put on a slip', () => {
   });
 });
 
+describe('a job for several engines', () => {
+  test('takes plugs for each of them', async () => {
+    const begun = await begin({ engineId: 'skerrow-sc20', engineCount: 2 });
+    const { lines, engineCount } = (await add(begun, 'KN 419G-63DR').expect(201)).body as Slip;
+    expect([engineCount, lines[0]!.quantity]).toEqual([2, 8]);
+    await write(wren, 'patch', `/api/slips/${begun.slipId}`, { version: begun.version, engineCount: 0 }).expect(400);
+  });
+});
+
 describe('two people and one slip', () => {
   test('the second of two changes to one version is refused and told who was first', async () => {
     const slip = await begin();

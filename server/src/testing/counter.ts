@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import pg from 'pg';
-import pino from 'pino';
 import supertest from 'supertest';
 import { demoStaff } from '@brackenfell/demo/staff';
 import { openTray, type OpenRow, type OpenTray } from '@brackenfell/contract/open-tray';
 import type { Tray } from '@brackenfell/contract/tray';
+import { silentLog } from '../log.ts';
 import { createApp } from '../app.ts';
 import { createContext } from '../context.ts';
 import { openDatabase, type Database } from '../db/database.ts';
@@ -56,7 +56,7 @@ export async function openTestCounter(): Promise<TestCounter> {
   const inDatabase = (url: string) => url.replace(TEMPLATE, name);
   const db = openDatabase(inDatabase(setting('BRACKENFELL_TEST_APP_URL')), () => undefined);
   const owner = openDatabase(inDatabase(setting('BRACKENFELL_TEST_OWNER_URL')), () => undefined, 1);
-  const app = createApp(createContext(db, pino({ level: 'silent' })));
+  const app = createApp(createContext(db, silentLog()));
   const signedIn = new Map<string, Agent>();
   return {
     db,

@@ -20,7 +20,12 @@ describe('every engine, of everything it needs', () => {
     '%s can be sold what its maker names, has something plausible to refuse, and is drawn',
     async (engineId) => {
       const agent = await counter.as('specialist');
-      const { needs } = (await agent.get(`/api/engines/${engineId}`).expect(200)).body as EngineCard;
+      const { needs, notes, plan } = (await agent.get(`/api/engines/${engineId}`).expect(200)).body as EngineCard;
+      expect(notes.map(({ about }) => about)).toEqual(expect.arrayContaining(['access', 'fastener', 'breaks']));
+      expect(notes.every(({ about, torque }) => (about === 'fastener') === (torque !== null))).toBe(true);
+      expect(plan!.banks.flatMap(({ cylinders }) => cylinders).sort((a, b) => a - b)).toEqual(
+        [...plan!.firingOrder].sort((a, b) => a - b),
+      );
       expect(needs.map(({ kind }) => kind)).toContain('coil');
       for (const { kind, oeNumbers } of needs) {
         expect(oeNumbers.length).toBeGreaterThan(0);

@@ -12,6 +12,8 @@ export const SOURCE_LETTERS: Record<SourceRank, readonly [string, string]> = {
   'house-rule': ['R', 'house rule'],
 };
 
+const NOTE_WORDS = { access: 'Access', procedure: 'Procedure', fastener: 'Fastener', breaks: 'Breaks' } as const;
+
 /** What the engine asks, line by line, with where each figure comes from. */
 export function EngineCard({
   engine,
@@ -73,6 +75,18 @@ export function EngineCard({
           <dd className="spec-source" />
         </div>
       </dl>
+      {engine.notes.length > 0 && (
+        <dl className="grid grid-cols-[3.75rem_1fr] gap-y-0.5 border-t border-hair pt-1.5 text-xs">
+          {engine.notes.map((note) => (
+            <div key={note.says} className="contents">
+              <dt className="text-slate">{NOTE_WORDS[note.about]}</dt>
+              <dd>
+                {note.says} {note.torque && <span className="num">{note.torque}</span>}
+              </dd>
+            </div>
+          ))}
+        </dl>
+      )}
       <p className="flex flex-wrap gap-x-2 pt-1 text-xs text-slate">
         {ranks.map((rank) => (
           <span key={rank}>

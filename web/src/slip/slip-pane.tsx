@@ -148,6 +148,22 @@ function OpenSlip({ slip, me }: { slip: Slip; me: Staff }) {
           {slip.engine ?? <span className="text-ash">not chosen</span>}
           {slip.build && <span className="text-soft">, {slip.build}</span>}
         </dd>
+        {slip.engineId !== null && (
+          <Detail
+            label="Engines"
+            stored={String(slip.engineCount)}
+            longest={2}
+            disabled={!isOpen}
+            store={(text, done) => {
+              const count = Number(text);
+              if (Number.isInteger(count) && count >= 1 && count <= 50)
+                write.mutate(slipCall('changeSlip', { params: at.params, body: { ...at.body, engineCount: count } }), {
+                  onSuccess: done,
+                });
+              else toast.error('How many such engines: a whole number from 1 to 50.');
+            }}
+          />
+        )}
         {slip.duty !== '' && (
           <>
             <dt>Duty</dt>

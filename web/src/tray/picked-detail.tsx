@@ -44,6 +44,7 @@ export function PickedDetail({ tray, pick, engine, showAll, showSources }: Picke
           sources={tray.sources}
           betterPrinted={better?.printed}
           mixedFill={tray.mixedFill}
+          rules={tray.rules}
           showAll={showAll}
           showSources={showSources}
         />

@@ -13,12 +13,13 @@ interface WhyPanelProps {
   readonly sources: readonly FactUsed[];
   readonly betterPrinted: string | undefined;
   readonly mixedFill: OpenTray['mixedFill'];
+  readonly rules: OpenTray['rules'];
   readonly showAll: boolean;
   readonly showSources: boolean;
 }
 
 /** Why the picked row has its verdict: the checks that differ first, one sentence each, then what to do. */
-export function WhyPanel({ row, sources, betterPrinted, mixedFill, showAll, showSources }: WhyPanelProps) {
+export function WhyPanel({ row, sources, betterPrinted, mixedFill, rules, showAll, showSources }: WhyPanelProps) {
   const ordered = GRAVITY.flatMap((outcome) => row.findings.filter((f) => f.outcome === outcome));
   const differing = ordered.filter((f) => f.outcome !== 'match' && f.outcome !== 'not-asked');
   const shown = showAll ? ordered : differing;
@@ -55,6 +56,20 @@ export function WhyPanel({ row, sources, betterPrinted, mixedFill, showAll, show
             </p>
           </article>
         ))}
+      {showSources && rules.length > 0 && (
+        <article className="why-item">
+          <h3>
+            <b>House rules used</b>
+          </h3>
+          <ul>
+            {rules.map(({ rule, choice }) => (
+              <li key={rule}>
+                {rule}: <span className="text-slate">{choice.toLowerCase()}</span>
+              </li>
+            ))}
+          </ul>
+        </article>
+      )}
       {paperSaysEqual && (
         <article className="why-item">
           <h3>

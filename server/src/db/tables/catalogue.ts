@@ -3,6 +3,7 @@ import type { ReferenceGrade } from '@brackenfell/core/interchange/trail';
 import type { NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
 import type { EngineBuild, EngineTraits } from '@brackenfell/core/identification/traits';
 import type { EnginePlan } from '@brackenfell/core/engine-plan/engine-plan';
+import type { EngineNote } from '@brackenfell/contract/engine-plan';
 import type { SourceRank } from '@brackenfell/core/fitment/facts';
 import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
 
@@ -73,6 +74,7 @@ export interface EngineTable {
   builds: Generated<EngineBuild[]>;
   /** Null where nobody has entered how its cylinders stand. */
   plan: EnginePlan | null;
+  notes: Generated<EngineNote[]>;
 }
 export interface VehicleTable {
   id: Key;

@@ -1,0 +1,102 @@
+import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
+
+type Note = NonNullable<EngineEntry['notes']>[number];
+
+const access = (says: string): Note => ({ about: 'access', says });
+const breaks = (says: string): Note => ({ about: 'breaks', says });
+const procedure = (says: string): Note => ({ about: 'procedure', says });
+const fastener = (says: string, lowNm: number, highNm: number): Note => ({
+  about: 'fastener',
+  says,
+  torqueNm: { low: lowNm, high: highNm },
+});
+
+/** What a fitter of each engine is told besides the plug: how to get there, what else is tightened, what breaks. */
+export const notes: Readonly<Record<string, readonly Note[]>> = {
+  'ostrel-ow12': [
+    access('Cover pulls up off four rubbers; coils in line, five minutes a cylinder.'),
+    fastener('Coil screw, M6', 8, 10),
+    breaks('Connector locks turn brittle: press the tongue, never pull the wires.'),
+  ],
+  'ostrel-of16t': [
+    access('Charge pipe off the cover first; six minutes a cylinder.'),
+    fastener('Coil screw, M6', 8, 10),
+    fastener('Charge pipe clamp', 3, 4),
+    breaks('Boots stick to the plug when they are old: twist before lifting, and look for the spring.'),
+  ],
+  'skerrow-sc20': [
+    access('Pack and leads on top; four minutes a cylinder.'),
+    fastener('Pack screw, M6', 8, 11),
+    breaks('Lead clips on the cam cover snap in the cold.'),
+  ],
+  'skerrow-sc20g': [
+    access('Gas rail crosses the plugs: the gas fitter takes it off and tests it after.'),
+    fastener('Pack screw, M6', 8, 11),
+    breaks('Lead boots harden sooner on gas: renew them with the plugs.'),
+  ],
+  'skerrow-sh32': [
+    access('Front bank open; the rear bank lies under the intake: jointed socket, extension and magnet, 25 minutes.'),
+    fastener('Coil screw, M6', 8, 10),
+    fastener('Intake stay, M8', 20, 24),
+    breaks('Rear boots part from their coils: pull on the body, fish out what stays behind.'),
+  ],
+  'skerrow-tv50': [
+    access('Right bank behind the heater pipes; 15 minutes a cylinder when they come, an hour when they do not.'),
+    procedure('Plugs seize: the maker’s own sheet for soaking, turning back and forth, and torque limits comes first.'),
+    fastener('Coil screw, M6', 7, 9),
+    breaks('The plug’s shell parts below the hex: have the extracting tool there before beginning.'),
+  ],
+  'dunmarrow-dd70': [
+    access('Cowl off for the rear cylinder; cooling fins are sharp.'),
+    fastener('Cowl screw, M6', 6, 8),
+    breaks('Threads in the aluminium head: by hand until the seat is felt.'),
+  ],
+  'dunmarrow-hf22': [
+    access('All four from above; the distributor low at the back.'),
+    fastener('Distributor clamp, M8', 18, 22),
+    breaks('Cap clips: hook the lower one first.'),
+  ],
+  'dunmarrow-h6': [
+    access('Plugs over the hot manifold: let it cool; six minutes a cylinder.'),
+    fastener('Heat shield, M8', 18, 22),
+    breaks('Lead clips on the shield melt where they have come loose.'),
+  ],
+  'pellworth-pg57': [
+    access('Inside the acoustic hood: prop it, lock the set against remote start.'),
+    procedure('Gas isolated and proven by the gas fitter before anything is cranked.'),
+    fastener('Cap screw, M5', 2, 3),
+    fastener('Coil bracket, M8', 18, 22),
+    breaks('Cap screws are soft: renew them, with locking compound.'),
+  ],
+  'pellworth-pp20': [
+    access('One plug in front; fuel tap off.'),
+    fastener('Coil screw, M6', 7, 9),
+    breaks('The lead is cast into the coil: it is not renewed alone.'),
+  ],
+  'aldersyke-as30t': [
+    access('Cover and charge pipe; the last cylinder under the bulkhead, ten minutes.'),
+    fastener('Coil screw, M6', 9, 11),
+    breaks('Connector locks slide: push in, then slide, never lever.'),
+  ],
+  'aldersyke-as24': [
+    access('Cover off on six studs; five minutes a cylinder.'),
+    fastener('Coil screw, M6', 9, 11),
+    fastener('Cover stud nut', 4, 5),
+    breaks('Straight and stepped coils look alike in their boxes: hold them side by side.'),
+  ],
+  'aldersyke-at20': [
+    access('Eight plugs in two rows; exhaust side from below with a short extension.'),
+    fastener('Pack screw, M6', 8, 10),
+    breaks('Exhaust-side boots burn first.'),
+  ],
+  'thrushgill-tc18': [
+    access('Open engine bay; compression is logged before plugs are changed for tuning.'),
+    fastener('Cap screw, M5', 2, 3),
+    breaks('Rotor is pressed on: pull straight, never lever.'),
+  ],
+  'thrushgill-tf25': [
+    access('Between the wheel housings: short ratchet, joint under the hand; battery tray off for cylinder 4.'),
+    fastener('Pack screw, M6', 7, 9),
+    breaks('Wells collect oil: mop them before the plug comes out, renew the well seals.'),
+  ],
+};
