@@ -29,7 +29,7 @@ test('from a worn stamping to the right plug, by keyboard alone, surviving a res
   await page.keyboard.press('r');
   await expect(slipPane(page)).toContainText('not sold');
 
-  await pressTimes(page, 'k', 40);
+  await pressTimes(page, 'k', 60);
   await pickRow(page, 'KN 419G-63DR');
   await page.keyboard.press('Enter');
   await expect(slipPane(page).getByText('KN 419G-63DR')).toBeVisible();

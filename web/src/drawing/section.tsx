@@ -327,7 +327,7 @@ function Dimensions({ drawn, oe, outlineIs, head, x, y, top, say, figure }: Dime
           >
             {clearance < 0 ? `${say(clearance)} into the piston` : `clears the piston by ${say(clearance)}`}
             {oeClearance !== null && Math.abs(oeClearance - clearance) > 0.05
-              ? `; ${outlineIs} clears by ${say(oeClearance)}`
+              ? `; ${outlineIs} ${oeClearance < 0 ? `stands ${say(oeClearance)} into it` : `clears by ${say(oeClearance)}`}`
               : ''}
           </text>
         </>

@@ -75,18 +75,6 @@ export function EngineCard({
           <dd className="spec-source" />
         </div>
       </dl>
-      {engine.notes.length > 0 && (
-        <dl className="grid grid-cols-[3.75rem_1fr] gap-y-0.5 border-t border-hair pt-1.5 text-xs">
-          {engine.notes.map((note) => (
-            <div key={note.says} className="contents">
-              <dt className="text-slate">{NOTE_WORDS[note.about]}</dt>
-              <dd>
-                {note.says} {note.torque && <span className="num">{note.torque}</span>}
-              </dd>
-            </div>
-          ))}
-        </dl>
-      )}
       <p className="flex flex-wrap gap-x-2 pt-1 text-xs text-slate">
         {ranks.map((rank) => (
           <span key={rank}>
@@ -104,6 +92,18 @@ export function EngineCard({
           ))}
         </dd>
       </dl>
+      {engine.notes.length > 0 && (
+        <dl className="grid grid-cols-[3.75rem_1fr] gap-y-0.5 mt-2 border-t border-hair pt-1.5 text-xs">
+          {engine.notes.map((note) => (
+            <div key={note.says} className="contents">
+              <dt className="text-slate">{NOTE_WORDS[note.about]}</dt>
+              <dd>
+                {note.says} {note.torque && <span className="num">{note.torque}</span>}
+              </dd>
+            </div>
+          ))}
+        </dl>
+      )}
     </section>
   );
 }

@@ -99,7 +99,7 @@ function Fields({ set, numbers, onWrite }: FieldsProps) {
             spellCheck={false}
             onChange={(event) => onWrite(i, event.target.value)}
             onKeyDown={(event) => {
-              if (event.key !== 'Enter') return;
+              if (event.key !== 'Enter' || event.ctrlKey) return;
               event.preventDefault();
               if ((numbers[i] ?? '') === '' && i > 0) onWrite(i, numbers[i - 1] ?? '');
               fields.current[i + 1]?.focus();

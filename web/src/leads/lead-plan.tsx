@@ -14,6 +14,8 @@ interface LeadPlanProps {
 }
 
 const TABLE_PX = 236;
+/** In a narrower pane the plan would be too small to read: the table says the same. */
+const LEAST_PLAN_PX = 190;
 
 /** The set's leads given to the engine's own cylinders: each lead's way, length and slack, and what is left over or missing. */
 export function LeadPlan({ set, drawing, size, units }: LeadPlanProps) {
@@ -22,10 +24,10 @@ export function LeadPlan({ set, drawing, size, units }: LeadPlanProps) {
     return (
       <p className="p-4 text-soft">How this engine’s leads run is not known: lay the old ones out and measure them.</p>
     );
-  const room = { widthPx: Math.max(220, size.widthPx - TABLE_PX), heightPx: size.heightPx };
+  const room = { widthPx: size.widthPx - TABLE_PX, heightPx: size.heightPx };
   return (
     <div className="flex" style={{ width: size.widthPx, height: size.heightPx }}>
-      <Plan set={set} drawing={drawing} plan={drawing.plan} size={room} />
+      {room.widthPx >= LEAST_PLAN_PX && <Plan set={set} drawing={drawing} plan={drawing.plan} size={room} />}
       <Lengths set={set.shape} drawing={drawing} units={units} />
     </div>
   );
@@ -71,7 +73,12 @@ function Plan({
               className="fill-slip stroke-hair"
             />
             {plan.banks.length > 1 && (
-              <text x={first[0] - layout.radiusPx - 6} y={first[1] - layout.radiusPx - 9} className="fill-soft text-xs">
+              <text
+                x={last[0] + layout.radiusPx + 6}
+                y={first[1] - layout.radiusPx - 9}
+                textAnchor="end"
+                className="halo fill-soft text-xs"
+              >
                 {bank.label}
               </text>
             )}

@@ -11,27 +11,33 @@ interface KindStripProps {
   readonly kinds: readonly { readonly kind: PartKind; readonly quantity: number }[];
   readonly kind: PartKind;
   readonly onKind: (kind: PartKind) => void;
+  readonly children?: React.ReactNode;
 }
 
 /** What the engine needs of an ignition, kind by kind; the one whose tray is open is marked. */
-export function KindStrip({ kinds, kind, onKind }: KindStripProps) {
+export function KindStrip({ kinds, kind, onKind, children }: KindStripProps) {
   return (
-    <div className="kind-strip" role="tablist" aria-label="Kind of part">
-      {kinds.map((one) => (
-        <button
-          key={one.kind}
-          type="button"
-          role="tab"
-          aria-selected={one.kind === kind}
-          className="kind-tab"
-          onClick={() => onKind(one.kind)}
-        >
-          {KIND_WORDS[one.kind][0]} <span className="num text-soft">{one.quantity}</span>
-        </button>
-      ))}
-      <span className="ml-auto text-soft">
-        <Key>i</Key> next kind
-      </span>
+    <div className="kind-strip">
+      <div role="tablist" aria-label="Kind of part" className="flex gap-3">
+        {kinds.map((one) => (
+          <button
+            key={one.kind}
+            type="button"
+            role="tab"
+            aria-selected={one.kind === kind}
+            className="kind-tab"
+            onClick={() => onKind(one.kind)}
+          >
+            {KIND_WORDS[one.kind][0]} <span className="num text-soft">{one.quantity}</span>
+          </button>
+        ))}
+      </div>
+      {kinds.length > 1 && (
+        <span className="text-soft">
+          <Key>i</Key> next kind
+        </span>
+      )}
+      <span className="ml-auto">{children}</span>
     </div>
   );
 }

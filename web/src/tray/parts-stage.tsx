@@ -6,7 +6,7 @@ import { MOST_ASKED, MOST_EXPLAINED } from '@brackenfell/contract/tray-limits';
 import { KIND_WORDS, PART_KINDS, type PartKind } from '@brackenfell/core/fitment/part-kinds';
 import { Key } from '../controls/key.tsx';
 import { HeatRails } from '../drawing/heat-rails.tsx';
-import { DutyStrip } from '../duty/duty-strip.tsx';
+import { DutyButton, DutyStrip } from '../duty/duty-strip.tsx';
 import { EngineCard } from '../engine/engine-card.tsx';
 import { useEngine } from '../engine/use-engine.ts';
 import { useKeys } from '../frame/keys.ts';
@@ -17,7 +17,8 @@ import { useOtherHalf } from '../slip/use-other-half.ts';
 import { BUILD_LETTERS, BuildQuestion, KindStrip } from './kind-strip.tsx';
 import { PickedDetail } from './picked-detail.tsx';
 import { RowPick, usePickedAfterPaint } from './row-pick.ts';
-import { TraySheets, type TraySheet } from './tray-sheets.tsx';
+import type { TraySheet } from './open-sheet.tsx';
+import { TraySheets } from './tray-sheets.tsx';
 import { TrayTable } from './tray-table.tsx';
 import { useTray } from './use-tray.ts';
 
@@ -121,10 +122,7 @@ function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProp
   const need = engine.needs.find((one) => one.kind === kind);
   const [pick] = useState(() => new RowPick());
   const wanted = search.get('row') ?? search.get('inHand');
-  useEffect(() => {
-    const at = tray.rows.findIndex((row) => row.partId === wanted);
-    if (at >= 0) pick.set(at);
-  }, [tray, wanted, pick]);
+  usePickKept(tray, wanted, pick);
   useRowInAddress(tray, pick);
   const [showAll, setShowAll] = useState(false);
   const [showSources, setShowSources] = useState(false);
@@ -217,8 +215,10 @@ function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProp
         <h1 className="sr-only">
           Parts for {engine.maker} {engine.code}
         </h1>
-        <Kinds engine={engine} kind={kind} />
-        {kind === 'plug' && <DutyStrip duty={tray.duty} onOpen={() => open('duty')} />}
+        <Kinds engine={engine} kind={kind}>
+          {kind === 'plug' && <DutyButton duty={tray.duty} onOpen={() => open('duty')} />}
+        </Kinds>
+        {kind === 'plug' && <DutyStrip duty={tray.duty} />}
         {split && <BuildQuestion split={split} onBuild={(label) => chooseBuild(engine.engineId, label)} />}
         {mayStay.length > 0 && (
           <p className="build-question">
@@ -250,8 +250,14 @@ function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProp
   );
 }
 
+interface KindsProps {
+  readonly engine: EngineCardData;
+  readonly kind: PartKind;
+  readonly children?: React.ReactNode;
+}
+
 /** What the engine needs, kind by kind; there to choose from while a tray is still being judged. */
-function Kinds({ engine, kind }: { engine: EngineCardData; kind: PartKind }) {
+function Kinds({ engine, kind, children }: KindsProps) {
   const { go } = useCounter();
   const kinds = [{ kind: 'plug' as const, quantity: engine.positions.length }, ...engine.needs];
   const show = (next: PartKind) => go('/counter/parts', { part: next === 'plug' ? null : next });
@@ -263,7 +269,23 @@ function Kinds({ engine, kind }: { engine: EngineCardData; kind: PartKind }) {
     { press: 'i', does: 'Next kind of part: plugs, coils, leads …', run: () => turn(1) },
     { press: 'Shift+I', printed: 'Shift i', does: 'Kind of part before', run: () => turn(-1) },
   ]);
-  return kinds.length > 1 ? <KindStrip kinds={kinds} kind={kind} onKind={show} /> : null;
+  return (
+    <KindStrip kinds={kinds} kind={kind} onKind={show}>
+      {children}
+    </KindStrip>
+  );
+}
+
+/** Picks what the address wants; when the tray is judged anew the picked part stays picked, wherever it stands now. */
+function usePickKept(tray: OpenTray, wanted: string | null, pick: RowPick): void {
+  const shown = useRef<{ tray: OpenTray; wanted: string | null }>(undefined);
+  useEffect(() => {
+    const before = shown.current;
+    const id = before?.wanted === wanted ? before.tray.rows[pick.index]?.partId : wanted;
+    const at = tray.rows.findIndex((row) => row.partId === id);
+    if (at >= 0) pick.set(at);
+    shown.current = { tray, wanted };
+  }, [tray, wanted, pick]);
 }
 
 const ADDRESS_PAUSE_MS = 500;
