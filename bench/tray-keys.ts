@@ -56,7 +56,7 @@ try {
   const [wren] = demoStaff;
   await context.request.post(`${server.address}/api/session`, { data: { name: wren!.name, password: wren!.password } });
   const page = await context.newPage();
-  await page.goto(`${server.address}/engines/skerrow-sc20`);
+  await page.goto(`${server.address}/counter/parts?engine=skerrow-sc20`);
   await page.locator('[data-tray] [aria-selected="true"]').waitFor();
   await page.waitForTimeout(1000);
   let requests = 0;

@@ -32,11 +32,19 @@ async function main(): Promise<void> {
       (env) => {
         for (const bench of BENCHES.filter((name) => asked.length === 0 || asked.includes(name))) {
           console.log(`\n## ${bench}`);
-          spawnSync(process.execPath, ['--enable-source-maps', join(BENCH_BUNDLES, `${bench}.js`), ...options], {
-            stdio: 'inherit',
-            cwd: ROOT,
-            env: { ...process.env, ...env, NODE_ENV: 'production' },
-          });
+          const { status } = spawnSync(
+            process.execPath,
+            ['--enable-source-maps', join(BENCH_BUNDLES, `${bench}.js`), ...options],
+            {
+              stdio: 'inherit',
+              cwd: ROOT,
+              env: { ...process.env, ...env, NODE_ENV: 'production', BRACKENFELL_ROOT: ROOT },
+            },
+          );
+          if (status !== 0) {
+            console.error(`FAILED: ${bench}`);
+            process.exitCode = 1;
+          }
         }
         return Promise.resolve();
       },

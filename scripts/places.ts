@@ -3,8 +3,8 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
-/** The checkout's top folder. */
-export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
+/** The checkout's top folder; told to programs that run bundled, elsewhere than where they were written. */
+export const ROOT = process.env.BRACKENFELL_ROOT ?? dirname(dirname(fileURLToPath(import.meta.url)));
 /** What this machine keeps for the application: database, passwords, build stamps. Never committed. */
 export const STATE = join(ROOT, '.brackenfell');
 export const DIST = join(ROOT, 'dist');
