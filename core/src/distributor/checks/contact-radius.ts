@@ -1,54 +1,20 @@
-import { defineCheck } from '../../fitment/define-check.ts';
-import { judgeRadius } from '../radius-band.ts';
+import { radiusCheck } from '../radius-check.ts';
 
 const engine = { 'capAsked.contactRadiusMm': 26 } as const;
 const of = (mm: number) => ({ ...engine, 'cap.contactRadiusMm': mm });
 
-export const contactRadius = defineCheck({
+export const contactRadius = radiusCheck({
   id: 'contact-radius',
   title: 'Contacts',
   why: 'The spark jumps from the rotor’s tip to the contact: too near and they strike, too far and voltage is lost.',
-  source: 'Domain section 5, Cap and rotor',
-  needs: ['cap.contactRadiusMm', 'capAsked.contactRadiusMm'],
-  mayUse: [],
-  canRefuse: () => true,
-  judge: (f) => judgeRadius(f['cap.contactRadiusMm'], f['capAsked.contactRadiusMm'], 'smaller'),
-  explain: ({ caseId, figures: g }, say) => {
-    const common = {
-      asked: say.quantity('length', g.askedMm),
-      has: say.quantity('length', g.hasMm),
-      difference: g.differenceMm === 0 ? null : say.signed('length', g.differenceMm),
-    };
-    switch (caseId) {
-      case 'strikes':
-        return {
-          ...common,
-          says: 'Its contacts stand too far in: the rotor strikes them and breaks.',
-          toDo: 'Do not fit it.',
-          phrase: 'Rotor strikes the contacts',
-        };
-      case 'wide':
-        return {
-          ...common,
-          says: 'Its contacts stand far out: the spark loses voltage on the way to them.',
-          toDo: 'Let the supervisor decide.',
-          phrase: 'Contacts far from the tip',
-        };
-      case 'near':
-        return {
-          ...common,
-          says: 'Its contacts stand a little elsewhere.',
-          toDo: 'Turn the engine by hand once and listen.',
-          phrase: 'Contacts a little off',
-        };
-      default:
-        return {
-          ...common,
-          says: 'Its contacts stand where the rotor’s tip passes.',
-          toDo: null,
-          phrase: 'Contacts as asked',
-        };
-    }
+  has: 'cap.contactRadiusMm',
+  asked: 'capAsked.contactRadiusMm',
+  strikesWhen: 'smaller',
+  words: {
+    strikes: ['Its contacts stand too far in: the rotor strikes them and breaks.', 'Rotor strikes the contacts'],
+    wide: ['Its contacts stand far out: the spark loses voltage on the way to them.', 'Contacts far from the tip'],
+    near: ['Its contacts stand a little elsewhere.', 'Contacts a little off'],
+    same: ['Its contacts stand where the rotor’s tip passes.', 'Contacts as asked'],
   },
   examples: [
     { says: '0.3 mm off matches', facts: of(26.3), outcome: 'match' },
