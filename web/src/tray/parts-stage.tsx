@@ -276,15 +276,19 @@ function Kinds({ engine, kind, children }: KindsProps) {
   );
 }
 
-/** Picks what the address wants; when the tray is judged anew the picked part stays picked, wherever it stands now. */
+/**
+ * Picks what the address wants, as soon as a tray holds it; when a tray is judged anew the picked part stays picked, wherever
+ * it stands now.
+ */
 function usePickKept(tray: OpenTray, wanted: string | null, pick: RowPick): void {
-  const shown = useRef<{ tray: OpenTray; wanted: string | null }>(undefined);
+  const served = useRef<{ tray: OpenTray; wanted: string | null }>(undefined);
   useEffect(() => {
-    const before = shown.current;
-    const id = before?.wanted === wanted ? before.tray.rows[pick.index]?.partId : wanted;
+    const before = served.current;
+    const asks = wanted !== null && before?.wanted !== wanted;
+    const id = asks ? wanted : before?.tray.rows[pick.index]?.partId;
     const at = tray.rows.findIndex((row) => row.partId === id);
     if (at >= 0) pick.set(at);
-    shown.current = { tray, wanted };
+    served.current = { tray, wanted: asks && at < 0 ? (before?.wanted ?? null) : wanted };
   }, [tray, wanted, pick]);
 }
 
