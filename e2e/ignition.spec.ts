@@ -45,6 +45,8 @@ test('a coil is asked about until the build is known, then sold with its questio
   await pickRow(page, 'MS-C 2900');
   await expect(whyPanel(page)).toContainText('Waits for the supervisor');
   await expect(whyPanel(page)).toContainText('Revision C beside revision A');
+  await page.keyboard.press('Enter');
+  await expect(slipPane(page)).toContainText('Would mix C with A');
 
   await counter.kill();
   await counter.start();

@@ -60,6 +60,7 @@ export const Slip = z
     engine: z.string().nullable(),
     build: z.string().nullable(),
     duty: z.string(),
+    staying: z.string().nullable(),
     engineCount: z.number().int(),
     inHand: z.object({ partId: Id, printed: z.string() }).nullable(),
     holder: z.string().nullable(),
@@ -102,6 +103,8 @@ const details = {
   /** Which build of the engine, by its label; another engine takes it away. */
   build: line(60).nullable().optional(),
   duty: DutyText.optional(),
+  /** Revision of the coils that stay in the engine; another engine takes it away. */
+  staying: line(20).nullable().optional(),
   /** How many such engines the job is for; quantities of lines put down from then on follow. */
   engineCount: z.number().int().min(1).max(50).optional(),
 };

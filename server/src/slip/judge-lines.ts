@@ -36,6 +36,7 @@ export async function judgeForSlip(
     engineId: slip.engine_id,
     build: slip.build ?? undefined,
     duty: readDuty(slip.duty),
+    staying: slip.revision_staying ?? undefined,
     positionId,
     beside,
     only: partIds,

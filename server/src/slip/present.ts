@@ -87,6 +87,7 @@ export function slipView(
     engine: engineTitle(slip),
     build: slip.build,
     duty: slip.duty,
+    staying: slip.revision_staying,
     engineCount: slip.engine_count,
     inHand: slip.in_hand_part_id === null ? null : { partId: slip.in_hand_part_id, printed: inHandPrinted ?? '' },
     holder: slip.holder,

@@ -43,18 +43,20 @@ interface Details {
   readonly build?: string | null | undefined;
   readonly duty?: string | undefined;
   readonly engineCount?: number | undefined;
+  readonly staying?: string | null | undefined;
 }
 
 /** Columns of a slip from what was sent, leaving out what was not. */
-function columnsOf({ customer, vehicle, cameFor, engineId, inHandPartId, build, duty, engineCount }: Details) {
+function columnsOf({ customer, vehicle, cameFor, engineId, inHandPartId, build, duty, engineCount, staying }: Details) {
   return {
     ...(customer === undefined ? {} : { customer }),
     ...(vehicle === undefined ? {} : { vehicle }),
     ...(cameFor === undefined ? {} : { came_for: cameFor }),
     // Another engine has other builds.
-    ...(engineId === undefined ? {} : { engine_id: engineId, build: null }),
+    ...(engineId === undefined ? {} : { engine_id: engineId, build: null, revision_staying: null }),
     ...(build === undefined ? {} : { build }),
     ...(duty === undefined ? {} : { duty }),
+    ...(staying === undefined ? {} : { revision_staying: staying }),
     ...(engineCount === undefined ? {} : { engine_count: engineCount }),
     ...(inHandPartId === undefined ? {} : { in_hand_part_id: inHandPartId }),
   };
@@ -117,8 +119,8 @@ export function slipRoutes(app: Express, context: Context): void {
       unless: mustBeOpen,
     });
     if (isTrouble(changed)) return changed;
-    if (body.engineId !== undefined || body.build !== undefined || body.duty !== undefined)
-      await judgeLinesAgain(context, trx, changed, staff, { cause: 'slip', store: 'all' });
+    const asksAnew = [body.engineId, body.build, body.duty, body.staying].some((said) => said !== undefined);
+    if (asksAnew) await judgeLinesAgain(context, trx, changed, staff, { cause: 'slip', store: 'all' });
     return showSlip(trx, params.slipId);
   });
 

@@ -14,6 +14,7 @@ export function useCounter() {
 
   const build = slip.data?.build ?? search.get('build') ?? undefined;
 
+  const staying = (slip.data ? slip.data.staying : search.get('staying')) ?? undefined;
   // A slip keeps its own duty; without one the address does.
   const duty = slip.data ? slip.data.duty : (search.get('duty') ?? '');
 
@@ -22,19 +23,19 @@ export function useCounter() {
     (path: string, change: Record<string, string | null> = {}, options: { replace?: boolean } = {}) => {
       const next = new URLSearchParams();
       const now = new URLSearchParams(window.location.search);
-      for (const name of ['slip', 'engine', 'inHand', 'part', 'build', 'duty']) {
+      for (const name of ['slip', 'engine', 'inHand', 'part', 'build', 'staying', 'duty']) {
         const value = name in change ? change[name] : now.get(name);
         if (value) next.set(name, value);
       }
       // Another engine has other builds.
-      if ('engine' in change && !('build' in change)) next.delete('build');
+      if ('engine' in change) for (const name of ['build', 'staying']) if (!(name in change)) next.delete(name);
       for (const [name, value] of Object.entries(change)) if (value) next.set(name, value);
       void navigate(`${path}?${next.toString()}`, { replace: options.replace ?? false });
     },
     [navigate],
   );
   return useMemo(
-    () => ({ slipId, slip, engineId, inHand, build, duty, search, go }),
-    [slipId, slip, engineId, inHand, build, duty, search, go],
+    () => ({ slipId, slip, engineId, inHand, build, staying, duty, search, go }),
+    [slipId, slip, engineId, inHand, build, staying, duty, search, go],
   );
 }

@@ -15,7 +15,7 @@ interface Taken {
 
 /** Puts a part on the slip, beginning one first when there is none. */
 export function useAddToSlip() {
-  const { slip, inHand, build, duty, go } = useCounter();
+  const { slip, inHand, build, staying, duty, go } = useCounter();
   const queries = useQueryClient();
   return useMutation({
     mutationFn: async ({ row, kind, engineId, quantity }: Taken) => {
@@ -27,6 +27,7 @@ export function useAddToSlip() {
             ...(engineId ? { engineId } : {}),
             ...(inHand ? { inHandPartId: inHand } : {}),
             ...(build ? { build } : {}),
+            ...(staying ? { staying } : {}),
             ...(duty ? { duty } : {}),
           },
         }));

@@ -12,7 +12,7 @@ import { useEngine } from '../engine/use-engine.ts';
 import { useKeys } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
 import { useAddToSlip } from '../slip/use-add-to-slip.ts';
-import { useChooseBuild } from '../slip/use-choose-build.ts';
+import { useSayEngine } from '../slip/use-say-engine.ts';
 import { useOtherHalf } from '../slip/use-other-half.ts';
 import { BUILD_LETTERS, BuildQuestion, KindStrip } from './kind-strip.tsx';
 import { PickedDetail } from './picked-detail.tsx';
@@ -24,7 +24,7 @@ import { useTray } from './use-tray.ts';
 
 /** Every candidate for the engine, judged, with the drawing that proves it. */
 export function PartsStage() {
-  const { engineId, inHand, build, duty, search, go } = useCounter();
+  const { engineId, inHand, build, staying, duty, search, go } = useCounter();
   const engine = useEngine(engineId);
   const wanted = PART_KINDS.find((kind) => kind === search.get('part')) ?? 'plug';
   // An engine that takes no such part shows its plugs.
@@ -32,7 +32,6 @@ export function PartsStage() {
   const kind = wanted === 'plug' || takes ? wanted : 'plug';
   const [asked, setAsked] = useState({ engineId, most: MOST_EXPLAINED });
   const most = asked.engineId === engineId ? asked.most : MOST_EXPLAINED;
-  const [staying, setStaying] = useState<string | null>(null);
   const beside = useOtherHalf(kind);
   const tray = useTray(engineId, {
     kind,
@@ -40,7 +39,7 @@ export function PartsStage() {
     most,
     build,
     duty,
-    staying: kind === 'coil' ? staying : null,
+    staying: kind === 'coil' ? staying : undefined,
     beside,
   });
   const problem = tray.error ?? engine.error;
@@ -74,28 +73,17 @@ export function PartsStage() {
     );
   }
   const onMore = () => setAsked({ engineId, most: Math.min(MOST_ASKED, most * 2) });
-  return (
-    <JudgedTray
-      key={`${engineId} ${kind}`}
-      tray={tray.data}
-      engine={engine.data}
-      staying={staying}
-      onStaying={setStaying}
-      onMore={onMore}
-    />
-  );
+  return <JudgedTray key={`${engineId} ${kind}`} tray={tray.data} engine={engine.data} onMore={onMore} />;
 }
 
 interface JudgedTrayProps {
   readonly tray: OpenTray;
   readonly engine: EngineCardData;
-  readonly staying: string | null;
-  readonly onStaying: (revision: string | null) => void;
   readonly onMore: () => void;
 }
 
-function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProps) {
-  const { search } = useCounter();
+function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
+  const { search, staying } = useCounter();
   const [sheet, open] = useState<TraySheet>();
   const [markedId, mark] = useState<string>();
   const marked = tray.rows.find((row) => row.partId === markedId);
@@ -109,7 +97,8 @@ function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProp
     mark(row.partId);
     toast(`${row.printed} is marked. Move to another and press x to compare the two.`);
   };
-  const chooseBuild = useChooseBuild();
+  const sayEngine = useSayEngine();
+  const chooseBuild = (build: string | null) => sayEngine(engine.engineId, { build });
   const { kind, split } = tray;
   const revisions = tray.rows
     .flatMap((row) => row.findings.find(({ check }) => check === 'revision')?.figures.has ?? [])
@@ -117,7 +106,7 @@ function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProp
   const mayStay = [...new Set(revisions)].sort();
   const turnStaying = () => {
     const all = [null, ...mayStay];
-    onStaying(all[(all.indexOf(staying) + 1) % all.length] ?? null);
+    sayEngine(engine.engineId, { staying: all[(all.indexOf(staying ?? null) + 1) % all.length] ?? null });
   };
   const need = engine.needs.find((one) => one.kind === kind);
   const [pick] = useState(() => new RowPick());
@@ -171,9 +160,9 @@ function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProp
           ...split.choices.map(({ label }, i) => ({
             press: BUILD_LETTERS[i]!,
             does: `Built ${label}`,
-            run: () => chooseBuild(engine.engineId, label),
+            run: () => chooseBuild(label),
           })),
-          { press: '0', does: 'The build is not known', run: () => chooseBuild(engine.engineId, null) },
+          { press: '0', does: 'The build is not known', run: () => chooseBuild(null) },
         ]
       : []),
     ...(mayStay.length > 0
@@ -219,12 +208,12 @@ function JudgedTray({ tray, engine, staying, onStaying, onMore }: JudgedTrayProp
           {kind === 'plug' && <DutyButton duty={tray.duty} onOpen={() => open('duty')} />}
         </Kinds>
         {kind === 'plug' && <DutyStrip duty={tray.duty} />}
-        {split && <BuildQuestion split={split} onBuild={(label) => chooseBuild(engine.engineId, label)} />}
+        {split && <BuildQuestion split={split} onBuild={(label) => chooseBuild(label)} />}
         {mayStay.length > 0 && (
           <p className="build-question">
             <span className="text-soft">Coils that stay in the engine:</span>
             <button type="button" className="underline" onClick={turnStaying}>
-              <Key>y</Key> {staying === null ? 'none, all are renewed' : `revision ${staying}`}
+              <Key>y</Key> {staying === undefined ? 'none, all are renewed' : `revision ${staying}`}
             </button>
           </p>
         )}

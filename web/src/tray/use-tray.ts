@@ -14,7 +14,7 @@ interface TrayAsked {
   /** What the engine is used for, as an address has it. */
   readonly duty?: string;
   /** Revision of the coils that stay. */
-  readonly staying?: string | null;
+  readonly staying?: string | undefined;
   /** The cap or rotor that is on the slip. */
   readonly beside?: string | undefined;
 }

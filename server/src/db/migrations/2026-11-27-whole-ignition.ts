@@ -20,7 +20,7 @@ const STATEMENTS = [
   `alter table engine_position drop constraint engine_position_engine_id_cylinder_place_key`,
   `create unique index engine_position_stands_once on engine_position (engine_id, kind, cylinder, place, coalesce(build, ''))`,
   `alter table named_number add column kind text not null default 'plug' check (kind in ${SOLD})`,
-  `alter table slip add column build text,
+  `alter table slip add column build text, add column revision_staying text,
      add column engine_count int not null default 1 check (engine_count between 1 and 50)`,
   `create table coil_spec (part_id bigint primary key references part, topology text, connector text, pins int, towers int)`,
   `create index coil_spec_form on coil_spec (topology, towers)`,

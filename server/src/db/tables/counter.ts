@@ -42,6 +42,8 @@ export interface SlipTable {
   engine_id: string | null;
   /** Which build of the engine, by its label, once that is known. */
   build: string | null;
+  /** Revision of the coils that stay in the engine; null where all are renewed. */
+  revision_staying: string | null;
   /** How many such engines the job is for. */
   engine_count: Generated<number>;
   /** What the engine is used for, as `printDuty` writes it; empty for standard duty. */
