@@ -49,10 +49,13 @@ function Field({
   label,
   figure,
   first = false,
+  plain = false,
 }: {
   label: string;
   figure: ReturnType<typeof useFigure>;
   first?: boolean;
+  /** Of the meter, not of a part: no usual range to hold it against. */
+  plain?: boolean;
 }) {
   return (
     <label className="grid grid-cols-[1fr_8rem] items-center gap-x-3">
@@ -64,7 +67,7 @@ function Field({
         maxLength={40}
         onChange={(event) => figure.setText(event.target.value)}
       />
-      {figure.remark !== '' && <span className="col-span-2 text-xs text-slate">{figure.remark}</span>}
+      {!plain && figure.remark !== '' && <span className="col-span-2 text-xs text-slate">{figure.remark}</span>}
     </label>
   );
 }
@@ -115,9 +118,9 @@ function CoilReading({ tray }: { tray: OpenTray }) {
   return (
     <div className="grid gap-2">
       <Field label="Reading across the primary" figure={read} first />
-      <Field label="Meter’s leads held together" figure={shorted} />
+      <Field label="Meter’s leads held together" figure={shorted} plain />
       <Field label="Coil’s temperature" figure={temperature} />
-      <Field label="Meter may be off by" figure={error} />
+      <Field label="Meter may be off by" figure={error} plain />
       <Field label="Stated at 20 °C" figure={stated} />
       <output className="border-t border-line pt-2">
         {judged ? (
