@@ -73,6 +73,7 @@ export const boot = defineCheck({
   },
   examples: [
     { says: 'a boot 1 mm longer matches', facts: of(119), outcome: 'match' },
+    { says: 'a boot 1.1 mm longer is acceptable', facts: of(119.1), outcome: 'acceptable', caseId: 'longer' },
     { says: 'a boot 2 mm short is acceptable', facts: of(116), outcome: 'acceptable', caseId: 'shorter' },
     { says: 'a boot 2.1 mm short is refused', facts: of(115.9), outcome: 'refuse', caseId: 'too-short' },
     { says: 'a boot 5 mm long is acceptable', facts: of(123), outcome: 'acceptable', caseId: 'longer' },

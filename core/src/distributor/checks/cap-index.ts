@@ -27,7 +27,7 @@ export const capIndex = sameOrRefuse({
   phrase: (has, asked) => `Key at ${has}, asked ${asked}`,
   examples: [
     { says: '3° off still meets the tip', facts: { 'cap.indexDeg': 358, 'capAsked.indexDeg': 1 }, outcome: 'match' },
-    { says: '4° off is refused', facts: { 'cap.indexDeg': 34, 'capAsked.indexDeg': 30 }, outcome: 'refuse' },
+    { says: '3.5° off is refused', facts: { 'cap.indexDeg': 33.5, 'capAsked.indexDeg': 30 }, outcome: 'refuse' },
     { says: 'an index not measured is measured first', facts: { 'capAsked.indexDeg': 30 }, outcome: 'unknown' },
   ],
 });

@@ -18,6 +18,7 @@ export const contactRadius = radiusCheck({
   },
   examples: [
     { says: '0.3 mm off matches', facts: of(26.3), outcome: 'match' },
+    { says: '0.35 mm off is acceptable', facts: of(26.35), outcome: 'acceptable' },
     { says: '0.5 mm off is acceptable', facts: of(25.5), outcome: 'acceptable' },
     {
       says: '0.6 mm further in is struck by the rotor: refused',

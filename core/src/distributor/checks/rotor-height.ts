@@ -45,6 +45,7 @@ export const rotorHeight = defineCheck({
   },
   examples: [
     { says: '1 mm off matches', facts: of(39), outcome: 'match' },
+    { says: '1.1 mm higher is a caution', facts: of(39.1), outcome: 'caution', caseId: 'higher' },
     { says: '2 mm lower is a caution', facts: of(36), outcome: 'caution', caseId: 'lower' },
     { says: '2.1 mm lower is refused', facts: of(35.9), outcome: 'refuse', caseId: 'lower' },
     { says: '2.1 mm higher is refused', facts: of(40.1), outcome: 'refuse', caseId: 'higher' },

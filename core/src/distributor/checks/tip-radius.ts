@@ -18,6 +18,7 @@ export const tipRadius = radiusCheck({
   },
   examples: [
     { says: '0.3 mm off matches', facts: of(24.9), outcome: 'match' },
+    { says: '0.35 mm shorter is acceptable', facts: of(24.85), outcome: 'acceptable' },
     { says: '0.5 mm longer is acceptable', facts: of(25.7), outcome: 'acceptable' },
     { says: '0.6 mm longer strikes the cap: refused', facts: of(25.8), outcome: 'refuse', caseId: 'strikes' },
     { says: '0.6 mm shorter is a caution', facts: of(24.6), outcome: 'caution', caseId: 'wide' },
