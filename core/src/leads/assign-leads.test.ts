@@ -1,6 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { assignLeads, serves } from './assign-leads.ts';
+import { sayIn } from '../fitment/say.ts';
+import { assignLeads, servedBy, serves } from './assign-leads.ts';
+import { leadCount } from './checks/lead-count.ts';
+import { leadLengths } from './checks/lead-lengths.ts';
+import { plugBoots } from './checks/plug-boots.ts';
 import { LEAD_BOOTS, type Lead, type LeadRoute } from './lead-facts.ts';
 
 const lead = (lengthMm: number, boot: Lead['boot'] = 'straight'): Lead => ({
@@ -80,5 +84,41 @@ describe('leads given to cylinders', () => {
     const { leadFor, leftOver } = assignLeads([lead(420), lead(430)], [route('1', 400), route('2', 400, ['90'])]);
     expect(leadFor).toEqual([0, null]);
     expect(leftOver).toEqual([1]);
+  });
+});
+
+describe('a set that every check lets through', () => {
+  test('serves every way, long enough, not hanging, with a boot that clears', () => {
+    const boots = fc.constantFrom(...LEAD_BOOTS);
+    const set = fc.array(
+      fc.record({
+        lengthMm: fc.integer({ min: 30, max: 50 }).map((cm) => cm * 10),
+        boot: boots,
+        source: fc.constant('socket' as const),
+        kohmPerM: fc.constant(10),
+        coilLead: fc.boolean(),
+      }),
+      { minLength: 1, maxLength: 5 },
+    );
+    const ways = fc.array(
+      fc.record({
+        to: fc.constantFrom('1', '2', '3', 'coil'),
+        routedMm: fc.integer({ min: 28, max: 48 }).map((cm) => cm * 10),
+        boots: fc.subarray([...LEAD_BOOTS], { minLength: 1 }),
+      }),
+      { minLength: 1, maxLength: 4 },
+    );
+    const source = { rank: 'engine-maker', name: 'x' } as const;
+    const ruling = <T>(value: T) => ({ ruling: [{ value, source }] });
+    fc.assert(
+      fc.property(set, ways, (leads, routes) => {
+        const sheet = { 'leads.set': ruling(leads), 'leadsAsked.routes': ruling(routes) };
+        const passes = [leadCount, leadLengths, plugBoots].every((check) =>
+          ['match', 'acceptable'].includes(check.ask(sheet, sayIn('metric')).outcome),
+        );
+        expect(passes).toBe(servedBy(assignLeads(leads, routes)) === routes.length);
+      }),
+      { numRuns: 1500 },
+    );
   });
 });

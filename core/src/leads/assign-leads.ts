@@ -20,6 +20,9 @@ interface AssignOptions {
   readonly anyBoot?: boolean;
 }
 
+/** How many ways have a lead. */
+export const servedBy = ({ leadFor }: LeadAssignment): number => leadFor.filter((lead) => lead !== null).length;
+
 /** Dearer than any sum of squared slacks: serving one more way always comes first. */
 const UNSERVED = 1e12;
 

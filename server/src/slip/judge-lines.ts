@@ -1,4 +1,5 @@
 import { readDuty } from '@brackenfell/core/duty/duty-text';
+import type { SharedFinding } from '@brackenfell/core/fitment/judge-plug';
 import { PART_KINDS, type PartKind } from '@brackenfell/core/fitment/part-kinds';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
@@ -75,14 +76,13 @@ function told({ judgement: { findings, verdict }, evidence }: JudgedCandidate) {
   return { verdict, reason: reasonPhrase(findings, verdict, evidence), findings: JSON.stringify(views) };
 }
 
+/** A finding without its words, which depend on the reader's units; keys in order, as the database may have turned them. */
+const bare = ({ outcome, caseId, figures, onlyAt }: Pick<SharedFinding, 'outcome' | 'caseId' | 'figures' | 'onlyAt'>) =>
+  JSON.stringify([outcome, caseId, onlyAt, Object.entries(figures).sort(([a], [b]) => (a < b ? -1 : 1))]);
+
 /** Whether a customer who was told the one would have to be told the other. */
-function differs(line: LineRow, candidate: JudgedCandidate): boolean {
-  const says = (findings: readonly { outcome: string; told: { says: string } }[]) =>
-    findings.map(({ outcome, told: { says: words } }) => `${outcome} ${words}`).join('|');
-  return (
-    line.verdict !== candidate.judgement.verdict || says(line.findings ?? []) !== says(candidate.judgement.findings)
-  );
-}
+const differs = (line: LineRow, { judgement: { verdict, findings } }: JudgedCandidate): boolean =>
+  line.verdict !== verdict || (line.findings ?? []).map(bare).join() !== findings.map(bare).join();
 
 export interface JudgedAgain {
   readonly line: LineRow;

@@ -1,5 +1,5 @@
 import { defineCheck } from '../../fitment/define-check.ts';
-import { assignLeads, MOST_SLACK_MM } from '../assign-leads.ts';
+import { assignLeads, MOST_SLACK_MM, servedBy } from '../assign-leads.ts';
 import type { Lead } from '../lead-facts.ts';
 import { sayRoute } from '../say-route.ts';
 
@@ -19,12 +19,15 @@ export const leadLengths = defineCheck({
   judge: (f) => {
     const [set, ways] = [f['leads.set'], f['leadsAsked.routes']];
     const mostSlackMm = f['leadsAsked.mostSlackMm'] ?? MOST_SLACK_MM;
-    // A lead that is missing altogether is the count's matter; here those that are there must reach.
-    const possible = ways.length - Math.max(0, ways.length - set.length);
-    const { leadFor, slackMm, leftOver } = assignLeads(set, ways, { mostSlackMm, anyBoot: true });
-    const served = leadFor.filter((i) => i !== null).length;
+    // A lead that is missing altogether is the count's matter, and one whose boot does not clear that of the boots.
+    const nowhere = ways.map((way) => ({ ...way, routedMm: 0 }));
+    const possible = servedBy(assignLeads(set, nowhere, { mostSlackMm: Infinity, anyBoot: true }));
+    const reach = (anyBoot: boolean) => servedBy(assignLeads(set, ways, { mostSlackMm: Infinity, anyBoot }));
+    const anyBoot = reach(false) < reach(true);
+    const tight = assignLeads(set, ways, { mostSlackMm, anyBoot });
+    const { leadFor, slackMm, leftOver } = tight;
     const slackest = Math.max(0, ...slackMm.map((slack) => slack ?? 0));
-    const loose = assignLeads(set, ways, { mostSlackMm: Infinity, anyBoot: true });
+    const loose = assignLeads(set, ways, { mostSlackMm: Infinity, anyBoot });
     const unservedAt = leadFor.findIndex((i) => i === null);
     const way = unservedAt < 0 ? undefined : ways[unservedAt]!;
     const longest = Math.max(
@@ -40,9 +43,9 @@ export const leadLengths = defineCheck({
       looseAt: sayRoute(ways[loose.slackMm.findIndex((slack) => (slack ?? 0) > mostSlackMm)] ?? { to: '?' }),
       loosestMm: Math.max(0, ...loose.slackMm.map((slack) => slack ?? 0)),
     };
-    if (served >= possible) return { outcome: 'match', caseId: 'reach', figures, closeness: slackest / mostSlackMm };
-    if (loose.leadFor.filter((i) => i !== null).length >= possible)
-      return { outcome: 'caution', caseId: 'too-long', figures };
+    if (servedBy(tight) >= possible)
+      return { outcome: 'match', caseId: 'reach', figures, closeness: slackest / mostSlackMm };
+    if (servedBy(loose) >= possible) return { outcome: 'caution', caseId: 'too-long', figures };
     return { outcome: 'refuse', caseId: 'too-short', figures };
   },
   explain: ({ caseId, figures: g }, say) => {

@@ -1,5 +1,5 @@
 import { defineCheck } from '../../fitment/define-check.ts';
-import { assignLeads } from '../assign-leads.ts';
+import { assignLeads, servedBy } from '../assign-leads.ts';
 import type { Lead, LeadBoot } from '../lead-facts.ts';
 import { BOOT_WORDS, sayRoute } from '../say-route.ts';
 
@@ -20,13 +20,10 @@ export const plugBoots = defineCheck({
   canRefuse: () => true,
   judge: (f) => {
     const [set, ways] = [f['leads.set'], f['leadsAsked.routes']];
-    // Lengths left aside: whether each way has a boot that clears it.
-    const ample = ways.map((way) => ({ ...way, routedMm: 0 }));
-    const options = { mostSlackMm: Infinity };
-    const any = assignLeads(set, ample, { ...options, anyBoot: true }).leadFor.filter((i) => i !== null).length;
-    const { leadFor } = assignLeads(set, ample, options);
-    const blocked = ways.filter((_, i) => leadFor[i] === null);
-    const fits = leadFor.filter((i) => i !== null).length >= any;
+    // Long enough and clearing at once: a bent boot on a lead that does not reach is none.
+    const joint = assignLeads(set, ways, { mostSlackMm: Infinity });
+    const fits = servedBy(joint) >= servedBy(assignLeads(set, ways, { mostSlackMm: Infinity, anyBoot: true }));
+    const blocked = ways.filter((_, i) => joint.leadFor[i] === null);
     const figures = {
       where: fits ? [] : blocked.map(sayRoute),
       clears: fits ? [] : (blocked[0]?.boots ?? []).map((boot) => BOOT_WORDS[boot]),
@@ -54,6 +51,11 @@ export const plugBoots = defineCheck({
     {
       says: 'straight boots alone do not clear the manifold: refused',
       facts: { ...engine, 'leads.set': [lead(520, 'straight'), lead(420, 'straight')] },
+      outcome: 'refuse',
+    },
+    {
+      says: 'the only bent boot on a lead too short for the manifold’s side is refused',
+      facts: { ...engine, 'leads.set': [lead(520, 'straight'), lead(420, 'straight'), lead(380, '90')] },
       outcome: 'refuse',
     },
     { says: 'boots not seen are looked at first', facts: engine, outcome: 'unknown' },
