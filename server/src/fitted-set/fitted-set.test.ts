@@ -51,7 +51,7 @@ describe('what is fitted', () => {
 
   test('intake and exhaust take different plugs, each judged where it sits', async () => {
     const [intake, exhaust] = ['KN 419G-63DR', 'KN 219G-63DR'];
-    const { positions } = await fitted('aldersyke-at20', [
+    const { positions, odd, repair } = await fitted('aldersyke-at20', [
       exhaust,
       intake,
       intake,
@@ -64,6 +64,8 @@ describe('what is fitted', () => {
     const first = positions.find(({ label }) => label === '1 exhaust')!;
     const crossed = positions.find(({ label }) => label === '2 exhaust')!;
     expect([first.verdict, crossed.verdict]).toEqual(['sell', 'refuse']);
+    expect(odd).toEqual(['2 exhaust']);
+    expect(repair).toMatchObject({ quantity: 1, at: ['2 exhaust'], part: { printed: exhaust } });
   });
 
   test('coils of two revisions stand out', async () => {

@@ -34,7 +34,7 @@ const MOST_DIFFERENCES = 8;
 export async function judgeFitted(context: Context, db: Database, asked: Question): Promise<FittedSet | undefined> {
   const { engineId, kind, duty, build, units } = asked;
   const stations = await listPositions(db, [engineId], [kind]);
-  const places = [...new Map(stations.map(({ label, cylinder }) => [label, cylinder])).entries()];
+  const places = [...new Map(stations.map((station) => [station.label, station])).entries()];
   if (places.length === 0) return undefined;
   const typed = places.map((_, i) => asked.numbers[i] ?? '');
   const read = await readNumbers(db, kind, typed);
@@ -48,27 +48,35 @@ export async function judgeFitted(context: Context, db: Database, asked: Questio
       ?.candidates ?? [];
 
   const positions = await Promise.all(
-    places.map(async ([label, cylinder], i) => {
+    places.map(async ([label, { cylinder, place }], i) => {
       const id = partOf[i];
       const [judged] = id === undefined ? [] : await judge([id], [label]);
       return {
         label,
         cylinder,
+        place,
         typed: typed[i]!,
         part: id === undefined ? null : part(id),
         ...verdictOf(judged, typed[i]!),
       };
     }),
   );
-  const { usual, odd, missing } = oddOneOut(positions.map((p) => ({ label: p.label, part: p.part?.partId })));
+  // Intake and exhaust, front and rear may each take their own part: a stranger is one among its own place's.
+  const groups = [...new Set(positions.map(({ place }) => place))].map((place) =>
+    oddOneOut(positions.filter((p) => p.place === place).map((p) => ({ label: p.label, part: p.part?.partId }))),
+  );
+  const strange = new Set(groups.flatMap(({ odd }) => odd));
+  const missing = groups.flatMap((group) => group.missing);
+  const { usual, odd } =
+    groups.find((group) => group.odd.length > 0) ?? groups.find((group) => group.usual) ?? groups[0]!;
   const strangers = [...new Set(positions.filter(({ label }) => odd.includes(label)).map((p) => p.part!.partId))];
   return {
     kind,
-    positions: positions.map((p) => ({ ...p, odd: odd.includes(p.label) })),
+    positions: positions.map(({ place: _, ...p }) => ({ ...p, odd: strange.has(p.label) })),
     usual: usual === undefined ? null : part(usual),
-    odd: [...odd],
-    missing: [...missing],
-    says: say(kind, odd, usual !== undefined, positions.length - missing.length),
+    odd: [...strange],
+    missing,
+    says: say(kind, odd, usual !== undefined, positions.length - missing.length, groups.length),
     differences:
       usual === undefined
         ? []
@@ -95,8 +103,16 @@ function verdictOf(judged: JudgedCandidate | undefined, typed: string) {
 }
 
 /** What it means, in words that say how many and which. */
-function say(kind: Question['kind'], odd: readonly string[], hasUsual: boolean, entered: number): string {
+function say(
+  kind: Question['kind'],
+  odd: readonly string[],
+  hasUsual: boolean,
+  entered: number,
+  groups: number,
+): string {
   if (entered === 0) return 'Nothing entered yet: read what is printed on each, or scan it.';
+  if (odd.length === 0 && groups > 1)
+    return `No stranger among the ${entered} entered, each beside its own kind of place.`;
   if (odd.length === 0) return entered === 1 ? 'One entered.' : `All ${entered} entered are one and the same.`;
   const does =
     kind === 'plug'

@@ -13,11 +13,11 @@ export async function readAround(context: Context, db: Database, engineId: strin
   const held = await context.sheets.at(db);
   const positions = await listPositions(db, [engineId], PART_KINDS);
   const first = (kind: (typeof PART_KINDS)[number]) => positions.find((position) => position.kind === kind);
-  const [plug, cap, rotor] = [first('plug'), first('cap'), first('rotor')];
+  const [plug, cap] = [first('plug'), first('cap')];
   const sheets = await context.sheets.positions(
     db,
     held,
-    [plug, cap, rotor].flatMap((position) => position?.id ?? []),
+    [plug, cap].flatMap((position) => position?.id ?? []),
   );
   const plugAsked = (plug && sheets.get(plug.id)) ?? {};
   // The number to order by has no figures of its own: those of the plug it is the same as are drawn.
@@ -32,6 +32,5 @@ export async function readAround(context: Context, db: Database, engineId: strin
     plugAsked,
     ownPlug: ownSheet && rulingValue(ownSheet, 'plug.reachMm') !== undefined ? plugShape(ownSheet) : null,
     capAsked: cap && sheets.get(cap.id),
-    rotorAsked: rotor && sheets.get(rotor.id),
   };
 }

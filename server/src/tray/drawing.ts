@@ -59,7 +59,6 @@ export interface Around {
   readonly plugAsked: FactSheet;
   readonly ownPlug: PlugShape | null;
   readonly capAsked: FactSheet | undefined;
-  readonly rotorAsked: FactSheet | undefined;
 }
 
 /** The drawing beside a tray for one place of the engine, apart from the picked row's own shape. */
