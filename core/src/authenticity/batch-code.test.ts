@@ -1,0 +1,113 @@
+import { describe, expect, test } from '@jest/globals';
+import { readBatchCode, type BatchCodeGrammar } from './batch-code.ts';
+import { dayNumber, firstMonday, printDay, weeksInYear } from './calendar.ts';
+import { paperItems, type PaperTrail } from './paper.ts';
+import { readPrice } from './price.ts';
+
+const TODAY = '2026-11-25';
+const byDay: BatchCodeGrammar = {
+  title: 'works letter, year digit, month and day',
+  fields: [{ kind: 'works', codes: { F: 'works F' } }, { kind: 'year-digit' }, { kind: 'month' }, { kind: 'day' }],
+};
+const byWeek: BatchCodeGrammar = {
+  title: 'year letter and week',
+  fields: [{ kind: 'year-letter', letters: 'ABCDEFGHJK', first: 2001 }, { kind: 'week' }],
+};
+
+describe('a batch code, by its maker’s grammar', () => {
+  test('F2-0917 is works F, 17 September 2022: a repeating digit means its latest year not in the future', () => {
+    const read = readBatchCode('F2-0917', byDay, TODAY);
+    expect(read).toMatchObject({ kind: 'read', from: '2022-09-17', to: '2022-09-17' });
+    expect(read.kind === 'read' && read.parts.map(({ says }) => says)).toEqual([
+      'works F',
+      '2022',
+      'September',
+      'day 17',
+    ]);
+    expect(readBatchCode('F6 1126', byDay, TODAY)).toMatchObject({ kind: 'read', from: '2016-11-26' });
+    expect(readBatchCode('F6 1125', byDay, TODAY)).toMatchObject({ kind: 'read', from: '2026-11-25' });
+  });
+
+  test('31 April, month 13 and week 54 are no dates', () => {
+    expect(readBatchCode('F20431', byDay, TODAY)).toMatchObject({ kind: 'impossible', why: 'April has no day 31.' });
+    expect(readBatchCode('F21301', byDay, TODAY)).toMatchObject({ kind: 'impossible', why: 'There is no month 13.' });
+    expect(readBatchCode('C54', byWeek, TODAY).kind).toBe('impossible');
+  });
+
+  test('29 February is a day of leap years alone: digit 3 means none, digit 4 means 2024', () => {
+    expect(readBatchCode('F30229', byDay, TODAY).kind).toBe('impossible');
+    expect(readBatchCode('F40229', byDay, TODAY)).toMatchObject({ kind: 'read', from: '2024-02-29' });
+  });
+
+  test('weeks are ISO weeks: week 53 exists in 2020 and not in 2021, and week 1 may begin in December', () => {
+    expect(weeksInYear(2020)).toBe(53);
+    expect(weeksInYear(2021)).toBe(52);
+    expect(printDay(firstMonday(2026))).toBe('2025-12-29');
+    expect(readBatchCode('K53', byWeek, TODAY)).toMatchObject({ kind: 'read', from: '2020-12-28', to: '2021-01-03' });
+  });
+
+  test('two digits of a year that has not come are told as in the future', () => {
+    const grammar: BatchCodeGrammar = {
+      title: 'year and week',
+      fields: [{ kind: 'year-two-digits' }, { kind: 'week' }],
+    };
+    expect(readBatchCode('27 08', grammar, TODAY)).toMatchObject({ kind: 'future', from: '2027-02-22' });
+    expect(readBatchCode('2648', grammar, TODAY)).toMatchObject({ kind: 'read', from: '2026-11-23' });
+    expect(readBatchCode('2649', grammar, TODAY).kind).toBe('future');
+  });
+
+  test('a code of another form is of no scheme', () => {
+    expect(readBatchCode('G2-0917', byDay, TODAY).kind).toBe('not-of-this-scheme');
+    expect(readBatchCode('', byDay, TODAY).kind).toBe('not-of-this-scheme');
+  });
+
+  test('the calendar agrees with the runtime’s own on every tenth day of two centuries', () => {
+    for (let day = -25_000; day < 48_000; day += 10)
+      expect(printDay(day)).toBe(new Date(day * 86_400_000).toISOString().slice(0, 10));
+    expect(dayNumber(2026, 11, 25)).toBe(Date.UTC(2026, 10, 25) / 86_400_000);
+  });
+});
+
+describe('a price against the usual', () => {
+  const usual = [1050, 1080, 1100, 1110, 1120, 1150, 1090];
+  test('counts only when it is both far out and a fifth below the median', () => {
+    expect(readPrice(680, usual)).toMatchObject({ kind: 'far-below', medianMinor: 1100 });
+    expect(readPrice(900, usual).robustZ).toBeLessThan(-3.5);
+    expect(readPrice(900, usual).kind).toBe('usual');
+    expect(readPrice(870, [400, 700, 900, 1100, 1300, 1500, 1900]).kind).toBe('usual');
+    expect(readPrice(880, [1100, 1100, 1100, 1100, 1100]).kind).toBe('far-below');
+    expect(readPrice(881, [1100, 1100, 1100, 1100, 1100]).kind).toBe('usual');
+  });
+  test('one odd earlier price does not move what is usual', () => {
+    expect(readPrice(1100, [...usual, 120]).kind).toBe('usual');
+    expect(readPrice(120, usual).kind).toBe('far-below');
+  });
+  test('four earlier prices are too few to say', () => {
+    expect(readPrice(10, usual.slice(0, 4)).kind).toBe('too-few-prices');
+  });
+});
+
+describe('what paper says of a batch', () => {
+  const trail: PaperTrail = { code: undefined, otherNumbers: [], sellers: 1, price: undefined, packaging: undefined };
+  const oddities = (more: Partial<PaperTrail>) =>
+    paperItems({ ...trail, ...more })
+      .filter(({ logRatio }) => logRatio > 0)
+      .map(({ id }) => id);
+
+  test('nothing known says nothing', () => {
+    expect(paperItems(trail)).toEqual([]);
+  });
+  test('an impossible and a future date, another number and a fourth seller are odd; three sellers are not', () => {
+    expect(oddities({ code: readBatchCode('F20431', byDay, TODAY) })).toEqual(['impossible date']);
+    expect(oddities({ otherNumbers: ['EX 1'] })).toEqual(['other number']);
+    expect(oddities({ sellers: 4 })).toEqual(['many sellers']);
+    expect(oddities({ sellers: 3 })).toEqual([]);
+  });
+  test('a code older than the packaging it stands on is odd; one that fits it speaks for the batch', () => {
+    const code = readBatchCode('F2-0917', byDay, TODAY);
+    expect(oddities({ code, packaging: { from: '2023-01-01', to: null } })).toEqual(['outside its packaging']);
+    expect(oddities({ code, packaging: { from: null, to: '2021-12-31' } })).toEqual(['outside its packaging']);
+    const fits = paperItems({ ...trail, code, packaging: { from: '2020-01-01', to: null } });
+    expect(fits[0]!.logRatio).toBeLessThan(0);
+  });
+});

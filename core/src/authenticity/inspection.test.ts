@@ -1,0 +1,182 @@
+import { describe, expect, test } from '@jest/globals';
+import { judgeInspection, type InspectionMatter, type JournalEntry } from './inspection.ts';
+import { entropyBits, itemOf, nextChecks } from './next-check.ts';
+import { mixedUnderOneNumber, setIntegrity } from './set-integrity.ts';
+import { suggestInspection } from './suggest-inspection.ts';
+import type { Tell } from './tell.ts';
+
+const tell = (id: string, more: Partial<Tell> = {}): Tell => ({
+  id,
+  title: id,
+  group: id,
+  aspect: 'physical',
+  place: 'print',
+  look: '',
+  genuine: '',
+  suspect: '',
+  differs: { ifGenuine: 0.05, ifFake: 0.6 },
+  source: 'example',
+  minutes: 1,
+  seen: 1,
+  ...more,
+});
+const TELLS = [
+  tell('weld'),
+  tell('crown'),
+  tell('print'),
+  tell('seal', { aspect: 'packaging' }),
+  tell('gap', { measure: { quantity: 'gapMm', nominal: 'catalogue', tolerance: 0.05 } }),
+];
+const saw = (subject: string, piece: number, answer: string): JournalEntry => ({
+  what: 'tell',
+  subject,
+  piece,
+  answer,
+  value: null,
+});
+const read = (subject: string, piece: number, value: number): JournalEntry => ({
+  what: 'measure',
+  subject,
+  piece,
+  answer: '',
+  value,
+});
+const number = (subject: string, piece: number, answer: string): JournalEntry => ({
+  what: 'number',
+  subject,
+  piece,
+  answer,
+  value: null,
+});
+
+const matter = (journal: readonly JournalEntry[], more: Partial<InspectionMatter> = {}): InspectionMatter => ({
+  channel: 'wholesale',
+  record: { settled: 0, notGenuine: 0 },
+  paper: [],
+  tells: TELLS,
+  pieces: 2,
+  batchSize: 4,
+  askedFor: null,
+  part: { partId: '1', names: ['EX-C19-F10', 'C19·F10'] },
+  catalogue: { gapMm: 1, reachMm: 19 },
+  bearers: {},
+  decodedAgainst: [],
+  journal,
+  ...more,
+});
+
+describe('an inspection', () => {
+  test('keeps the latest answer of a sign; one withdrawn was never looked at', () => {
+    const journal = [saw('weld', 1, 'differs'), saw('weld', 1, 'genuine-like'), saw('crown', 1, 'differs')];
+    expect(judgeInspection(matter(journal)).pieces[0]!.answers).toEqual({ weld: 'genuine-like', crown: 'differs' });
+    const withdrawn = judgeInspection(matter([...journal, saw('crown', 1, 'withdrawn')]));
+    expect(withdrawn.pieces[0]!.answers).toEqual({ weld: 'genuine-like' });
+    expect(withdrawn.pieces[0]!.next.map((next) => next.tell.id)).toContain('crown');
+  });
+
+  test('judges each piece by its own signs, then the batch by the worst', () => {
+    const all = (piece: number, answer: string) => ['weld', 'crown', 'print'].map((id) => saw(id, piece, answer));
+    const judged = judgeInspection(matter([...all(1, 'genuine-like'), ...all(2, 'differs')]));
+    expect(judged.pieces.map(({ judgement }) => judgement.band)).toEqual(['consistent', 'suspect']);
+    expect(judged.worst.label).toBe('B');
+    expect(judged.band).toBe('suspect');
+  });
+
+  test('a reach 7.5 mm over the catalogue’s blocks the sale though every sign looks genuine', () => {
+    const judged = judgeInspection(
+      matter([...['weld', 'crown', 'print'].map((id) => saw(id, 1, 'genuine-like')), read('reachMm', 1, 26.5)]),
+    );
+    expect(judged.pieces[0]!.judgement.band).toBe('consistent');
+    expect(judged.blocks).toEqual(['Reach 26.5 mm, the catalogue says 19.0']);
+    expect(judgeInspection(matter([read('reachMm', 1, 19.5)])).blocks).toEqual([]);
+    expect(judgeInspection(matter([read('reachMm', 1, 19.6)])).blocks).toHaveLength(1);
+  });
+
+  test('the number of another part blocks; an unknown one and a worn one do not', () => {
+    const bearers = { 'EX-C19-F06': [{ partId: '2', printed: 'EX-C19-F06', maker: 'Exmaker', revision: null }] };
+    const blocksOf = (printed: string) => judgeInspection(matter([number('box', 0, printed)], { bearers })).blocks;
+    expect(blocksOf('EX-C19-F06')).toEqual(['Box EX-C19-F06: The number of EX-C19-F06, Exmaker.']);
+    expect(blocksOf('EX-C19-FlO')).toEqual([]);
+    expect(blocksOf('ZZ 99')).toEqual([]);
+    expect(judgeInspection(matter([number('stamping', 1, 'C19 F10')])).numbers[0]!.outcome).toBe('agrees');
+  });
+
+  test('a gap out of tolerance speaks for its piece, a scatter wider than the maker’s for all once all are read', () => {
+    const apart = judgeInspection(matter([read('gapMm', 1, 0.95), read('gapMm', 2, 1.05)]));
+    expect(apart.pieces.map(({ answers }) => answers.gap)).toEqual(['genuine-like', 'genuine-like']);
+    const wide = judgeInspection(matter([read('gapMm', 1, 0.94), read('gapMm', 2, 1.05)]));
+    expect(wide.gapSpread).toMatchObject({ low: 0.94, high: 1.05, allowed: 0.1, all: true });
+    expect(wide.pieces.map(({ answers }) => answers.gap)).toEqual(['differs', 'differs']);
+    const three = matter([read('gapMm', 1, 0.94), read('gapMm', 2, 1.05)], { pieces: 3 });
+    expect(judgeInspection(three).pieces.map(({ answers }) => answers.gap)).toEqual([
+      'differs',
+      'genuine-like',
+      undefined,
+    ]);
+  });
+
+  test('a reading without a figure to hold it against says nothing', () => {
+    expect(judgeInspection(matter([read('gapMm', 1, 1)], { catalogue: {} })).pieces[0]!.answers.gap).toBe('cannot-see');
+  });
+});
+
+describe('the next best check', () => {
+  const order = (tells: readonly Tell[], seen = tells.slice(0, 0).map((t) => itemOf(t, 'differs'))) =>
+    nextChecks(0.12, seen, tells).map((next) => next.tell.id);
+
+  test('is the sharper of two that take as long, and the quicker of two as sharp', () => {
+    expect(order([tell('dull', { differs: { ifGenuine: 0.05, ifFake: 0.1 } }), tell('sharp')])[0]).toBe('sharp');
+    expect(order([tell('slow', { minutes: 3 }), tell('quick')])[0]).toBe('quick');
+    expect(order([tell('hidden', { seen: 0.3 }), tell('plain')])[0]).toBe('plain');
+  });
+
+  test('a sign of a group that is already at its cap clears nothing', () => {
+    const seen = [itemOf(tell('a', { group: 'print', differs: { ifGenuine: 0.01, ifFake: 0.9 } }), 'differs')];
+    const [first, second] = nextChecks(0.12, seen, [tell('b', { group: 'print' }), tell('c')]);
+    expect(first!.tell.id).toBe('c');
+    expect(second!.dropBits).toBeLessThan(first!.dropBits);
+  });
+
+  test('expects what averaging over both answers by hand gives', () => {
+    const [next] = nextChecks(0.2, [], [tell('weld')]);
+    const pDiffers = 0.2 * 0.6 + 0.8 * 0.05;
+    const [ifDiffers, ifAlike] = [(0.2 * 0.6) / pDiffers, (0.2 * 0.4) / (0.2 * 0.4 + 0.8 * 0.95)];
+    expect(next!.ifDiffers.chance).toBeCloseTo(ifDiffers, 9);
+    expect(next!.dropBits).toBeCloseTo(
+      entropyBits(0.2) - pDiffers * entropyBits(ifDiffers) - (1 - pDiffers) * entropyBits(ifAlike),
+      9,
+    );
+  });
+});
+
+describe('whether a set is whole', () => {
+  const piece = (label: string, number: string, batch = 'F2-0917') => ({ label, number, maker: 'Exmaker', batch });
+  test('one of another number blocks and is named; one of another batch is only told', () => {
+    const [found] = setIntegrity([piece('A', 'EX 1'), piece('B', 'EX 1'), piece('C', 'EX 2')]);
+    expect(found).toMatchObject({ what: 'number', blocks: true, odd: ['C'] });
+    const [batch] = setIntegrity([piece('A', 'EX 1'), piece('B', 'EX 1'), piece('C', 'EX 1', 'F2-0918')]);
+    expect(batch).toMatchObject({ what: 'batch', blocks: false, odd: ['C'] });
+  });
+  test('three of four is told', () => {
+    expect(setIntegrity([piece('A', 'EX 1')], 4)[0]).toMatchObject({ what: 'count', blocks: false });
+  });
+  test('one OE number filled by two makers is told when it arrives', () => {
+    const line = (maker: string, orderedUnder = 'AK/1') => ({ maker, orderedUnder, printed: maker });
+    expect(mixedUnderOneNumber([line('Two'), line('One'), line('Two'), line('Three', '')])).toEqual([
+      { orderedUnder: 'AK/1', makers: ['One', 'Two'] },
+    ]);
+    expect(mixedUnderOneNumber([line('One'), line('One'), line('Two', 'AK/2')])).toEqual([]);
+  });
+});
+
+describe('what to look at when a delivery arrives', () => {
+  const odd = [
+    { id: 'p', title: 'Price 40% under usual', group: 'paper', aspect: 'paper', logRatio: Math.log(3) },
+  ] as const;
+  test('a depot’s batch asks for nothing, a marketplace batch of nine for three, an odd price for one more look', () => {
+    expect(suggestInspection(0.002, [], 9).pieces).toBe(0);
+    expect(suggestInspection(0.12, [], 9).pieces).toBe(3);
+    expect(suggestInspection(0.002, odd, 9)).toMatchObject({ pieces: 1 });
+    expect(suggestInspection(0.002, odd, 9).says).toContain('price 40% under usual');
+  });
+});
