@@ -1,7 +1,28 @@
 import type { z } from 'zod';
 import { ask } from './ask.ts';
 import { cancelAudit, decideFinding, getAudit, getFinding, startAudit, undoDecision } from './audit.ts';
+import { getDelivery, listDeliveries, receiveDelivery } from './delivery.ts';
 import { getEngine, listEngines } from './engine.ts';
+import { evidencePackSchema, getEvidencePack, printEvidencePack } from './evidence-pack.ts';
+import {
+  beginInspection,
+  concludeInspection,
+  getInspection,
+  listInspections,
+  noteEvidence,
+  readNumber,
+} from './inspection.ts';
+import { listReferences, saveReference } from './proof-reference.ts';
+import {
+  closeRecall,
+  enterNotice,
+  getBatch,
+  holdBatch,
+  listBatches,
+  listSellers,
+  noteContact,
+  settleBatch,
+} from './quarantine.ts';
 import { identify, lookUpPlate, readSentence } from './identify.ts';
 import { getPart, getPartEngines, getPartGraph } from './part.ts';
 import { getFittedSet } from './fitted-set.ts';
@@ -71,6 +92,28 @@ export const ENDPOINTS = {
   releaseLineByPin,
   getFittingPlan,
   getFittedSet,
+  listReferences,
+  saveReference,
+  beginInspection,
+  getInspection,
+  noteEvidence,
+  concludeInspection,
+  listInspections,
+  readNumber,
+  listBatches,
+  getBatch,
+  holdBatch,
+  settleBatch,
+  noteContact,
+  closeRecall,
+  enterNotice,
+  listSellers,
+  receiveDelivery,
+  getDelivery,
+  listDeliveries,
+  getEvidencePack,
+  printEvidencePack,
+  evidencePackSchema,
 } as const;
 
 export type EndpointName = keyof typeof ENDPOINTS;

@@ -25,7 +25,9 @@ export function openApiDocument(): OpenApiDocument {
       responses: {
         [String(endpoint.status ?? 200)]: {
           description: 'Done.',
-          content: { 'application/json': { schema: endpoint.response } },
+          content: endpoint.produces
+            ? { [endpoint.produces]: {} }
+            : { 'application/json': { schema: endpoint.response } },
         },
         default: { description: 'A problem.', content: { 'application/problem+json': { schema: Problem } } },
       },

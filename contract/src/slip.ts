@@ -3,6 +3,7 @@ import { VERDICTS } from '@brackenfell/core/fitment/verdict';
 import { COUNTER, EngineKey, endpoint, EVERYONE, Id, line } from './endpoint.ts';
 import { DutyText } from './duty.ts';
 import { StoredKind } from './part-kind.ts';
+import { BatchTag, InspectionLine } from './inspection.ts';
 import { Finding } from './tray.ts';
 
 export const SLIP_STATES = ['open', 'parked', 'closed'] as const;
@@ -39,6 +40,12 @@ export const SlipLine = z
     ),
     /** A supervisor's word on this judgement. */
     released: z.object({ by: z.string(), reason: z.string(), at: z.string() }).nullable(),
+    /** The batch its pieces are from, where somebody said. */
+    batch: BatchTag.nullable(),
+    /** Why none of it may leave the counter: its batch is held, or nobody has said which batch it is from. */
+    held: z.string().nullable(),
+    /** The latest inspection of its pieces. */
+    proof: InspectionLine.nullable(),
     /** On a sold line: a rule chosen since would judge it otherwise. */
     review: z
       .object({ rule: z.string(), before: z.enum(VERDICTS), after: z.enum(VERDICTS), at: z.string() })
@@ -217,10 +224,16 @@ export const addLine = endpoint({
 export const changeLine = endpoint({
   method: 'PATCH',
   path: '/api/slips/:slipId/lines/:lineId',
-  summary: 'Change how many.',
+  summary: 'Change how many, or say which batch the pieces are from.',
   roles: COUNTER,
   params: slipLine,
-  body: z.object({ version, quantity: z.number().int().min(1).max(999) }).strict(),
+  body: z
+    .object({
+      version,
+      quantity: z.number().int().min(1).max(999).optional(),
+      batchId: Id.nullable().optional(),
+    })
+    .strict(),
   response: Slip,
   idempotent: true,
 });

@@ -10,6 +10,8 @@ import { health } from '@brackenfell/contract/session';
 import { z } from 'zod';
 import { askRoutes } from './ask/routes.ts';
 import { auditRoutes } from './audit/routes.ts';
+import { referenceRoutes } from './authenticity/reference-routes.ts';
+import { inspectionRoutes } from './authenticity/routes.ts';
 import type { Context } from './context.ts';
 import { engineRoutes } from './engine/routes.ts';
 import { identifyRoutes } from './identify/routes.ts';
@@ -20,6 +22,8 @@ import { partRoutes } from './part/routes.ts';
 import { sessionRoutes } from './session/routes.ts';
 import { fittedSetRoutes } from './fitted-set/routes.ts';
 import { houseRuleRoutes } from './house-rules/routes.ts';
+import { quarantineRoutes } from './quarantine/routes.ts';
+import { receivingRoutes } from './receiving/routes.ts';
 import { releaseRoutes } from './release/routes.ts';
 import { slipRoutes } from './slip/routes.ts';
 import { trayRoutes } from './tray/routes.ts';
@@ -81,6 +85,10 @@ export function createApp(context: Context): Express {
   releaseRoutes(app, context);
   houseRuleRoutes(app, context);
   fittedSetRoutes(app, context);
+  referenceRoutes(app, context);
+  inspectionRoutes(app, context);
+  quarantineRoutes(app, context);
+  receivingRoutes(app, context);
   auditRoutes(app, context);
   identifyRoutes(app, context);
 
@@ -108,6 +116,8 @@ function serveWeb(app: Express, folder: string): void {
 /** Database troubles after which trying again is sensible: it is starting, stopping, out of reach, or chose between two. */
 const AWAY = /^(ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|57P0\d|08\d{3}|53300|40P01)$/;
 
+const SALE_OF_HELD = 'BF001';
+
 function troubleOf(error: unknown): Trouble {
   const { type, code, status, message } = error as { type?: string; code?: string; status?: number; message?: string };
   if (type === 'entity.too.large') return trouble('body-too-large', `Send at most ${LARGEST_BODY}.`);
@@ -115,6 +125,8 @@ function troubleOf(error: unknown): Trouble {
     return trouble('wrong-media-type', 'Send UTF-8 JSON.');
   if (type?.startsWith('entity.') || type === 'request.aborted' || type === 'request.size.invalid')
     return trouble('unreadable-body', 'Send well-formed JSON.');
+  // The database's own last word on a batch in quarantine.
+  if (code === SALE_OF_HELD) return trouble('not-allowed-now', message ?? 'A batch of it is held in quarantine.');
   if (error instanceof URIError || status === 400) return trouble('invalid-request', 'The address is not well formed.');
   if (status === 404) return trouble('not-found', 'Check the address.');
   if (

@@ -31,5 +31,10 @@ export function readPrice(priceMinor: number, usualMinor: readonly number[]): Pr
   const deviation = median(usualMinor.map((price) => Math.abs(price - medianMinor))) * MAD_TO_SD;
   const robustZ = (priceMinor - medianMinor) / Math.max(deviation, medianMinor * LEAST_SCALE);
   const below = 1 - priceMinor / medianMinor;
-  return { kind: robustZ < Z_LIMIT && below >= BELOW_LIMIT - 1e-9 ? 'far-below' : 'usual', medianMinor, below, robustZ };
+  return {
+    kind: robustZ < Z_LIMIT && below >= BELOW_LIMIT - 1e-9 ? 'far-below' : 'usual',
+    medianMinor,
+    below,
+    robustZ,
+  };
 }

@@ -3,6 +3,7 @@ import pg from 'pg';
 import type * as audit from './tables/audit.ts';
 import type * as catalogue from './tables/catalogue.ts';
 import type * as counter from './tables/counter.ts';
+import type * as proof from './tables/proof.ts';
 
 export interface Tables {
   maker: catalogue.MakerTable;
@@ -40,6 +41,17 @@ export interface Tables {
   job: audit.JobTable;
   audit_finding: audit.AuditFindingTable;
   audit_decision: audit.AuditDecisionTable;
+  seller: proof.SellerTable;
+  proof_reference: proof.ProofReferenceTable;
+  delivery: proof.DeliveryTable;
+  batch: proof.BatchTable;
+  stock_movement: proof.StockMovementTable;
+  inspection: proof.InspectionTable;
+  inspection_entry: proof.InspectionEntryTable;
+  inspection_conclusion: proof.InspectionConclusionTable;
+  recall_notice: proof.RecallNoticeTable;
+  batch_event: proof.BatchEventTable;
+  recall_contact: proof.RecallContactTable;
 }
 
 /** Reads take this; writes take a `Writing`. */

@@ -44,6 +44,7 @@ export function serve<const E extends Endpoint>(
   app[method](endpoint.path, async (req, res) => {
     const reply = await answer(context, endpoint, handler, req, res);
     if (isTrouble(reply)) sendTrouble(req, res, reply);
+    else if (reply instanceof Uint8Array) res.status(200).type(endpoint.produces!).send(Buffer.from(reply));
     else res.status(endpoint.status ?? 200).json(reply);
   });
 }

@@ -1,5 +1,6 @@
 import { HOUSE_RULES, type RuleId } from '@brackenfell/core/house-rules/house-rules';
 import type { Slip, SlipLine, SlipSummary } from '@brackenfell/contract/slip';
+import type { InspectionLine } from '@brackenfell/contract/inspection';
 import type { LineRow, listSlipRows, readNotes, SlipRow, ToldRow } from './store.ts';
 
 /** Value added tax of the demo counter, per cent, on prices that are quoted without it. */
@@ -9,8 +10,9 @@ const engineTitle = (row: { engine_maker: string | null; engine_code: string | n
   row.engine_code === null ? null : `${row.engine_maker} ${row.engine_code}`;
 
 /** Questions that must be answered before a line is settled: those of blocking unknowns, as they were told. */
-function openQuestions(line: LineRow): string[] {
+function openQuestions(line: LineRow, held: string | null): string[] {
   if (line.kind === 'customers-own') return [];
+  if (held !== null) return [held];
   if (line.verdict === null) return ['Which engine is it for? The part was not judged.'];
   if (line.verdict === 'refuse') return ['Refused for the engine now on the slip: take it off.'];
   if (line.verdict === 'needs-supervisor') return line.released_by === null ? ['Waits for the supervisor.'] : [];
@@ -19,7 +21,23 @@ function openQuestions(line: LineRow): string[] {
   return blocking.map((finding) => finding.told.toDo ?? finding.told.says);
 }
 
-function lineView(line: LineRow, judgements: readonly ToldRow[]): SlipLine {
+/** Why none of a line may be handed over now. */
+function heldBack(line: LineRow, state: SlipRow['state']): string | null {
+  if (line.kind === 'customers-own' || state === 'closed') return null;
+  if (line.batch_state === 'held' || line.batch_state === 'confirmed')
+    return `${line.batch_code === '' ? 'Its delivery' : `Batch ${line.batch_code!}`} is in quarantine: hand none of it over.`;
+  return line.batch_id === null && line.some_held
+    ? 'A batch of it is in quarantine: say which batch these are from.'
+    : null;
+}
+
+function lineView(
+  line: LineRow,
+  judgements: readonly ToldRow[],
+  state: SlipRow['state'],
+  inspections: readonly InspectionLine[],
+): SlipLine {
+  const held = heldBack(line, state);
   const own = judgements.filter((judgement) => judgement.slip_line_id === line.id);
   return {
     lineId: line.id,
@@ -33,7 +51,7 @@ function lineView(line: LineRow, judgements: readonly ToldRow[]): SlipLine {
     positions: line.positions,
     verdict: line.verdict,
     reason: line.reason ?? 'Not judged: no engine on the slip',
-    openQuestions: openQuestions(line),
+    openQuestions: openQuestions(line, held),
     told: line.findings ?? [],
     judgedAt: line.judged_at?.toISOString() ?? null,
     judgedBy: line.judged_by,
@@ -48,6 +66,12 @@ function lineView(line: LineRow, judgements: readonly ToldRow[]): SlipLine {
       line.released_by === null
         ? null
         : { by: line.released_by, reason: line.release_reason!, at: line.released_at!.toISOString() },
+    batch:
+      line.batch_id === null
+        ? null
+        : { batchId: line.batch_id, code: line.batch_code!, state: line.batch_state!, seller: line.batch_seller! },
+    held,
+    proof: inspections.find(({ slipLineId }) => slipLineId === line.id) ?? null,
     review: line.review,
   };
 }
@@ -69,6 +93,7 @@ export function slipView(
   lines: readonly LineRow[],
   notes: Awaited<ReturnType<typeof readNotes>>,
   judgements: readonly ToldRow[],
+  inspections: readonly InspectionLine[],
   inHandPrinted: string | null,
 ): Slip {
   const goodsMinor = lines
@@ -91,7 +116,7 @@ export function slipView(
     engineCount: slip.engine_count,
     inHand: slip.in_hand_part_id === null ? null : { partId: slip.in_hand_part_id, printed: inHandPrinted ?? '' },
     holder: slip.holder,
-    lines: lines.map((line) => lineView(line, judgements)),
+    lines: lines.map((line) => lineView(line, judgements, slip.state, inspections)),
     notes: notes.map((note) => ({ at: note.at.toISOString(), by: note.by, text: note.text })),
     goodsMinor,
     taxMinor,

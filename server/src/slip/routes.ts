@@ -25,7 +25,9 @@ import { readPartRows } from '../tray/store.ts';
 import { judgeForSlip, judgeLinesAgain, storeJudgement } from './judge-lines.ts';
 import { summaryView } from './present.ts';
 import { showSlip } from './show-slip.ts';
-import { changeSlipRow, listSlipRows, readLines, type SlipRow } from './store.ts';
+import { readBatches } from '../quarantine/store.ts';
+import { giveBack, takeFromStock } from '../receiving/move-stock.ts';
+import { changeSlipRow, findLine, listSlipRows, readLines, type SlipRow } from './store.ts';
 import { recordChange } from '../history/store.ts';
 
 const notWhile = (states: readonly SlipRow['state'][], doing: string) => (slip: SlipRow) =>
@@ -159,7 +161,10 @@ export function slipRoutes(app: Express, context: Context): void {
         set,
         unless,
       });
-      return isTrouble(changed) ? changed : showSlip(trx, params.slipId);
+      if (isTrouble(changed)) return changed;
+      if (action === 'close') await takeFromStock(trx, changed.id, staff.id);
+      if (action === 'reopen') await giveBack(trx, changed.id, staff.id);
+      return showSlip(trx, params.slipId);
     });
   }
 
@@ -235,22 +240,26 @@ export function slipRoutes(app: Express, context: Context): void {
       unless: mustBeOpen,
     });
     if (isTrouble(slip)) return slip;
-    const before = await trx
-      .selectFrom('slip_line')
-      .select('quantity')
-      .where('id', '=', params.lineId)
-      .where('slip_id', '=', slip.id)
-      .where('removed_at', 'is', null)
-      .executeTakeFirst();
-    if (!before) return trouble('not-found', 'The slip has no such line.');
-    await trx.updateTable('slip_line').set({ quantity: body.quantity }).where('id', '=', params.lineId).execute();
+    const line = await findLine(trx, params.lineId);
+    if (line?.slip_id !== slip.id) return trouble('not-found', 'The slip has no such line.');
+    const [batch] = body.batchId ? await readBatches(trx, { batchId: body.batchId }) : [];
+    if (body.batchId && batch?.part_id !== line.part_id)
+      return trouble('invalid-request', 'Choose a batch of this part.', { batchId: 'no such batch of this part' });
+    if (batch?.state === 'held' || batch?.state === 'confirmed')
+      return trouble('not-allowed-now', 'That batch is in quarantine: none of it is handed over.');
+    const after = {
+      ...(body.quantity === undefined ? {} : { quantity: body.quantity }),
+      ...(body.batchId === undefined ? {} : { batch_id: body.batchId }),
+    };
+    if (Object.keys(after).length === 0) return trouble('invalid-request', 'Say what is to be changed.');
+    await trx.updateTable('slip_line').set(after).where('id', '=', params.lineId).execute();
     await recordChange(trx, {
       staffId: staff.id,
       subject: 'slip line',
       subjectId: params.lineId,
       action: 'change',
-      before,
-      after: { quantity: body.quantity },
+      before: { quantity: line.quantity, batch_id: line.batch_id },
+      after,
     });
     return showSlip(trx, slip.id);
   });

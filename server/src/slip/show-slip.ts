@@ -1,5 +1,7 @@
 import type { Slip } from '@brackenfell/contract/slip';
+import { listInspectionRows } from '../authenticity/store.ts';
 import type { Database } from '../db/database.ts';
+import { inspectionLine } from '../quarantine/present.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
 import { readPartRows } from '../tray/store.ts';
 import { slipView } from './present.ts';
@@ -9,11 +11,12 @@ import { readJudgements, readLines, readNotes, readSlip } from './store.ts';
 export async function showSlip(db: Database, slipId: string): Promise<Slip | Trouble> {
   const slip = await readSlip(db, slipId);
   if (!slip) return trouble('not-found', 'There is no slip of that number.');
-  const [lines, notes, judgements, inHand] = [
+  const [lines, notes, judgements, inspections, inHand] = [
     await readLines(db, slipId),
     await readNotes(db, slipId),
     await readJudgements(db, slipId),
+    (await listInspectionRows(db, { slipId })).map(inspectionLine),
     slip.in_hand_part_id === null ? [] : await readPartRows(db, [slip.in_hand_part_id]),
   ];
-  return slipView(slip, lines, notes, judgements, inHand[0]?.printed ?? null);
+  return slipView(slip, lines, notes, judgements, inspections, inHand[0]?.printed ?? null);
 }

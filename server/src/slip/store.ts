@@ -49,9 +49,26 @@ export async function readLines(db: Database, slipId: string) {
           .as('latest'),
       (join) => join.onTrue(),
     )
-    .select([
+    .leftJoin('batch', 'batch.id', 'slip_line.batch_id')
+    .leftJoin('seller', 'seller.id', 'batch.seller_id')
+    .select((eb) => [
       'slip_line.id',
       'slip_line.kind',
+      'slip_line.batch_id',
+      'batch.code as batch_code',
+      'batch.state as batch_state',
+      'seller.name as batch_seller',
+      // Of the same part, something is on the shelf that may not be sold.
+      eb
+        .exists(
+          eb
+            .selectFrom('batch as other')
+            .select('other.id')
+            .whereRef('other.part_id', '=', 'slip_line.part_id')
+            .where('other.state', 'in', ['held', 'confirmed'])
+            .where('other.on_hand', '>', 0),
+        )
+        .as('some_held'),
       'slip_line.part_id',
       'part.kind as part_kind',
       'slip_line.quantity',
@@ -104,6 +121,26 @@ export async function readNotes(db: Database, slipId: string) {
     .select(['slip_note.at', 'slip_note.text', 'staff.name as by'])
     .where('slip_note.slip_id', '=', slipId)
     .orderBy('slip_note.id')
+    .execute();
+}
+
+/** A line that stands on a slip. */
+export async function findLine(db: Database, lineId: string) {
+  return db
+    .selectFrom('slip_line')
+    .selectAll()
+    .where('id', '=', lineId)
+    .where('removed_at', 'is', null)
+    .executeTakeFirst();
+}
+
+/** Says which batch a line's pieces are from, where nobody has said so yet. */
+export async function nameBatch(trx: Writing, lineId: string, batchId: string): Promise<void> {
+  await trx
+    .updateTable('slip_line')
+    .set({ batch_id: batchId })
+    .where('id', '=', lineId)
+    .where('batch_id', 'is', null)
     .execute();
 }
 

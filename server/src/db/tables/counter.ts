@@ -61,6 +61,8 @@ export interface SlipLineTable {
   quantity: number;
   unit_price_minor: number | null;
   positions: string[];
+  /** The batch its pieces are from, where somebody said. */
+  batch_id: Generated<string | null>;
   added_at: Generated<Date>;
   removed_at: Date | null;
   /** Set on a sold line that a rule changed since would judge otherwise. */

@@ -1,0 +1,46 @@
+import { z } from 'zod';
+import { CHANNELS } from '@brackenfell/core/authenticity/prior';
+import { PART_KINDS } from '@brackenfell/core/fitment/part-kinds';
+import { ReferenceContent } from './proof-reference.ts';
+
+const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/);
+
+/** Sellers, references and what was received and sold before: how a shop's past comes in. */
+export const ProofFile = z.object({
+  sellers: z.array(z.object({ name: z.string().min(1), channel: z.enum(CHANNELS) })),
+  references: z.array(
+    z.object({
+      makerId: z.string(),
+      partKind: z.enum(PART_KINDS),
+      generation: z.string(),
+      content: ReferenceContent,
+    }),
+  ),
+  batches: z.array(
+    z.object({
+      number: z.string(),
+      seller: z.string(),
+      code: z.string().default(''),
+      quantity: z.number().int().positive(),
+      onHand: z.number().int().min(0),
+      unitCostMinor: z.number().int().positive().nullable().default(null),
+      receivedOn: day,
+      state: z.enum(['open', 'held', 'released', 'confirmed']).default('open'),
+      reason: z.string().default(''),
+      settledBy: z.string().default(''),
+    }),
+  ),
+  sales: z.array(
+    z.object({
+      customer: z.string(),
+      vehicle: z.string(),
+      engineId: z.string(),
+      soldOn: day,
+      soldBy: z.string(),
+      lines: z.array(
+        z.object({ number: z.string(), quantity: z.number().int().positive(), batchCode: z.string().optional() }),
+      ),
+    }),
+  ),
+});
+export type ProofFile = z.infer<typeof ProofFile>;

@@ -1,0 +1,180 @@
+import { createRequire } from 'node:module';
+import PDFDocument from 'pdfkit';
+import { BAND_WORDS } from '@brackenfell/core/authenticity/judge-piece';
+import { printChance } from '@brackenfell/core/authenticity/say-conclusion';
+import type { EvidencePack } from '@brackenfell/contract/evidence-pack';
+import { sayPiece } from './evidence-pack.ts';
+
+type Doc = InstanceType<typeof PDFDocument>;
+type Piece = EvidencePack['inspections'][number]['pieces'][number];
+
+const MARGIN = 48;
+const INK = '#1d1a16';
+const SOFT = '#5a544b';
+const LINE = '#8b867b';
+
+const FACES = {
+  text: '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff',
+  strong: '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff',
+  figures: '@fontsource/atkinson-hyperlegible-mono/files/atkinson-hyperlegible-mono-latin-400-normal.woff',
+} as const;
+
+const day = (iso: string): string => iso.slice(0, 10);
+const moment = (iso: string): string => `${iso.slice(0, 10)} ${iso.slice(11, 16)}`;
+const money = (minor: number | null): string => (minor === null ? 'not known' : `£${(minor / 100).toFixed(2)}`);
+
+/** What the faces hold; anything else would print as an empty box. */
+const printable = (text: string): string => text.replaceAll('→', 'to').replaceAll('÷', '/');
+
+const ANSWER_WORDS = { 'genuine-like': 'as genuine', differs: 'differs', 'cannot-see': 'cannot be seen' } as const;
+
+/** An evidence pack on A4, to print or send. */
+export async function printPack(pack: EvidencePack): Promise<Uint8Array> {
+  const doc = new PDFDocument({
+    size: 'A4',
+    margin: MARGIN,
+    bufferPages: true,
+    lang: 'en-GB',
+    displayTitle: true,
+    info: { Title: `Evidence on ${pack.batch.number}`, Creator: 'Brackenfell' },
+  });
+  const { resolve } = createRequire(import.meta.url);
+  for (const [name, path] of Object.entries(FACES)) doc.registerFont(name, resolve(path));
+  const chunks: Buffer[] = [];
+  doc.on('data', (chunk: Buffer) => chunks.push(chunk));
+  const ended = new Promise<void>((done, failed) => {
+    doc.on('end', done);
+    doc.on('error', failed);
+  });
+  head(doc, pack);
+  for (const inspection of pack.inspections) printInspection(doc, inspection);
+  if (pack.inspections.length === 0) paragraph(doc, 'No piece of this batch has been inspected.');
+  heading(doc, 'What was done');
+  for (const { at, by, action, reason } of pack.events) row(doc, moment(at), `${action}, ${by}: ${reason}`);
+  if (pack.events.length === 0) paragraph(doc, 'Nothing yet.');
+  numberPages(doc, pack);
+  doc.end();
+  await ended;
+  return Buffer.concat(chunks);
+}
+
+function head(doc: Doc, { batch, statement, madeAt, madeBy, soldPieces }: EvidencePack): void {
+  doc.font('strong').fontSize(18).fillColor(INK).text('Evidence pack');
+  doc.font('figures').fontSize(13).text(batch.number, { continued: true }).font('text').text(`  ${batch.maker}`);
+  doc.moveDown(0.5);
+  row(doc, 'Batch code', batch.code === '' ? 'none on the pieces' : batch.code);
+  row(doc, 'Bought from', `${batch.seller} (${batch.channel}), ${money(batch.unitCostMinor)} each`);
+  row(doc, 'Received', `${day(batch.receivedAt)}, ${batch.quantity} pieces; ${soldPieces} of them sold since`);
+  row(doc, 'Stands as', batch.state);
+  row(doc, 'Made', `${moment(madeAt)} by ${madeBy}`);
+  doc.moveDown(0.5);
+  paragraph(doc, statement);
+}
+
+function heading(doc: Doc, text: string): void {
+  if (doc.y > doc.page.height - MARGIN - 90) doc.addPage();
+  doc.moveDown(0.8);
+  doc
+    .moveTo(MARGIN, doc.y)
+    .lineTo(doc.page.width - MARGIN, doc.y)
+    .lineWidth(0.5)
+    .strokeColor(LINE)
+    .stroke();
+  doc.moveDown(0.4).font('strong').fontSize(12).fillColor(INK).text(printable(text), MARGIN);
+}
+
+function paragraph(doc: Doc, text: string): void {
+  doc.font('text').fontSize(9.5).fillColor(SOFT).text(printable(text), MARGIN).fillColor(INK);
+}
+
+const LABEL_WIDTH = 108;
+
+function row(doc: Doc, label: string, text: string): void {
+  if (doc.y > doc.page.height - MARGIN - 24) doc.addPage();
+  const top = doc.y;
+  doc
+    .font('text')
+    .fontSize(9.5)
+    .fillColor(SOFT)
+    .text(printable(label), MARGIN, top, { width: LABEL_WIDTH - 6 });
+  const after = doc.y;
+  doc
+    .fillColor(INK)
+    .text(printable(text), MARGIN + LABEL_WIDTH, top, { width: doc.page.width - 2 * MARGIN - LABEL_WIDTH });
+  doc.y = Math.max(after, doc.y);
+  doc.x = MARGIN;
+}
+
+function printInspection(doc: Doc, inspection: EvidencePack['inspections'][number]): void {
+  heading(doc, `Inspection ${inspection.inspectionId}: ${BAND_WORDS[inspection.band]}`);
+  row(doc, 'When and who', `${moment(inspection.at)}, ${inspection.by}`);
+  row(doc, 'Held against', `${inspection.reference}; beside it: ${inspection.referenceUsed.replace('-', ' ')}`);
+  row(doc, 'Before looking', printChance(inspection.priorChance));
+  for (const block of inspection.blocks) row(doc, 'Blocked', block);
+  for (const { place, printed, says } of inspection.numbers) row(doc, place, `${printed}: ${says}`);
+  for (const piece of inspection.pieces) printPiece(doc, piece);
+  doc.moveDown(0.3);
+  paragraph(doc, 'Journal');
+  for (const { at, by, piece, says, device } of inspection.journal)
+    row(doc, moment(at), `${sayPiece(piece)}: ${says}, ${by}${device === null ? '' : `, ${device}`}`);
+}
+
+const SCALE_WIDTH = 150;
+const MOST_FACTOR = Math.log(20);
+
+/** A piece's evidence: each bar is the factor by which the odds moved, to the right toward a fake. */
+function printPiece(doc: Doc, piece: Piece): void {
+  if (doc.y > doc.page.height - MARGIN - 40 - piece.steps.length * 14) doc.addPage();
+  doc.moveDown(0.5).font('strong').fontSize(10.5).fillColor(INK);
+  doc.text(`Piece ${piece.piece}: ${BAND_WORDS[piece.band]}, ${printChance(piece.chance)}`, MARGIN);
+  const middle = MARGIN + 260 + SCALE_WIDTH / 2;
+  for (const { title, factor, capped, chanceAfter } of piece.steps) {
+    const top = doc.y + 1;
+    doc
+      .font('text')
+      .fontSize(9)
+      .fillColor(INK)
+      .text(printable(title), MARGIN + 8, top, { width: 250, lineBreak: false });
+    const reach = (Math.max(-MOST_FACTOR, Math.min(MOST_FACTOR, Math.log(factor))) / MOST_FACTOR) * (SCALE_WIDTH / 2);
+    doc
+      .moveTo(middle, top - 1)
+      .lineTo(middle, top + 11)
+      .lineWidth(0.5)
+      .strokeColor(LINE)
+      .stroke();
+    doc.rect(Math.min(middle, middle + reach), top + 1, Math.max(0.8, Math.abs(reach)), 8);
+    if (reach > 0) doc.fillColor(INK).fill();
+    else doc.lineWidth(0.8).strokeColor(INK).stroke();
+    const said = factor >= 1 ? `x ${factor.toFixed(1)}` : `/ ${(1 / factor).toFixed(1)}`;
+    doc.font('figures').fontSize(8.5).fillColor(SOFT);
+    doc.text(`${said}${capped ? ' capped' : ''}`, middle + SCALE_WIDTH / 2 + 6, top, { width: 70, lineBreak: false });
+    doc.text(printChance(chanceAfter), doc.page.width - MARGIN - 60, top, {
+      width: 60,
+      align: 'right',
+      lineBreak: false,
+    });
+    doc.x = MARGIN;
+    doc.y = top + 13;
+  }
+  for (const { title, answer, genuine, suspect } of piece.tells)
+    row(doc, title, `${ANSWER_WORDS[answer]} (genuine: ${genuine}; suspect: ${suspect})`);
+  for (const { label, value, unit, expected } of piece.readings)
+    row(doc, label, `${value} ${unit}${expected === null ? '' : `, the catalogue says ${expected}`}`);
+}
+
+function numberPages(doc: Doc, { batch }: EvidencePack): void {
+  const { count } = doc.bufferedPageRange();
+  for (let page = 0; page < count; page += 1) {
+    doc.switchToPage(page);
+    // Written in the margin, which pdfkit would otherwise take for the end of the page.
+    doc.page.margins.bottom = 0;
+    doc.font('text').fontSize(8).fillColor(SOFT);
+    doc.text(
+      `Evidence, not accusation. ${batch.number} ${batch.code}   ${page + 1} of ${count}`,
+      MARGIN,
+      doc.page.height - 30,
+      { width: doc.page.width - 2 * MARGIN, align: 'center', lineBreak: false },
+    );
+    doc.page.margins.bottom = MARGIN;
+  }
+}

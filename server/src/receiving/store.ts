@@ -1,0 +1,134 @@
+import { sql } from 'kysely';
+import type { Database, Writing } from '../db/database.ts';
+
+export async function addDelivery(
+  trx: Writing,
+  delivery: { sellerId: string; note: string; staffId: string },
+): Promise<string> {
+  const { id } = await trx
+    .insertInto('delivery')
+    .values({ seller_id: delivery.sellerId, note: delivery.note, staff_id: delivery.staffId })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  return id;
+}
+
+export async function findDelivery(db: Database, deliveryId: string) {
+  return db
+    .selectFrom('delivery')
+    .innerJoin('seller', 'seller.id', 'delivery.seller_id')
+    .innerJoin('staff', 'staff.id', 'delivery.staff_id')
+    .selectAll('delivery')
+    .select(['seller.name as seller', 'seller.channel', 'staff.name as by'])
+    .where('delivery.id', '=', deliveryId)
+    .executeTakeFirst();
+}
+
+export interface DeliveryLineRow {
+  readonly id: string;
+  readonly ordered_under: string;
+  readonly maker_id: string;
+  readonly kind: string;
+  readonly part_on_hand: number;
+  readonly inspection_id: string | null;
+}
+
+/** What a batch's line of a delivery shows besides the batch itself. */
+export async function readDeliveryLines(db: Database, deliveryId: string): Promise<Map<string, DeliveryLineRow>> {
+  const { rows } = await sql<DeliveryLineRow>`
+    select b.id, b.ordered_under, p.maker_id, p.kind, coalesce(s.on_hand, 0)::int as part_on_hand,
+           (select max(i.id) from inspection i where i.batch_id = b.id) as inspection_id
+      from batch b join part p on p.id = b.part_id left join stock s on s.part_id = b.part_id
+     where b.delivery_id = ${deliveryId}`.execute(db);
+  return new Map(rows.map((row) => [row.id, row]));
+}
+
+export interface DeliveryRow {
+  readonly id: string;
+  readonly seller: string;
+  readonly at: Date;
+  readonly by: string;
+  readonly lines: number;
+  readonly pieces: number;
+}
+
+export async function listDeliveryRows(db: Database): Promise<DeliveryRow[]> {
+  const { rows } = await sql<DeliveryRow>`
+    select d.id, s.name as seller, d.at, w.name as by, count(b.id)::int as lines, coalesce(sum(b.quantity), 0)::int as pieces
+      from delivery d join seller s on s.id = d.seller_id join staff w on w.id = d.staff_id
+      left join batch b on b.delivery_id = d.id
+     group by d.id, s.name, w.name order by d.id desc limit 100`.execute(db);
+  return rows;
+}
+
+interface Movement {
+  readonly partId: string;
+  readonly batchId: string | null;
+  /** Positive into the shop. */
+  readonly quantity: number;
+  readonly why: 'received' | 'sold' | 'reopened';
+  readonly lineId?: string;
+  readonly named?: boolean;
+  readonly staffId: string;
+}
+
+/** Writes a movement down and lets the stock of part and batch follow it. A negative stock is a discrepancy, not an error. */
+export async function moveStock(
+  trx: Writing,
+  { partId, batchId, quantity, why, lineId, named, staffId }: Movement,
+): Promise<void> {
+  await trx
+    .insertInto('stock_movement')
+    .values({
+      part_id: partId,
+      batch_id: batchId,
+      quantity,
+      why,
+      slip_line_id: lineId ?? null,
+      named: named ?? false,
+      staff_id: staffId,
+    })
+    .execute();
+  await sql`insert into stock (part_id, on_hand) values (${partId}, ${quantity})
+            on conflict (part_id) do update set on_hand = stock.on_hand + ${quantity}`.execute(trx);
+  // What is received counts in its batch from the start.
+  if (batchId !== null && why !== 'received')
+    await sql`update batch set on_hand = on_hand + ${quantity} where id = ${batchId}`.execute(trx);
+}
+
+/** Lines that a slip sells. */
+export async function readSoldLines(db: Database, slipId: string) {
+  return db
+    .selectFrom('slip_line')
+    .select(['id', 'part_id', 'batch_id', 'quantity'])
+    .where('slip_id', '=', slipId)
+    .where('kind', '=', 'sale')
+    .where('removed_at', 'is', null)
+    .orderBy('part_id')
+    .orderBy('id')
+    .execute();
+}
+
+/** Batches of a part that may be sold and are on the shelf, the oldest first; locked until the sale is written. */
+export async function lockSellable(trx: Writing, partId: string) {
+  return trx
+    .selectFrom('batch')
+    .select(['id', 'on_hand'])
+    .where('part_id', '=', partId)
+    .where('state', 'in', ['open', 'released'])
+    .where('on_hand', '>', 0)
+    .orderBy('received_at')
+    .orderBy('id')
+    .forUpdate()
+    .execute();
+}
+
+/** What was taken from the shelf for a slip and is not back on it. */
+export async function readTaken(db: Database, slipId: string) {
+  const { rows } = await sql<{ part_id: string; batch_id: string | null; line_id: string; quantity: number }>`
+    select m.part_id, m.batch_id, m.slip_line_id as line_id, -sum(m.quantity)::int as quantity
+      from stock_movement m join slip_line l on l.id = m.slip_line_id
+     where l.slip_id = ${slipId} group by m.part_id, m.batch_id, m.slip_line_id having sum(m.quantity) < 0
+     order by m.part_id, m.slip_line_id`.execute(db);
+  return rows;
+}
