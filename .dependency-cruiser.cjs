@@ -34,8 +34,8 @@ module.exports = {
     only(
       'web-sees-contract-and-core',
       '^web/',
-      '^(web|contract|core)/',
-      'the browser knows the server by the contract alone',
+      '^(web|contract|core)/|^stand-ins/src/measuring-device',
+      'the browser knows the server by the contract alone; what is plugged into the counter is read there',
     ),
     only('stand-ins-stand-alone', '^stand-ins/', '^stand-ins/', 'a stand-in is replaced as a whole'),
     only('demo-sees-contract-and-core', '^demo/', '^(demo|contract|core)/', 'the world is data'),

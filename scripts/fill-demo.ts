@@ -25,6 +25,13 @@ export async function fillDemo(ownerUrl: string, say: (line: string) => void): P
       const { addStaff } = await import('@brackenfell/server/session/add-staff');
       await addStaff(db, demoStaff);
     }
+    const batch = await db.selectFrom('batch').select('id').limit(1).executeTakeFirst();
+    if (!batch) {
+      const { demoProof } = await import('@brackenfell/demo/proof/world');
+      const { loadProof } = await import('@brackenfell/server/quarantine/load-proof');
+      const { batches, sales } = await loadProof(db, demoProof);
+      say(`Loaded the past: ${batches} batches, ${sales} slips.`);
+    }
   } finally {
     await db.destroy();
   }

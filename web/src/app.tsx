@@ -14,6 +14,17 @@ const EngineList = lazy(async () => ({ default: (await import('./catalogue/engin
 const EnginePage = lazy(async () => ({ default: (await import('./catalogue/engine-page.tsx')).EnginePage }));
 const GraphPage = lazy(async () => ({ default: (await import('./interchange/graph-page.tsx')).GraphPage }));
 
+const BeginInspection = lazy(async () => ({
+  default: (await import('./authenticity/begin-inspection.tsx')).BeginInspection,
+}));
+const ProofStage = lazy(async () => ({ default: (await import('./authenticity/proof-stage.tsx')).ProofStage }));
+const BatchesPage = lazy(async () => ({ default: (await import('./quarantine/batches-page.tsx')).BatchesPage }));
+const SellersPage = lazy(async () => ({ default: (await import('./quarantine/sellers-page.tsx')).SellersPage }));
+const NoticesPage = lazy(async () => ({ default: (await import('./quarantine/notices-page.tsx')).NoticesPage }));
+const ReferencesPage = lazy(async () => ({
+  default: (await import('./authenticity/references-page.tsx')).ReferencesPage,
+}));
+const ReceivingPage = lazy(async () => ({ default: (await import('./receiving/receiving-page.tsx')).ReceivingPage }));
 const HouseRulesPage = lazy(async () => ({
   default: (await import('./house-rules/house-rules-page.tsx')).HouseRulesPage,
 }));
@@ -38,6 +49,16 @@ export function App() {
               <Route index element={<Navigate to="/counter/engine" replace />} />
               <Route path="counter/engine" element={<EngineStage />} />
               <Route path="counter/parts" element={<PartsStage />} />
+              <Route path="counter/proof" element={<BeginInspection />} />
+              <Route path="counter/proof/:inspectionId" element={<ProofStage />} />
+              <Route path="quarantine" element={<Navigate to="/quarantine/batches" replace />} />
+              <Route path="quarantine/batches" element={<BatchesPage />} />
+              <Route path="quarantine/batches/:batchId" element={<BatchesPage />} />
+              <Route path="quarantine/sellers" element={<SellersPage />} />
+              <Route path="quarantine/receiving" element={<ReceivingPage />} />
+              <Route path="quarantine/receiving/:deliveryId" element={<ReceivingPage />} />
+              <Route path="quarantine/references" element={<ReferencesPage />} />
+              <Route path="quarantine/notices" element={<NoticesPage />} />
               <Route path="parts/:partId" element={<PartPage />} />
               <Route path="slips/:slipId" element={<SlipAddress />} />
               <Route path="parts/:partId/graph" element={<GraphPage />} />

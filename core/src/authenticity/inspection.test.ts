@@ -79,7 +79,18 @@ describe('an inspection', () => {
     const judged = judgeInspection(matter([...all(1, 'genuine-like'), ...all(2, 'differs')]));
     expect(judged.pieces.map(({ judgement }) => judgement.band)).toEqual(['consistent', 'suspect']);
     expect(judged.worst.label).toBe('B');
-    expect(judged.band).toBe('suspect');
+    expect([judged.band, judged.batchBand]).toEqual(['suspect', 'suspect']);
+  });
+
+  test('two consistent pieces are consistent; of a batch of nine they are too few to speak', () => {
+    const all = [1, 2].flatMap((piece) => ['weld', 'crown', 'print'].map((id) => saw(id, piece, 'genuine-like')));
+    const bands = (batchSize: number, journal = all) => {
+      const { band, batchBand } = judgeInspection(matter(journal, { batchSize }));
+      return [band, batchBand];
+    };
+    expect(bands(4)).toEqual(['consistent', 'consistent']);
+    expect(bands(9)).toEqual(['consistent', 'not-proven']);
+    expect(bands(4, all.slice(0, 3))).toEqual(['not-proven', 'not-proven']);
   });
 
   test('a reach 7.5 mm over the catalogue’s blocks the sale though every sign looks genuine', () => {

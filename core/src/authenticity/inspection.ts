@@ -1,5 +1,5 @@
 import type { EvidenceItem } from './evidence.ts';
-import { judgeBatch, judgePiece, type Band, type PieceJudgement } from './judge-piece.ts';
+import { judgeBatch, judgePiece, judgeTogether, type Band, type PieceJudgement } from './judge-piece.ts';
 import { compareReading, MEASURED, type Agreement } from './measured.ts';
 import { itemOf, nextChecks, type NextCheck } from './next-check.ts';
 import {
@@ -74,7 +74,10 @@ export interface JudgedInspection {
   readonly pieces: readonly JudgedPiece[];
   /** The piece that speaks loudest: the likeliest fake. */
   readonly worst: JudgedPiece;
+  /** Of the pieces in hand. */
   readonly band: Band;
+  /** Of the whole batch, of which they may be too few. */
+  readonly batchBand: Band;
   readonly numbers: readonly (NumberRow & { readonly piece: number })[];
   readonly set: readonly SetFinding[];
   readonly blocks: readonly string[];
@@ -199,16 +202,15 @@ export function judgeInspection(matter: InspectionMatter): JudgedInspection {
       ],
     };
   });
+  const bands = pieces.map(({ judgement }) => judgement.band);
   const set = setIntegrity(setPieces(matter, latest), matter.askedFor ?? undefined);
   return {
     prior,
     channelPrior: priorOf(matter.channel, { settled: 0, notGenuine: 0 }),
     pieces,
     worst: pieces.reduce((a, b) => (b.judgement.logOdds > a.judgement.logOdds + 1e-9 ? b : a)),
-    band: judgeBatch(
-      pieces.map(({ judgement }) => judgement.band),
-      matter.batchSize,
-    ),
+    band: judgeTogether(bands),
+    batchBand: judgeBatch(bands, matter.batchSize),
     numbers,
     set,
     blocks: [

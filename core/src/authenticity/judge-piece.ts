@@ -47,6 +47,13 @@ export function judgePiece(prior: number, items: readonly EvidenceItem[]): Piece
   };
 }
 
+/** The pieces in hand together: suspect if any is, consistent only if every one of them is. */
+export function judgeTogether(bands: readonly Band[]): Band {
+  if (bands.every((band) => band === 'not-inspected')) return 'not-inspected';
+  if (bands.includes('suspect')) return 'suspect';
+  return bands.every((band) => band === 'consistent') ? 'consistent' : 'not-proven';
+}
+
 /** A batch is suspect if any piece is; consistent if every inspected piece is and enough were inspected. */
 export function judgeBatch(bands: readonly Band[], batchSize: number): Band {
   const inspected = bands.filter((band) => band !== 'not-inspected');

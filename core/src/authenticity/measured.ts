@@ -54,7 +54,14 @@ export const MEASURED: Readonly<Record<MeasuredId, Measured>> = {
     decimals: 2,
   },
   gapMm: { label: 'Gap', unit: 'mm', device: 'gauge', reads: 'gap', fact: 'plug.gapMm', decimals: 2 },
-  resistorKohm: { label: 'Resistor', unit: 'kΩ', device: 'ohmmeter', fact: 'plug.resistor', decimals: 1 },
+  resistorKohm: {
+    label: 'Resistor',
+    unit: 'kΩ',
+    device: 'ohmmeter',
+    reads: 'plug-resistor',
+    fact: 'plug.resistor',
+    decimals: 1,
+  },
   weightG: { label: 'Weight', unit: 'g', device: 'scale', decimals: 1 },
   primaryOhm: {
     label: 'Primary',

@@ -19,7 +19,8 @@ const BAND_SAYS: Readonly<Record<JudgedInspection['band'], string>> = {
 
 /** What an inspection found, in sentences that name their evidence. */
 export function sayConclusion(judged: JudgedInspection, tells: readonly Tell[]): string[] {
-  const { worst, blocks } = judged;
+  const { worst, blocks, pieces } = judged;
+  const looked = pieces.filter(({ judgement: { band } }) => band !== 'not-inspected').length;
   const { judgement, answers } = worst;
   const listed = (answer: string) =>
     tells.filter(({ id }) => answers[id] === answer).map(({ title }) => title.toLowerCase());
@@ -32,6 +33,10 @@ export function sayConclusion(judged: JudgedInspection, tells: readonly Tell[]):
       : [`Chance of not being genuine: ${printChance(judgement.chance)} for piece ${worst.label}; ${seen}.`]),
     ...(differ.length > 0 ? [`Differs: ${differ.join(', ')}.`] : []),
     ...(alike.length > 0 ? [`As genuine: ${alike.join(', ')}.`] : []),
+    ...(judged.band === 'consistent' && judged.batchBand !== 'consistent'
+      ? [`${looked} looked at are too few to speak for the whole batch.`]
+      : []),
+    ...(looked > 0 && looked < pieces.length ? [`${looked} of the ${pieces.length} in hand were looked at.`] : []),
     ...blocks.map((block) => `Blocked whatever the chance: ${block}.`),
   ];
 }

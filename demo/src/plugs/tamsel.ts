@@ -22,7 +22,7 @@ export const tamsel = [
     ['TS 500 187', { 'plug.seat': 'taper' }, [7, 'E1', 695], alsoKnownAs(7500187)],
     ['TS 500 231', { 'plug.reachMm': undefined }, [10, 'E1', 545], alsoKnownAs(7500231)],
     ['TS 500 232', { 'plug.hexMm': 20.8 }, [4, 'E1', 690]],
-    ['TS 500 233', { 'plug.supply': { state: 'quarantined' } }, [8, 'E2', 560]],
+    ['TS 500 233', {}, [8, 'E2', 560]],
     ['TS 500 234', { 'plug.supply': { state: 'superseded', successor: 'TS 500 226' } }, [2, 'E2', 700]],
     ['TS 500 235', { 'plug.shell': 'two-piece' }, [3, 'E2', 690]],
     ['TS 500 236', { 'plug.resistor': undefined }, [10, 'E2', 545]],

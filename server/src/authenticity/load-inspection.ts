@@ -111,7 +111,7 @@ export async function loadInspection(
     pieces: row.pieces,
     batchSize: row.batch_size,
     askedFor: row.asked_for,
-    catalogue: measuredFigures(sheet) as Record<string, number>,
+    catalogue: measuredFigures(sheet),
     bearers: Object.fromEntries(
       [...new Set(numbers.map(({ answer }) => answer))].map((answer) => [
         answer,

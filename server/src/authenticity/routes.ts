@@ -146,6 +146,7 @@ async function conclude(
   await addConclusion(trx, {
     inspection_id: inspection.inspectionId,
     band: judged.band,
+    bands: judged.pieces.map(({ judgement }) => judgement.band),
     chance,
     says: JSON.stringify(says),
     journal_length: inspection.journal.length,

@@ -19,7 +19,7 @@ export const inspectionLine = (row: InspectionListRow): InspectionLine => ({
 });
 
 export function batchLine(row: BatchRow): BatchLine {
-  const bands = row.bands.flatMap(({ band, pieces }) => Array.from({ length: pieces }, () => band));
+  const bands = row.found.flatMap((inspection) => inspection.bands);
   return {
     batchId: row.id,
     partId: row.part_id,
@@ -34,7 +34,7 @@ export function batchLine(row: BatchRow): BatchLine {
     toContact: row.to_contact,
     receivedAt: row.received_at.toISOString(),
     band: judgeBatch(bands, row.quantity),
-    chance: row.bands.length === 0 ? null : Math.max(...row.bands.map(({ chance }) => chance)),
+    chance: row.found.length === 0 ? null : Math.max(...row.found.map(({ chance }) => chance)),
   };
 }
 

@@ -25,7 +25,7 @@ export interface BatchRow {
   readonly received_at: Date;
   readonly sold: number;
   readonly to_contact: number;
-  readonly bands: readonly { band: Band; chance: number; pieces: number }[];
+  readonly found: readonly { bands: Band[]; chance: number }[];
   readonly total: number;
 }
 
@@ -57,10 +57,10 @@ export async function readBatches(
            (select count(*) from sale where sale.batch_id = b.id and not exists (
               select from recall_contact c where c.batch_id = b.id and c.slip_line_id = sale.slip_line_id
                  and c.outcome in ('reached', 'returned', 'not-traceable')))::int as to_contact,
-           coalesce((select jsonb_agg(jsonb_build_object('band', c.band, 'chance', c.chance, 'pieces', i.pieces) order by i.id)
+           coalesce((select jsonb_agg(jsonb_build_object('bands', c.bands, 'chance', c.chance) order by i.id)
               from inspection i cross join lateral (
-                select band, chance from inspection_conclusion c where c.inspection_id = i.id order by c.id desc limit 1) c
-             where i.batch_id = b.id), '[]') as bands,
+                select bands, chance from inspection_conclusion c where c.inspection_id = i.id order by c.id desc limit 1) c
+             where i.batch_id = b.id), '[]') as found,
            count(*) over ()::int as total
       from batch b
       join seller s on s.id = b.seller_id

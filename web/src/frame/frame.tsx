@@ -12,8 +12,9 @@ import { SlipPane } from '../slip/slip-pane.tsx';
 import { AwayBanner } from './away-banner.tsx';
 import { KeyHelp } from './key-help.tsx';
 import { useKeys, watchForBursts } from './keys.ts';
-import { isCatalogue, Rail } from './rail.tsx';
+import { isCatalogue, isQuarantine, Rail } from './rail.tsx';
 import { CatalogueStrip } from '../catalogue/catalogue-strip.tsx';
+import { QuarantineStrip } from '../quarantine/quarantine-strip.tsx';
 import { StageStrip } from './stage-strip.tsx';
 import { useCounter } from './use-counter.ts';
 
@@ -26,7 +27,9 @@ export function Frame({ me }: { me: Staff }) {
   const desk = useRef<HTMLDivElement>(null);
   const { go } = useCounter();
   const settings = useSettings();
-  const inCatalogue = isCatalogue(useLocation().pathname);
+  const { pathname } = useLocation();
+  const inCatalogue = isCatalogue(pathname);
+  const inQuarantine = isQuarantine(pathname);
   useEffect(() => watchForBursts(keepScan), []);
   const close = () => {
     open(undefined);
@@ -36,14 +39,16 @@ export function Frame({ me }: { me: Staff }) {
     { press: '/', does: 'Ask line', run: () => ask.current?.focus() },
     { press: '?', does: 'Keys and reading', run: () => open('keys') },
     { press: 'Shift+?', printed: '?', does: 'Keys and reading', run: () => open('keys') },
-    ...(inCatalogue
+    ...(inCatalogue || inQuarantine
       ? []
       : [
           { press: '1', does: 'Engine stage', run: () => go('/counter/engine') },
           { press: '2', does: 'Parts stage', run: () => go('/counter/parts') },
+          { press: '3', does: 'Proof stage', run: () => go('/counter/proof') },
         ]),
     { press: ', c', printed: ', then c', does: 'Counter', run: () => go('/counter/engine') },
     { press: ', k', printed: ', then k', does: 'Catalogue', run: () => go('/catalogue/engines') },
+    { press: ', q', printed: ', then q', does: 'Quarantine', run: () => go('/quarantine/batches') },
     { press: ', h', printed: ', then h', does: 'House rules', run: () => go('/house-rules') },
     { press: '=', does: 'Slips: begin, park, take up', run: () => open('slips') },
     { press: '`', does: 'What was scanned', run: () => open('scans') },
@@ -66,7 +71,7 @@ export function Frame({ me }: { me: Staff }) {
       />
       <div className="frame-strip">
         <AwayBanner />
-        {inCatalogue ? <CatalogueStrip /> : <StageStrip />}
+        {inCatalogue ? <CatalogueStrip /> : inQuarantine ? <QuarantineStrip /> : <StageStrip />}
       </div>
       <div className="frame-desk" ref={desk} tabIndex={-1} data-desk>
         <Outlet />

@@ -17,6 +17,8 @@ export interface KeyBinding {
 
 interface Group {
   readonly title: string;
+  /** Gives way where another group has the same key: the slip's own keys to those of the desk. */
+  readonly yields: boolean;
   readonly bindings: readonly KeyBinding[];
 }
 
@@ -95,9 +97,9 @@ const dialogIsOpen = (): boolean => document.querySelector('[role="dialog"]') !=
 export function useKeys(
   title: string,
   bindings: readonly KeyBinding[],
-  options: { inDialog?: boolean; active?: boolean } = {},
+  options: { inDialog?: boolean; active?: boolean; yields?: boolean } = {},
 ): void {
-  const { inDialog = false, active = true } = options;
+  const { inDialog = false, active = true, yields = false } = options;
   const latest = useRef(bindings);
   useEffect(() => {
     latest.current = bindings;
@@ -105,7 +107,7 @@ export function useKeys(
   const presses = bindings.map((b) => b.press).join('\n');
   useEffect(() => {
     if (!active) return undefined;
-    const group: Group = { title, bindings: latest.current };
+    const group: Group = { title, yields, bindings: latest.current };
     announce([...groups, group]);
     const handlers = Object.fromEntries(
       presses.split('\n').map((press) => [
@@ -117,6 +119,7 @@ export function useKeys(
           if (isTyping(event.target) && !press.startsWith('Control')) return;
           if (isSingle && !currentSettings().singleKeys) return;
           if (dialogIsOpen() !== inDialog) return;
+          if (yields && groups.some((g) => !g.yields && g.bindings.some((b) => b.press === press))) return;
           // The end of a sequence is not also the command it would be alone.
           if (groups.some((g) => g.bindings.some((b) => b.press === `${watcher.leader} ${press}`))) return;
           // Enter and Space on a focused control are that control's own.
@@ -137,7 +140,7 @@ export function useKeys(
       release();
       announce(groups.filter((g) => g !== group));
     };
-  }, [title, presses, inDialog, active]);
+  }, [title, presses, inDialog, active, yields]);
 }
 
 /** The keys that act on this screen now, by group. */

@@ -7,7 +7,7 @@ import { Frond } from './frond.tsx';
 const ROOMS = [
   { name: 'Counter', key: 'c', to: '/counter/engine' },
   { name: 'Catalogue', key: 'k', to: '/catalogue/engines' },
-  { name: 'Quarantine', key: 'q' },
+  { name: 'Quarantine', key: 'q', to: '/quarantine/batches' },
   { name: 'Garage book', key: 'g' },
   { name: 'Sums', key: 's' },
   { name: 'Drill', key: 'd' },
@@ -17,9 +17,17 @@ const ROOMS = [
 /** The catalogue room: its sheets, and the pages of engines and graphs it opens. */
 export const isCatalogue = (pathname: string): boolean => /^\/(catalogue|engines|parts\/[^/]+\/graph)/.test(pathname);
 
+export const isQuarantine = (pathname: string): boolean => pathname.startsWith('/quarantine');
+
 export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
   const { pathname } = useLocation();
-  const here = isCatalogue(pathname) ? 'Catalogue' : pathname.startsWith('/house-rules') ? 'House rules' : 'Counter';
+  const here = isCatalogue(pathname)
+    ? 'Catalogue'
+    : isQuarantine(pathname)
+      ? 'Quarantine'
+      : pathname.startsWith('/house-rules')
+        ? 'House rules'
+        : 'Counter';
   return (
     <Tooltip.Provider delayDuration={150}>
       <nav className="frame-rail" aria-label="Rooms">

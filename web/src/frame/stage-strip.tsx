@@ -18,10 +18,19 @@ export function StageStrip() {
       : lines > 0
         ? `${lines} ${lines === 1 ? 'line' : 'lines'} on the slip`
         : 'none chosen yet';
+  const proofs = slip.data?.lines.flatMap(({ proof }) => proof?.band ?? []) ?? [];
+  const anySuspect = proofs.includes('suspect');
+  const proofNeed = anySuspect
+    ? 'suspect'
+    : proofs.length > 0
+      ? `${proofs.length} of ${lines} looked at`
+      : lines > 0
+        ? 'not looked at'
+        : 'from a number';
   const stages = [
     { key: '1', name: 'Engine', need: engineNeed, to: '/counter/engine', mark: engineId ? 'match' : 'unknown' },
     { key: '2', name: 'Parts', need: partsNeed, to: '/counter/parts', mark: openQuestions > 0 ? 'unknown' : undefined },
-    { key: '3', name: 'Proof', need: 'not built yet' },
+    { key: '3', name: 'Proof', need: proofNeed, to: '/counter/proof', mark: anySuspect ? 'refuse' : undefined },
     { key: '4', name: 'Set-up', need: 'not built yet' },
     { key: '5', name: 'Hand-over', need: 'not built yet' },
     { key: '6', name: 'Old parts', need: 'not built yet' },
@@ -45,7 +54,7 @@ export function StageStrip() {
           <button
             key={stage.key}
             type="button"
-            aria-current={pathname === stage.to ? 'step' : undefined}
+            aria-current={pathname === stage.to || pathname.startsWith(`${stage.to}/`) ? 'step' : undefined}
             onClick={() => go(stage.to)}
           >
             {inside}

@@ -1,6 +1,9 @@
 import type { SlipLine } from '@brackenfell/contract/slip';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
+import { BAND_WORDS } from '@brackenfell/core/authenticity/judge-piece';
+import { printChance } from '@brackenfell/core/authenticity/say-conclusion';
+import { BAND_INK } from '../authenticity/band-mark.ts';
 import { printPrice } from '../controls/money.ts';
 
 const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
@@ -18,6 +21,8 @@ interface LineViewProps {
 /** One line of the docket: what, for where, its verdict and reason, what was told before, who released it. */
 export function LineView({ line, picked, onRelease }: LineViewProps) {
   const own = line.kind === 'customers-own';
+  // No green mark beside a suspect or held part.
+  const isStopped = line.held !== null || line.proof?.band === 'suspect';
   const at =
     line.positions.length > 1
       ? `all ${line.positions.length}`
@@ -31,8 +36,10 @@ export function LineView({ line, picked, onRelease }: LineViewProps) {
     >
       <span className="pt-0.5">
         <Mark
-          kind={line.verdict === null ? 'unknown' : VERDICT_MARK[line.verdict]}
-          label={line.verdict === null ? 'Not judged' : VERDICT_WORDS[line.verdict]}
+          kind={isStopped ? 'refuse' : line.verdict === null ? 'unknown' : VERDICT_MARK[line.verdict]}
+          label={
+            isStopped ? 'Not to be handed over' : line.verdict === null ? 'Not judged' : VERDICT_WORDS[line.verdict]
+          }
           rem={0.875}
         />
       </span>
@@ -44,6 +51,19 @@ export function LineView({ line, picked, onRelease }: LineViewProps) {
           {line.verdict !== null && !own && <span className="text-peat">{VERDICT_WORDS[line.verdict]}. </span>}
           {line.reason}
         </span>
+        {line.batch && (
+          <span className="block text-soft">
+            Batch <span className="num">{line.batch.code === '' ? 'without a code' : line.batch.code}</span>,{' '}
+            {line.batch.seller}
+          </span>
+        )}
+        {line.proof?.band && (
+          <span className={`block ${BAND_INK[line.proof.band]}`}>
+            Proof: {BAND_WORDS[line.proof.band].toLowerCase()}
+            {line.proof.chance === null ? '' : `, ${printChance(line.proof.chance)}`}
+          </span>
+        )}
+        {line.held && <span className="block font-semibold text-madder">{line.held}</span>}
         {line.released && (
           <span className="block text-lichen">
             Released by {line.released.by}: {line.released.reason}

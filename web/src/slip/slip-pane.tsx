@@ -9,6 +9,7 @@ import { printPrice } from '../controls/money.ts';
 import { useKeys } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
 import { ReleaseDialog } from '../release/release-dialog.tsx';
+import { BatchDialog } from './batch-dialog.tsx';
 import { LineView, mayBeReleased } from './line-view.tsx';
 import { NoteDialog } from './note-dialog.tsx';
 import { slipCall, useSlipWrite } from './use-slip.ts';
@@ -56,6 +57,8 @@ function OpenSlip({ slip, me }: { slip: Slip; me: Staff }) {
   const write = useSlipWrite();
   const [note, setNote] = useState(false);
   const [releasing, setReleasing] = useState<SlipLine>();
+  const [naming, setNaming] = useState<SlipLine>();
+  const { go } = useCounter();
   const [inPane, setInPane] = useState(false);
   const [pickedLine, pickLine] = useState(0);
   const [undo, setUndo] = useState<{ lineId: string; wasRemoved: boolean }>();
@@ -88,12 +91,16 @@ function OpenSlip({ slip, me }: { slip: Slip; me: Staff }) {
       }),
     );
   };
-  useKeys('Slip', [
-    { press: ';', does: 'Note what was said or found', run: () => setNote(true) },
-    { press: 'z', does: 'Undo the last line added or removed', run: undoLast },
-    { press: ']', does: inPane ? 'Back to the desk' : 'Into the slip’s lines', run: () => setInPane(!inPane) },
-    { press: '[', does: inPane ? 'Back to the desk' : 'Into the slip’s lines', run: () => setInPane(!inPane) },
-  ]);
+  useKeys(
+    'Slip',
+    [
+      { press: ';', does: 'Note what was said or found', run: () => setNote(true) },
+      { press: 'z', does: 'Undo the last line added or removed', run: undoLast },
+      { press: ']', does: inPane ? 'Back to the desk' : 'Into the slip’s lines', run: () => setInPane(!inPane) },
+      { press: '[', does: inPane ? 'Back to the desk' : 'Into the slip’s lines', run: () => setInPane(!inPane) },
+    ],
+    { yields: true },
+  );
   const questions = slip.lines.flatMap((l) => l.openQuestions.map((question) => ({ line: l, question })));
   const toTell = slip.lines.filter((l) => l.kind === 'sale' && l.verdict === 'sell-with-advice');
   return (
@@ -104,6 +111,8 @@ function OpenSlip({ slip, me }: { slip: Slip; me: Staff }) {
           quantity={changeQuantity}
           remove={() => remove(line)}
           release={() => line && mayBeReleased(line) && setReleasing(line)}
+          batch={() => line && isOpen && setNaming(line)}
+          proof={() => line && go('/counter/proof', { inspect: null })}
           leave={() => setInPane(false)}
         />
       )}
@@ -264,6 +273,21 @@ function OpenSlip({ slip, me }: { slip: Slip; me: Staff }) {
           onClose={() => setReleasing(undefined)}
         />
       )}
+      {naming && (
+        <BatchDialog
+          line={naming}
+          onClose={() => setNaming(undefined)}
+          onChoose={(batchId) =>
+            write.mutate(
+              slipCall('changeLine', {
+                params: { slipId: slip.slipId, lineId: naming.lineId },
+                body: { ...at.body, batchId },
+              }),
+              { onSuccess: () => setNaming(undefined) },
+            )
+          }
+        />
+      )}
       {note && (
         <NoteDialog
           docket={slip.docket}
@@ -286,12 +310,16 @@ function LineKeys({
   quantity,
   remove,
   release,
+  batch,
+  proof,
   leave,
 }: {
   move: (by: number) => void;
   quantity: (by: number) => void;
   remove: () => void;
   release: () => void;
+  batch: () => void;
+  proof: () => void;
   leave: () => void;
 }) {
   useKeys('Lines of the slip', [
@@ -302,6 +330,8 @@ function LineKeys({
     { press: '-', does: 'One fewer', run: () => quantity(-1) },
     { press: 'Delete', does: 'Take the line off', run: remove },
     { press: 'Shift+R', printed: 'Shift r', does: 'Supervisor’s release', run: release },
+    { press: 'Shift+B', printed: 'Shift b', does: 'Which batch its pieces are from', run: batch },
+    { press: 'Shift+V', printed: 'Shift v', does: 'Proof of its pieces', run: proof },
     { press: 'Escape', does: 'Back to the desk', run: leave },
   ]);
   return null;

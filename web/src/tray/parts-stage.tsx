@@ -83,7 +83,7 @@ interface JudgedTrayProps {
 }
 
 function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
-  const { search, staying } = useCounter();
+  const { search, staying, go } = useCounter();
   const [sheet, open] = useState<TraySheet>();
   const [markedId, mark] = useState<string>();
   const marked = tray.rows.find((row) => row.partId === markedId);
@@ -127,6 +127,7 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
     }
     add.mutate({ row, kind: 'sale', engineId: engine.engineId });
   };
+  const proveRow = (row: OpenRow | undefined) => row && go('/counter/proof', { inspect: row.partId });
   const takeRef = useRef(take);
   useEffect(() => {
     takeRef.current = take;
@@ -141,6 +142,7 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
     { press: 'w', does: 'Why: all checks, or only what differs', run: () => setShowAll((all) => !all) },
     { press: 's', does: 'Sources of every figure', run: () => setShowSources((shown) => !shown) },
     { press: 'x', does: 'Compare two: mark one, then the other', run: compare },
+    { press: 'v', does: 'Proof: is the picked one in hand genuine?', run: () => proveRow(rows[pick.index]) },
     { press: 'c', does: 'Misfire code: which cylinder, and what to swap', run: () => open('misfire') },
     ...(kind === 'plug' || kind === 'coil'
       ? [{ press: 'f', does: 'What is fitted, cylinder by cylinder', run: () => open('fitted') }]

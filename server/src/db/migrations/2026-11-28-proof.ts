@@ -61,7 +61,7 @@ const STATEMENTS = [
   `create index inspection_entry_inspection on inspection_entry (inspection_id, id)`,
   `create table inspection_conclusion (
      id bigint generated always as identity primary key, inspection_id bigint not null references inspection, band text not null,
-     chance double precision not null, says jsonb not null, journal_length int not null,
+     bands text[] not null, chance double precision not null, says jsonb not null, journal_length int not null,
      staff_id bigint not null references staff, at timestamptz not null default now())`,
   `create index inspection_conclusion_inspection on inspection_conclusion (inspection_id, id desc)`,
 

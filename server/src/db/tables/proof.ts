@@ -96,7 +96,9 @@ export interface InspectionEntryTable {
 export interface InspectionConclusionTable {
   id: Key;
   inspection_id: string;
+  /** Of the pieces together, and of each. */
   band: Band;
+  bands: Band[];
   chance: number;
   says: Json<string[]>;
   journal_length: number;

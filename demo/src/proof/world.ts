@@ -1,0 +1,7 @@
+import type { z } from 'zod';
+import type { ProofFile } from '@brackenfell/contract/proof-file';
+import { batches, sales, sellers } from './past.ts';
+import { proofReferences } from './references.ts';
+
+/** References, sellers, and what the demo counter received and sold before. */
+export const demoProof: z.input<typeof ProofFile> = { sellers, references: proofReferences, batches, sales };

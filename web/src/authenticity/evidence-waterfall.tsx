@@ -1,0 +1,171 @@
+import type { JudgedPiece } from '@brackenfell/core/authenticity/inspection';
+import { BAND_WORDS } from '@brackenfell/core/authenticity/judge-piece';
+import { CHANNEL_WORDS } from '@brackenfell/core/authenticity/prior';
+import { printChance } from '@brackenfell/core/authenticity/say-conclusion';
+import type { Inspection } from '@brackenfell/contract/inspection';
+import { useSize } from '../drawing/use-size.ts';
+import { waterfall } from './waterfall-geometry.ts';
+
+interface EvidenceWaterfallProps {
+  readonly inspection: Inspection;
+  readonly piece: JudgedPiece;
+  readonly prior: number;
+  readonly channelPrior: number;
+}
+
+const ROW_PX = 18;
+const HEAD_PX = 32;
+const LABEL_PX = 168;
+const FACTOR_PX = 62;
+
+/** How each observation moved the chance, bar by bar on a log-odds axis, with what the next check would do. */
+export function EvidenceWaterfall({ inspection, piece, prior, channelPrior }: EvidenceWaterfallProps) {
+  const [ref, { widthPx }] = useSize();
+  const axis = Math.max(120, widthPx - LABEL_PX - FACTOR_PX);
+  const { record, channel, seller } = inspection;
+  const drawn = waterfall(piece.judgement, { channel: channelPrior, prior }, axis);
+  const next = piece.next[0];
+  const bars = drawn.bars.map((bar) =>
+    bar.id === 'record'
+      ? {
+          ...bar,
+          title:
+            channel === 'returned'
+              ? 'Its record: out of sight'
+              : `${seller?.name ?? ''}: ${record.notGenuine} of ${record.settled} not genuine`,
+        }
+      : bar,
+  );
+  const heightPx = HEAD_PX + (bars.length + 2 + (next ? 1 : 0)) * ROW_PX + 4;
+  const rowY = (row: number) => HEAD_PX + row * ROW_PX + ROW_PX / 2;
+  const nowRow = bars.length + 1;
+  const says = [
+    `Begins at ${printChance(channelPrior)} for ${CHANNEL_WORDS[channel]}.`,
+    ...bars.map(({ title, factor }) => `${title}: ${factor}.`),
+    `Now ${printChance(piece.judgement.chance)}, ${BAND_WORDS[piece.judgement.band]}.`,
+  ].join(' ');
+  return (
+    <section
+      ref={ref}
+      className="min-h-0 min-w-0 overflow-auto"
+      tabIndex={0}
+      aria-label={`Evidence on piece ${piece.label}`}
+    >
+      <h2 className="flex items-baseline gap-2 px-3 pt-1">
+        <b className="text-lead font-semibold">Evidence on {piece.label}</b>
+        <span className="text-xs text-soft">each bar moves the chance; right is toward a fake</span>
+      </h2>
+      {widthPx > 0 && (
+        <svg width={widthPx} height={heightPx} role="img" aria-label={says}>
+          <g transform={`translate(${LABEL_PX} 0)`}>
+            <rect
+              x="0"
+              y={HEAD_PX}
+              width={drawn.consistentTo}
+              height={nowRow * ROW_PX + ROW_PX}
+              className="fill-lichen-wash"
+            />
+            <rect
+              x={drawn.suspectFrom}
+              y={HEAD_PX}
+              width={axis - drawn.suspectFrom}
+              height={nowRow * ROW_PX + ROW_PX}
+              className="fill-madder-wash"
+            />
+            <text x="2" y="12" className="fill-lichen text-xs">
+              consistent
+            </text>
+            <text
+              x={(drawn.consistentTo + drawn.suspectFrom) / 2}
+              y="12"
+              textAnchor="middle"
+              className="fill-soft text-xs"
+            >
+              not proven
+            </text>
+            <text x={axis - 2} y="12" textAnchor="end" className="fill-madder text-xs">
+              suspect
+            </text>
+            {drawn.ticks.map(({ label, px }) => (
+              <g key={label}>
+                <path d={`M${px} ${HEAD_PX - 4}V${HEAD_PX}`} className="stroke-line" />
+                <text x={px} y={HEAD_PX - 6} textAnchor="middle" className="num fill-soft text-[0.6875rem]">
+                  {label}
+                </text>
+              </g>
+            ))}
+            <circle cx={drawn.startPx} cy={rowY(0)} r="3.5" className="fill-peat" />
+            {bars.map(({ id, fromPx, toPx, towards, capped }, i) => (
+              <g key={id}>
+                <path d={`M${fromPx} ${rowY(i) + (i === 0 ? 4 : 5)}V${rowY(i + 1) - 5}`} className="stroke-line" />
+                {towards === 'neither' ? (
+                  <path d={`M${fromPx} ${rowY(i + 1) - 5}v10`} className="stroke-line" strokeWidth="1.4" />
+                ) : (
+                  <rect
+                    x={Math.min(fromPx, toPx)}
+                    y={rowY(i + 1) - 5}
+                    width={Math.max(1.5, Math.abs(toPx - fromPx))}
+                    height="10"
+                    className={towards === 'fake' ? 'fill-madder' : 'fill-lichen stroke-lichen'}
+                    {...(towards === 'fake' ? {} : { fillOpacity: 0.45, strokeWidth: 1 })}
+                  />
+                )}
+                {capped && (
+                  <path
+                    d={`M${toPx} ${rowY(i + 1) - 7}v14`}
+                    className="stroke-peat"
+                    strokeWidth="1.6"
+                    strokeDasharray="2 2"
+                  />
+                )}
+              </g>
+            ))}
+            <path d={`M${drawn.nowPx} ${rowY(nowRow) - 8}v16`} className="stroke-bracken" strokeWidth="2.4" />
+            <text
+              x={drawn.nowPx + (drawn.nowPx > axis - 60 ? -6 : 6)}
+              y={rowY(nowRow) + 4}
+              textAnchor={drawn.nowPx > axis - 60 ? 'end' : 'start'}
+              className="num fill-peat text-sm font-semibold"
+            >
+              {printChance(piece.judgement.chance)}
+            </text>
+            {next && (
+              <g className="stroke-bracken" strokeWidth="1.3">
+                <path
+                  d={`M${drawn.at(next.ifGenuineLike.chance)} ${rowY(nowRow + 1)}H${drawn.at(next.ifDiffers.chance)}`}
+                  strokeDasharray="3 3"
+                />
+                <path
+                  d={`M${drawn.at(next.ifGenuineLike.chance)} ${rowY(nowRow + 1) - 4}v8M${drawn.at(next.ifDiffers.chance)} ${rowY(nowRow + 1) - 4}v8`}
+                />
+              </g>
+            )}
+          </g>
+          <Label y={rowY(0)} text={`Start: ${CHANNEL_WORDS[channel]}`} />
+          {bars.map(({ id, title, factor, capped }, i) => (
+            <g key={id}>
+              <Label y={rowY(i + 1)} text={title} />
+              <text x={widthPx - 4} y={rowY(i + 1) + 4} textAnchor="end" className="num fill-peat text-xs">
+                {capped ? `${factor} cap` : factor}
+              </text>
+            </g>
+          ))}
+          <Label y={rowY(nowRow)} text="Now" strong />
+          {next && <Label y={rowY(nowRow + 1)} text={`After ${next.tell.title.toLowerCase()}`} />}
+        </svg>
+      )}
+    </section>
+  );
+}
+
+const LONGEST_LABEL = 28;
+
+function Label({ y, text, strong = false }: { y: number; text: string; strong?: boolean }) {
+  const shown = text.length > LONGEST_LABEL ? `${text.slice(0, LONGEST_LABEL - 1)}…` : text;
+  return (
+    <text x="12" y={y + 4} className={`fill-peat text-xs ${strong ? 'font-semibold' : ''}`}>
+      {shown}
+      {shown !== text && <title>{text}</title>}
+    </text>
+  );
+}

@@ -1,0 +1,160 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import type { ProofReference, ProofTell } from '@brackenfell/contract/proof-reference';
+import { KIND_WORDS } from '@brackenfell/core/fitment/part-kinds';
+import { Key } from '../controls/key.tsx';
+import { printMoment } from '../controls/moment.ts';
+import { useKeys } from '../frame/keys.ts';
+import { useQuarantineWrite } from '../quarantine/use-quarantine.ts';
+import { useSession } from '../session/use-session.ts';
+import { call } from '../wire/call.ts';
+import { TellEditor } from './tell-editor.tsx';
+import { TellPicture } from './tell-picture.tsx';
+
+/** What genuine and suspect pieces look like, maker by maker and packaging by packaging; the editor keeps it. */
+export function ReferencesPage() {
+  const references = useQuery({ queryKey: ['references'], queryFn: () => call('listReferences', {}) });
+  const { data: me } = useSession();
+  const [picked, pick] = useState(0);
+  const all = references.data?.references ?? [];
+  const here = Math.min(picked, Math.max(0, all.length - 1));
+  const reference = all[here];
+  const move = (by: number) => pick(Math.max(0, Math.min(all.length - 1, here + by)));
+  useKeys('References', [
+    { press: 'j', does: 'Next reference', run: () => move(1), takeBack: () => move(-1) },
+    { press: 'k', does: 'Reference before', run: () => move(-1), takeBack: () => move(1) },
+  ]);
+  return (
+    <>
+      <aside className="desk-list" aria-label="References">
+        <div className="border-b border-line px-3 py-2">
+          <h1 className="text-verdict font-semibold">References</h1>
+          <p className="text-soft">Tells are one maker’s and one packaging’s: what condemns one may clear another.</p>
+          {references.error && (
+            <p role="alert" className="text-madder">
+              {references.error.message}
+            </p>
+          )}
+        </div>
+        <ol role="listbox" aria-label="References" tabIndex={0} className="min-h-0 flex-1 overflow-auto">
+          {all.map((one, i) => (
+            <li
+              key={`${one.makerId} ${one.partKind} ${one.generation}`}
+              role="option"
+              aria-selected={i === here}
+              className={`cursor-pointer border-b border-hair px-3 py-1 ${i === here ? 'bg-bracken-wash outline-2 -outline-offset-2 outline-bracken' : ''}`}
+              onClick={() => pick(i)}
+            >
+              <b className="font-semibold">{one.content.title}</b>
+              <span className="block text-soft">
+                {KIND_WORDS[one.partKind][0]}, {one.content.tells.length} tells, version {one.version}
+              </span>
+            </li>
+          ))}
+        </ol>
+      </aside>
+      <main className="desk-main" aria-label="Reference">
+        {reference ? (
+          <ReferenceDetail key={reference.referenceId} reference={reference} mayEdit={me?.role === 'editor'} />
+        ) : (
+          <p className="p-6 text-soft">
+            {references.data ? 'No reference is recorded yet.' : 'Fetching the references …'}
+          </p>
+        )}
+      </main>
+    </>
+  );
+}
+
+function ReferenceDetail({ reference, mayEdit }: { reference: ProofReference; mayEdit: boolean }) {
+  const [editing, edit] = useState<ProofTell>();
+  const write = useQuarantineWrite<ProofReference>();
+  const { content, makerId, partKind, generation, version } = reference;
+  const save = (tells: readonly ProofTell[]) =>
+    write.mutate(
+      () =>
+        call('saveReference', {
+          body: { makerId, partKind, generation, basedOn: version, content: { ...content, tells: [...tells] } },
+        }),
+      {
+        onSuccess: (saved) => {
+          edit(undefined);
+          toast(`Version ${saved.version} is saved. Inspections begun before keep theirs.`);
+        },
+      },
+    );
+  return (
+    <div className="min-h-0 flex-1 overflow-auto p-4" tabIndex={0} role="region" aria-label={content.title}>
+      <h2 className="text-head font-semibold">{content.title}</h2>
+      <p className="text-soft">
+        {content.from ?? 'from the beginning'} to {content.to ?? 'now'}. Version {version},{' '}
+        {reference.by ? `saved by ${reference.by}, ${printMoment(reference.at)}` : 'from the shop’s past'}.{' '}
+        {content.batchCode ? `Batch code: ${content.batchCode.title}.` : 'No batch code scheme is known.'}
+        {!mayEdit && ' The catalogue editor keeps it.'}
+      </p>
+      <table className="mt-2 w-full">
+        <thead className="text-left text-xs text-slate">
+          <tr>
+            <th className="font-normal">Tell</th>
+            <th className="w-28 font-normal">Genuine</th>
+            <th className="w-28 font-normal">Suspect</th>
+            <th className="pl-2 font-normal">Group</th>
+            <th className="text-right font-normal">Differs if genuine</th>
+            <th className="text-right font-normal">if fake</th>
+            <th className="text-right font-normal">Minutes</th>
+            {mayEdit && <th />}
+          </tr>
+        </thead>
+        <tbody>
+          {content.tells.map((tell) => (
+            <tr key={tell.id} className="border-t border-hair align-top">
+              <td className="py-1">
+                <b className="font-semibold">{tell.title}</b>
+                <span className="block text-soft">{tell.look}</span>
+                <span className="block text-xs text-soft">{tell.source}</span>
+              </td>
+              <td className="text-center text-xs">
+                <TellPicture drawing={tell.drawing.genuine} genuine says={`Genuine: ${tell.genuine}`} />
+                {tell.genuine}
+              </td>
+              <td className="text-center text-xs">
+                <TellPicture drawing={tell.drawing.suspect} genuine={false} says={`Suspect: ${tell.suspect}`} />
+                {tell.suspect}
+              </td>
+              <td className="pl-2 text-soft">
+                {tell.group}
+                <span className="block text-xs">{tell.aspect}</span>
+              </td>
+              <td className="num text-right">{tell.differs.ifGenuine}</td>
+              <td className="num text-right">{tell.differs.ifFake}</td>
+              <td className="num text-right">{tell.minutes}</td>
+              {mayEdit && (
+                <td className="text-right">
+                  <button type="button" className="min-h-6 underline" onClick={() => edit(tell)}>
+                    Change <span className="sr-only">{tell.title}</span>
+                  </button>
+                </td>
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {mayEdit && (
+        <p className="pt-2 text-soft">
+          A change is a new version. <Key>j</Key> <Key>k</Key> move between references.
+        </p>
+      )}
+      {editing && (
+        <TellEditor
+          tell={editing}
+          pending={write.isPending}
+          mayRetire={content.tells.length > 1}
+          onSave={(next) => save(content.tells.map((tell) => (tell.id === next.id ? next : tell)))}
+          onRetire={() => save(content.tells.filter(({ id }) => id !== editing.id))}
+          onClose={() => edit(undefined)}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,107 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { toast } from 'sonner';
+import { judgeInspection } from '@brackenfell/core/authenticity/inspection';
+import type { RequestOf } from '@brackenfell/contract/endpoints';
+import type { Inspection } from '@brackenfell/contract/inspection';
+import { matterOf } from '@brackenfell/contract/inspection-matter';
+import { useSession } from '../session/use-session.ts';
+import { AwayError, call } from '../wire/call.ts';
+import { onServerReturn } from '../wire/server-presence.ts';
+import { InspectionOutbox, type NewEntry, type Waiting } from './inspection-outbox.ts';
+
+const keyOf = (inspectionId: string) => ['inspection', inspectionId] as const;
+
+async function send({ inspectionId, entries, key }: Waiting) {
+  try {
+    const stored = await call('noteEvidence', { params: { inspectionId }, body: { entries: [...entries] } }, { key });
+    return { stored };
+  } catch (error) {
+    if (error instanceof AwayError) return 'away' as const;
+    return { refused: error instanceof Error ? error.message : String(error) };
+  }
+}
+
+const outbox = new InspectionOutbox(window.localStorage, send);
+
+/** An inspection, judged at once from what is stored and what this counter has just noted. */
+export function useInspection(inspectionId: string) {
+  const queries = useQueryClient();
+  const { data: me } = useSession();
+  const stored = useQuery({
+    queryKey: keyOf(inspectionId),
+    queryFn: () => call('getInspection', { params: { inspectionId } }),
+  });
+  const waiting = useSyncExternalStore(outbox.subscribe, () => outbox.waiting);
+  const staffId = me?.id;
+  const told = useMemo(
+    () => ({
+      onStored: (inspection: Inspection) => void queries.setQueryData(keyOf(inspection.inspectionId), inspection),
+      onRefused: (why: string) => void toast.error(why),
+    }),
+    [queries],
+  );
+  useEffect(() => {
+    if (!staffId) return undefined;
+    const flush = () => void outbox.flush(staffId, told);
+    flush();
+    return onServerReturn(flush);
+  }, [staffId, told]);
+  const pending = useMemo(
+    () => waiting.filter((one) => one.inspectionId === inspectionId).flatMap(({ entries }) => entries),
+    [waiting, inspectionId],
+  );
+  const judged = useMemo(
+    () =>
+      stored.data &&
+      judgeInspection(
+        matterOf(
+          stored.data,
+          pending.map((entry) => ({ ...entry, answer: entry.answer ?? '', value: entry.value ?? null })),
+        ),
+      ),
+    [stored.data, pending],
+  );
+  const note = (entries: readonly NewEntry[]) => {
+    if (!staffId || entries.length === 0) return;
+    outbox.add({ key: crypto.randomUUID(), staffId, inspectionId, entries });
+    void outbox.flush(staffId, told);
+  };
+  return { stored, judged, pending, note };
+}
+
+export function useBeginInspection() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body: RequestOf<'beginInspection'>['body']) => call('beginInspection', { body }),
+    onSuccess: (inspection: Inspection) => {
+      client.setQueryData(keyOf(inspection.inspectionId), inspection);
+      void client.invalidateQueries({ queryKey: ['inspections'] });
+    },
+    onError: (error) => toast.error(error.message),
+  });
+}
+
+/** Keeps what was found. Slips, trays and batches rest on it. */
+export function useConclude(inspectionId: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body: RequestOf<'concludeInspection'>['body']) =>
+      call('concludeInspection', { params: { inspectionId }, body }),
+    onSuccess: (inspection) => {
+      client.setQueryData(keyOf(inspectionId), inspection);
+    },
+    onError: (error) => toast.error(error.message),
+    onSettled: () => {
+      for (const key of [['inspections'], ['slips'], ['tray'], ['batches'], ['batch']])
+        void client.invalidateQueries({ queryKey: key });
+    },
+  });
+}
+
+export function useInspections(slipId: string | undefined) {
+  return useQuery({
+    queryKey: ['inspections', slipId],
+    queryFn: () => call('listInspections', { query: slipId ? { slipId } : {} }),
+  });
+}

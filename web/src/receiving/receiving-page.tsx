@@ -1,0 +1,249 @@
+import { useQuery } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { readPriceMinor } from '@brackenfell/core/authenticity/read-typed';
+import { CHANNEL_WORDS } from '@brackenfell/core/authenticity/prior';
+import type { Delivery } from '@brackenfell/contract/delivery';
+import { Key } from '../controls/key.tsx';
+import { printMoment } from '../controls/moment.ts';
+import { useKeys } from '../frame/keys.ts';
+import { useQuarantineWrite, useSellers } from '../quarantine/use-quarantine.ts';
+import { useSession } from '../session/use-session.ts';
+import { call } from '../wire/call.ts';
+import { DeliveryView } from './delivery-view.tsx';
+import { NumberField, type FoundPart } from './number-field.tsx';
+
+interface Line {
+  readonly text: string;
+  readonly part: FoundPart | undefined;
+  readonly quantity: string;
+  readonly code: string;
+  readonly price: string;
+  readonly orderedUnder: string;
+}
+const EMPTY: Line = { text: '', part: undefined, quantity: '', code: '', price: '', orderedUnder: '' };
+
+const isEmpty = (line: Line): boolean =>
+  [line.text, line.quantity, line.code, line.price].every((text) => text.trim() === '');
+
+/** Why a line cannot be taken in, or undefined. */
+function wrongOf(line: Line): string | undefined {
+  if (line.part === undefined) return 'its number is not known here';
+  if (!/^[1-9]\d{0,3}$/.test(line.quantity.trim())) return 'how many came, a whole number';
+  if (line.price.trim() !== '' && readPriceMinor(line.price) === undefined) return 'a price such as 4.20, or nothing';
+  return undefined;
+}
+
+/** A delivery by its seller: parts, quantities, batch codes, prices. Stock follows, and what to look at first is said. */
+export function ReceivingPage() {
+  const { deliveryId } = useParams();
+  const { data: me } = useSession();
+  const deliveries = useQuery({ queryKey: ['deliveries'], queryFn: () => call('listDeliveries', {}) });
+  const delivery = useQuery({
+    queryKey: ['deliveries', deliveryId],
+    queryFn: () => call('getDelivery', { params: { deliveryId: deliveryId! } }),
+    enabled: deliveryId !== undefined,
+  });
+  return (
+    <>
+      <aside className="desk-list" aria-label="Deliveries">
+        <div className="border-b border-line px-3 py-2">
+          <h1 className="text-verdict font-semibold">Deliveries</h1>
+          {deliveryId !== undefined && (
+            <Link to="/quarantine/receiving" className="underline">
+              Take another in
+            </Link>
+          )}
+        </div>
+        <ol className="min-h-0 flex-1 overflow-auto" tabIndex={0} aria-label="Deliveries taken in">
+          {deliveries.data?.deliveries.map((one) => (
+            <li key={one.deliveryId} className="border-b border-hair">
+              <Link
+                to={`/quarantine/receiving/${one.deliveryId}`}
+                aria-current={one.deliveryId === deliveryId ? 'page' : undefined}
+                className={`block px-3 py-1 hover:bg-bracken-wash ${one.deliveryId === deliveryId ? 'bg-bracken-wash' : ''}`}
+              >
+                <b className="font-semibold">{one.seller}</b>
+                <span className="block text-soft">
+                  {printMoment(one.at)}, {one.by}: {one.pieces} pieces in {one.lines}{' '}
+                  {one.lines === 1 ? 'line' : 'lines'}
+                </span>
+              </Link>
+            </li>
+          ))}
+        </ol>
+        {deliveries.data?.deliveries.length === 0 && <p className="p-3 text-soft">None was taken in yet.</p>}
+        {deliveries.error && (
+          <p role="alert" className="p-3 text-madder">
+            {deliveries.error.message}
+          </p>
+        )}
+      </aside>
+      <main className="desk-main" aria-label="Receiving">
+        <div className="min-h-0 flex-1 overflow-auto p-4" tabIndex={0} role="region" aria-label="The delivery">
+          {deliveryId === undefined ? (
+            me?.role === 'editor' ? (
+              <p className="text-soft">Deliveries are taken in at the counter.</p>
+            ) : (
+              <NewDelivery />
+            )
+          ) : delivery.data ? (
+            <DeliveryView delivery={delivery.data} />
+          ) : (
+            <p className={delivery.error ? 'text-madder' : 'text-soft'}>
+              {delivery.error?.message ?? 'Fetching the delivery …'}
+            </p>
+          )}
+        </div>
+      </main>
+    </>
+  );
+}
+
+function NewDelivery() {
+  const navigate = useNavigate();
+  const sellers = useSellers();
+  const write = useQuarantineWrite<Delivery>();
+  const [sellerId, setSeller] = useState('');
+  const [lines, setLines] = useState<readonly Line[]>([EMPTY]);
+  const [tried, setTried] = useState(false);
+  const key = useRef(crypto.randomUUID());
+  const filled = lines.filter((line) => !isEmpty(line));
+  const change = (at: number, more: Partial<Line>) =>
+    setLines((before) => {
+      const next = before.map((line, i) => (i === at ? { ...line, ...more } : line));
+      return isEmpty(next.at(-1)!) ? next : [...next, EMPTY];
+    });
+  const wrong = lines.map((line) => (isEmpty(line) ? undefined : wrongOf(line)));
+  const ready = sellerId !== '' && filled.length > 0 && wrong.every((why) => why === undefined);
+  const store = () => {
+    setTried(true);
+    if (!ready || write.isPending) return;
+    const body = {
+      sellerId,
+      lines: filled.map((line) => ({
+        partId: line.part!.partId,
+        quantity: Number(line.quantity),
+        code: line.code.trim(),
+        unitCostMinor: readPriceMinor(line.price) ?? null,
+        orderedUnder: line.orderedUnder.trim(),
+      })),
+    };
+    write.mutate(() => call('receiveDelivery', { body }, { key: key.current }), {
+      onSuccess: ({ deliveryId }) => void navigate(`/quarantine/receiving/${deliveryId}`),
+      // What was refused may be sent again mended, under a key of its own.
+      onError: () => (key.current = crypto.randomUUID()),
+    });
+  };
+  useKeys('Receiving', [{ press: 'Control+Enter', printed: 'Ctrl Enter', does: 'Take it in', run: store }]);
+  return (
+    <form
+      className="grid gap-3"
+      aria-label="A delivery"
+      onSubmit={(event) => {
+        event.preventDefault();
+      }}
+    >
+      <h2 className="text-head font-semibold">Take a delivery in</h2>
+      <label className="flex items-center gap-3">
+        <span>From</span>
+        <select className="field w-72" autoFocus value={sellerId} onChange={(event) => setSeller(event.target.value)}>
+          <option value="">Choose the seller</option>
+          {sellers.data?.sellers.map((seller) => (
+            <option key={seller.sellerId} value={seller.sellerId}>
+              {seller.name}, {CHANNEL_WORDS[seller.channel]}
+            </option>
+          ))}
+        </select>
+        {tried && sellerId === '' && <span className="text-madder">Whose delivery is it?</span>}
+      </label>
+      <table className="w-full">
+        <thead className="text-left text-xs text-slate">
+          <tr>
+            <th className="w-[32%] font-normal">Number, as on the box</th>
+            <th className="w-[4.5rem] font-normal">Pieces</th>
+            <th className="font-normal">Batch code</th>
+            <th className="w-[5.5rem] font-normal">Price each, £</th>
+            <th className="w-[22%] font-normal">Ordered under</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map((line, i) => (
+            <tr key={i} className="align-top">
+              <td className="pr-1">
+                <NumberField
+                  label={`Number, line ${i + 1}`}
+                  text={line.text}
+                  onText={(text) => change(i, { text })}
+                  part={line.part}
+                  onPart={(part) => change(i, { part })}
+                />
+                {tried && wrong[i] && (
+                  <span className="block text-xs text-madder">
+                    Line {i + 1}: {wrong[i]}.
+                  </span>
+                )}
+              </td>
+              <Cell
+                label={`Pieces, line ${i + 1}`}
+                value={line.quantity}
+                longest={4}
+                onChange={(quantity) => change(i, { quantity })}
+              />
+              <Cell
+                label={`Batch code, line ${i + 1}`}
+                value={line.code}
+                longest={40}
+                onChange={(code) => change(i, { code })}
+              />
+              <Cell
+                label={`Price each, line ${i + 1}`}
+                value={line.price}
+                longest={10}
+                onChange={(price) => change(i, { price })}
+              />
+              <Cell
+                label={`Ordered under, line ${i + 1}`}
+                value={line.orderedUnder}
+                longest={40}
+                onChange={(orderedUnder) => change(i, { orderedUnder })}
+              />
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="flex items-center gap-3">
+        <button type="button" className="button-act" onClick={store} disabled={write.isPending}>
+          Take it in <Key>Ctrl Enter</Key>
+        </button>
+        <span className="text-soft">
+          {filled.length === 0
+            ? 'A new line opens as one is filled.'
+            : `${filled.length} ${filled.length === 1 ? 'line' : 'lines'}`}
+        </span>
+      </p>
+    </form>
+  );
+}
+
+interface CellProps {
+  readonly label: string;
+  readonly value: string;
+  readonly longest: number;
+  readonly onChange: (text: string) => void;
+}
+
+function Cell({ label, value, longest, onChange }: CellProps) {
+  return (
+    <td className="pr-1">
+      <input
+        className="field num"
+        aria-label={label}
+        value={value}
+        maxLength={longest}
+        spellCheck={false}
+        onChange={(event) => onChange(event.target.value)}
+      />
+    </td>
+  );
+}
