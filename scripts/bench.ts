@@ -8,7 +8,7 @@ import { DIST, ROOT, scratchFolder } from './places.ts';
 import { withThrowawayDatabase } from './throwaway-database.ts';
 
 const BENCH_BUNDLES = join(DIST, 'bench');
-const BENCHES = ['judge-plugs', 'http-latency', 'tray-keys', 'large-world'];
+const BENCHES = ['proof-simulation', 'judge-plugs', 'http-latency', 'tray-keys', 'large-world'];
 /** The large world's indexes fit in this, so that it is measured with a hot cache. */
 const CACHE_MB = 4096;
 

@@ -51,6 +51,13 @@ export function ensurePostgres(): string {
 
 export const CHROMIUM = '/usr/bin/chromium';
 
+/** Reads text out of a PDF: a reader that has nothing to do with what wrote it. For the journeys. */
+export const PDF_READER = '/usr/bin/pdftotext';
+
+export function ensurePdfReader(): void {
+  if (!existsSync(PDF_READER)) install(['poppler-utils']);
+}
+
 /** Debian's Chromium, installed when missing. */
 export function ensureChromium(): void {
   if (!existsSync(CHROMIUM)) install(['chromium']);

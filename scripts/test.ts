@@ -3,7 +3,7 @@ import { readFileSync, rmSync, existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildAll } from './build.ts';
 import { privateFolder } from './cluster.ts';
-import { ensureChromium } from './debian.ts';
+import { ensureChromium, ensurePdfReader } from './debian.ts';
 import { ROOT, scratchFolder, STATE } from './places.ts';
 import { withThrowawayDatabase } from './throwaway-database.ts';
 
@@ -74,6 +74,7 @@ async function runUnit(env: NodeJS.ProcessEnv): Promise<Count> {
 
 async function runJourneys(env: NodeJS.ProcessEnv): Promise<Count> {
   ensureChromium();
+  ensurePdfReader();
   await buildAll((line) => {
     console.log(line);
   });

@@ -5,8 +5,8 @@ import type { Tell } from './tell.ts';
 /** A chance as it is told: no more digits than it supports, and never none or all. */
 export function printChance(chance: number): string {
   const percent = chance * 100;
-  if (percent < 0.1) return 'under 0.1%';
-  if (percent > 99.5) return 'over 99%';
+  if (percent < 0.1) return '<0.1%';
+  if (percent > 99.5) return '>99%';
   return percent < 10 ? `${percent.toFixed(1)}%` : `${Math.round(percent)}%`;
 }
 

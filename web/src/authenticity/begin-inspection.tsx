@@ -28,6 +28,8 @@ interface Subject {
   readonly batchId: string | null;
 }
 
+const isSame = (a: Subject, b: Subject | undefined): boolean => a.partId === b?.partId && a.lineId === b.lineId;
+
 const MOST_PIECES = 16;
 
 /** Begins an inspection: which part, then where it came from, each by one letter. */
@@ -44,17 +46,18 @@ export function BeginInspection() {
     enabled: wanted !== undefined,
   });
   const subjects: Subject[] = [
-    ...(part.data && isPartKind(part.data.kind)
+    ...(part.data && isPartKind(part.data.kind) && !lines.some(({ partId }) => partId === wanted)
       ? [{ ...part.data, pieces: 1, askedFor: null, lineId: null, batchId: search.get('batch') }]
       : []),
     ...lines.map((line) => ({
       ...line,
       pieces: Math.min(MOST_PIECES, line.quantity),
       askedFor: line.quantity,
-      batchId: line.batch?.batchId ?? null,
+      batchId: line.batch?.batchId ?? (line.partId === asked ? search.get('batch') : null),
     })),
   ];
-  const only = subjects.length === 1 && asked !== undefined ? subjects[0] : undefined;
+  // What a row of the tray or a batch asked for needs no choosing; on the slip it is that line.
+  const only = asked === undefined ? undefined : subjects.find(({ partId }) => partId === asked);
   const subject = chosen ?? only;
   return (
     <>
@@ -67,11 +70,11 @@ export function BeginInspection() {
               <li key={`${one.partId} ${one.lineId ?? ''}`}>
                 <button
                   type="button"
-                  aria-pressed={one === subject}
-                  className={`grid min-h-8 w-full grid-cols-[1.25rem_1fr] border px-1.5 text-left ${one === subject ? 'border-bracken bg-bracken-wash' : 'border-hair'}`}
+                  aria-pressed={isSame(one, subject)}
+                  className={`grid min-h-8 w-full grid-cols-[1.25rem_1fr] border px-1.5 text-left ${isSame(one, subject) ? 'border-bracken bg-bracken-wash' : 'border-hair'}`}
                   onClick={() => choose(one)}
                 >
-                  <Key>{subject ? '' : LETTERS[i]}</Key>
+                  <span>{!subject && <Key>{LETTERS[i]}</Key>}</span>
                   <span>
                     <b className="num font-semibold">{one.printed}</b>
                     <span className="block text-soft">
@@ -123,7 +126,11 @@ function ByNumber({ onFound, isFirst }: { onFound: (subject: Subject) => void; i
     if (!only) toast.error('No part of this catalogue bears that number.');
     else if (another)
       toast.error(`${sold.length} parts bear it: ${sold.map((part) => `${part.printed} ${part.maker}`).join(', ')}.`);
-    else onFound({ ...only, pieces: 1, askedFor: null, lineId: null, batchId: null });
+    else {
+      // From here on letters are answers, not text.
+      document.querySelector<HTMLElement>('[data-desk]')?.focus();
+      onFound({ ...only, pieces: 1, askedFor: null, lineId: null, batchId: null });
+    }
   };
   return (
     <form
@@ -138,6 +145,7 @@ function ByNumber({ onFound, isFirst }: { onFound: (subject: Subject) => void; i
         <span className="text-soft">{isFirst ? 'The number on the piece or its box' : 'Or another number'}</span>
         <input
           className="field num"
+          autoFocus={isFirst}
           value={text}
           maxLength={40}
           spellCheck={false}
@@ -326,7 +334,9 @@ function Origin({ subject, pieces, onPieces, onBack }: OriginProps) {
                 className="grid min-h-8 w-full grid-cols-[1.5rem_1fr_1fr] items-center border border-hair px-2 text-left hover:bg-bracken-wash"
                 onClick={() => start(from)}
               >
-                <Key>{letter}</Key>
+                <span>
+                  <Key>{letter}</Key>
+                </span>
                 <b className="font-semibold">{says}</b>
                 <span className="text-soft">{more}</span>
               </button>

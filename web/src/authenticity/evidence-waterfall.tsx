@@ -22,7 +22,7 @@ const FACTOR_PX = 62;
 export function EvidenceWaterfall({ inspection, piece, prior, channelPrior }: EvidenceWaterfallProps) {
   const [ref, { widthPx }] = useSize();
   const axis = Math.max(120, widthPx - LABEL_PX - FACTOR_PX);
-  const { record, channel, seller } = inspection;
+  const { record, channel } = inspection;
   const drawn = waterfall(piece.judgement, { channel: channelPrior, prior }, axis);
   const next = piece.next[0];
   const bars = drawn.bars.map((bar) =>
@@ -32,7 +32,7 @@ export function EvidenceWaterfall({ inspection, piece, prior, channelPrior }: Ev
           title:
             channel === 'returned'
               ? 'Its record: out of sight'
-              : `${seller?.name ?? ''}: ${record.notGenuine} of ${record.settled} not genuine`,
+              : `Record: ${record.notGenuine} of ${record.settled} not genuine`,
         }
       : bar,
   );
@@ -146,7 +146,7 @@ export function EvidenceWaterfall({ inspection, piece, prior, channelPrior }: Ev
             <g key={id}>
               <Label y={rowY(i + 1)} text={title} />
               <text x={widthPx - 4} y={rowY(i + 1) + 4} textAnchor="end" className="num fill-peat text-xs">
-                {capped ? `${factor} cap` : factor}
+                {capped ? (factor === '–' ? 'capped' : `${factor} cap`) : factor}
               </text>
             </g>
           ))}

@@ -74,6 +74,7 @@ export function PieceCard({ inspection, judged, piece, here }: PieceCardProps) {
             <Row
               label="Decoded"
               value={decoded.says}
+              plain
               mark={decoded.against.length > 0 ? 'refuse' : 'match'}
               says={decoded.against[0]}
             />
@@ -147,21 +148,25 @@ const OF_PLUG: readonly MeasuredId[] = ['reachMm', 'lengthMm', 'hexMm', 'threadM
 const measurable = (kind: string): readonly MeasuredId[] =>
   kind === 'plug' ? OF_PLUG : MEASURED_IDS.filter((id) => id === 'primaryOhm');
 
-function Row({
-  label,
-  value,
-  mark,
-  says,
-}: {
-  label: string;
-  value: string;
-  mark: MarkKind;
-  says?: string | undefined;
-}) {
+interface RowProps {
+  readonly label: string;
+  readonly value: string;
+  readonly mark: MarkKind;
+  readonly says?: string | undefined;
+  /** In words, not a number as printed. */
+  readonly plain?: boolean;
+}
+
+function Row({ label, value, mark, says, plain = false }: RowProps) {
   return (
     <>
       <dt className="text-slate">{label}</dt>
-      <dd className={`num min-w-0 break-words ${mark === 'unknown' ? 'text-soft' : ''}`}>{value}</dd>
+      <dd
+        title={plain ? value : undefined}
+        className={`min-w-0 break-words ${plain ? 'line-clamp-2' : 'num'} ${mark === 'unknown' ? 'text-soft' : ''}`}
+      >
+        {value}
+      </dd>
       <dd className="pt-0.5">
         <Mark kind={mark} />
       </dd>

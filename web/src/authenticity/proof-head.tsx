@@ -14,6 +14,8 @@ interface ProofHeadProps {
   /** 0 for all pieces alike. */
   readonly selected: number;
   readonly waiting: number;
+  /** Whether this person answers and concludes, or only looks. */
+  readonly mayNote: boolean;
   readonly onSelect: (piece: number) => void;
   readonly onConclude: () => void;
   readonly onHold: () => void;
@@ -33,6 +35,7 @@ export function ProofHead({
   judged,
   selected,
   waiting,
+  mayNote,
   onSelect,
   onConclude,
   onHold,
@@ -88,14 +91,16 @@ export function ProofHead({
           <button type="button" className="button-plain" onClick={onPack}>
             Evidence pack <Key>p</Key>
           </button>
-          {!settled && !holds && (
+          {mayNote && !settled && !holds && (
             <button type="button" className="button-plain" onClick={onHold}>
               Hold batch <Key>h</Key>
             </button>
           )}
-          <button type="button" className="button-act" onClick={onConclude}>
-            {holds && !settled ? 'Conclude and hold' : 'Conclude'} <Key>Ctrl Enter</Key>
-          </button>
+          {mayNote && (
+            <button type="button" className="button-act" onClick={onConclude}>
+              {holds && !settled ? 'Conclude and hold' : 'Conclude'} <Key>Ctrl Enter</Key>
+            </button>
+          )}
         </div>
       </div>
       <div className="flex flex-wrap items-center gap-x-2 pt-1">

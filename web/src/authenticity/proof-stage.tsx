@@ -5,7 +5,8 @@ import type { JudgedInspection } from '@brackenfell/core/authenticity/inspection
 import { MEASURED } from '@brackenfell/core/authenticity/measured';
 import { MEASURED_IDS, type MeasuredId, type TellAnswer } from '@brackenfell/core/authenticity/tell';
 import type { Inspection } from '@brackenfell/contract/inspection';
-import { useKeys } from '../frame/keys.ts';
+import { useKeys, type KeyBinding } from '../frame/keys.ts';
+import { useSession } from '../session/use-session.ts';
 import { EvidenceWaterfall } from './evidence-waterfall.tsx';
 import { GaugePanel } from './gauge-panel.tsx';
 import type { NewEntry } from './inspection-outbox.ts';
@@ -59,6 +60,9 @@ function OpenInspection({ inspection, judged, waiting, onNote }: OpenInspectionP
   const [sheet, open] = useState<'numbers' | 'readings'>();
   const undone = useRef<(readonly NewEntry[])[]>([]);
   const conclude = useConclude(inspection.inspectionId);
+  const { data: me } = useSession();
+  // The catalogue editor looks; the counter answers.
+  const mayNote = me !== undefined && me !== null && me.role !== 'editor';
   const tells = inspection.reference?.content.tells ?? [];
   const shown = selected === 0 ? judged.worst : judged.pieces[selected - 1]!;
   const meant = selected === 0 ? judged.pieces : [shown];
@@ -147,11 +151,18 @@ function OpenInspection({ inspection, judged, waiting, onNote }: OpenInspectionP
     if (inspection.batch) window.open(`/api/batches/${inspection.batch.batchId}/evidence.pdf`, '_blank', 'noopener');
     else toast('There is a pack once the pieces’ batch is known: conclude first.');
   };
-  useKeys('Proof', [
+  const noting: KeyBinding[] = [
     { press: 'a', does: 'As genuine (left)', run: () => answerHere('genuine-like') },
     { press: 'b', does: 'Differs (right)', run: () => answerHere('differs') },
     { press: 'n', does: 'Cannot tell', run: () => answerHere('cannot-see') },
     { press: 'Space', does: 'Take the reading', run: take },
+    { press: 'i', does: 'Numbers read: box, stamping, barcode, batch code, price', run: () => open('numbers') },
+    { press: 'm', does: 'Readings, typed', run: () => open('readings') },
+    { press: 'z', does: 'Take back the last answer or reading', run: undo },
+    { press: 'h', does: 'Conclude, and hold the batch whatever was found', run: () => finish(true) },
+    { press: 'Control+Enter', printed: 'Ctrl Enter', does: 'Conclude: keep what was found', run: commit },
+  ];
+  useKeys('Proof', [
     { press: '.', does: 'Next best check', run: () => pickTell(undefined) },
     { press: 'j', does: 'Next tell', run: () => move(1), takeBack: () => move(-1) },
     { press: 'k', does: 'Tell before', run: () => move(-1), takeBack: () => move(1) },
@@ -159,12 +170,8 @@ function OpenInspection({ inspection, judged, waiting, onNote }: OpenInspectionP
     { press: 'ArrowUp', printed: '↑', does: 'Tell before', run: () => move(-1) },
     { press: ']', does: 'Next piece, or all of them', run: () => turnPiece(1) },
     { press: '[', does: 'Piece before', run: () => turnPiece(-1) },
-    { press: 'i', does: 'Numbers read: box, stamping, barcode, batch code, price', run: () => open('numbers') },
-    { press: 'm', does: 'Readings, typed', run: () => open('readings') },
-    { press: 'z', does: 'Take back the last answer or reading', run: undo },
-    { press: 'h', does: 'Conclude, and hold the batch whatever was found', run: () => finish(true) },
     { press: 'p', does: 'Evidence pack on paper', run: printPack },
-    { press: 'Control+Enter', printed: 'Ctrl Enter', does: 'Conclude: keep what was found', run: commit },
+    ...(mayNote ? noting : []),
   ]);
   return (
     <>
@@ -179,6 +186,7 @@ function OpenInspection({ inspection, judged, waiting, onNote }: OpenInspectionP
           judged={judged}
           selected={selected}
           waiting={waiting}
+          mayNote={mayNote}
           onSelect={(piece) => {
             select(piece);
             pickTell(undefined);
@@ -188,15 +196,16 @@ function OpenInspection({ inspection, judged, waiting, onNote }: OpenInspectionP
           onPack={printPack}
         />
         <div className="proof-tells" tabIndex={0} role="region" aria-label="Tells">
-          {tells.map((tell) => (
+          {tells.map((tell, i) => (
             <TellCard
               key={tell.id}
               tell={tell}
+              number={i + 1}
               answer={shared(meant.map(({ answers }) => answers[tell.id]))}
               isHere={tell.id === hereId}
               isNext={tell.id === nextId}
               onPick={() => pickTell(tell.id)}
-              onAnswer={(said) => answer(tell.id, said)}
+              onAnswer={mayNote ? (said) => answer(tell.id, said) : undefined}
             />
           ))}
           {tells.length === 0 && (

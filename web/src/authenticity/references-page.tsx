@@ -100,9 +100,9 @@ function ReferenceDetail({ reference, mayEdit }: { reference: ProofReference; ma
             <th className="w-28 font-normal">Genuine</th>
             <th className="w-28 font-normal">Suspect</th>
             <th className="pl-2 font-normal">Group</th>
-            <th className="text-right font-normal">Differs if genuine</th>
-            <th className="text-right font-normal">if fake</th>
-            <th className="text-right font-normal">Minutes</th>
+            <th className="pl-3 text-right font-normal">Differs if genuine</th>
+            <th className="pl-3 text-right font-normal">if fake</th>
+            <th className="pl-3 text-right font-normal">Minutes</th>
             {mayEdit && <th />}
           </tr>
         </thead>
@@ -126,11 +126,11 @@ function ReferenceDetail({ reference, mayEdit }: { reference: ProofReference; ma
                 {tell.group}
                 <span className="block text-xs">{tell.aspect}</span>
               </td>
-              <td className="num text-right">{tell.differs.ifGenuine}</td>
-              <td className="num text-right">{tell.differs.ifFake}</td>
-              <td className="num text-right">{tell.minutes}</td>
+              <td className="num pl-3 text-right">{tell.differs.ifGenuine}</td>
+              <td className="num pl-3 text-right">{tell.differs.ifFake}</td>
+              <td className="num pl-3 text-right">{tell.minutes}</td>
               {mayEdit && (
-                <td className="text-right">
+                <td className="pl-3 text-right">
                   <button type="button" className="min-h-6 underline" onClick={() => edit(tell)}>
                     Change <span className="sr-only">{tell.title}</span>
                   </button>

@@ -14,16 +14,19 @@ const ANSWER: Readonly<Record<TellAnswer, { readonly mark: MarkKind; readonly sa
 
 interface TellCardProps {
   readonly tell: ProofTell;
+  /** Its place in the reference, as on the drawing of where to look. */
+  readonly number: number;
   /** The same answer of all the pieces meant; `mixed` where they differ, undefined where none was given. */
   readonly answer: TellAnswer | 'mixed' | undefined;
   readonly isHere: boolean;
   readonly isNext: boolean;
   readonly onPick: () => void;
-  readonly onAnswer: (answer: TellAnswer) => void;
+  /** Left out for who may only look. */
+  readonly onAnswer: ((answer: TellAnswer) => void) | undefined;
 }
 
 /** One tell: genuine and suspect side by side, and what was answered. */
-export function TellCard({ tell, answer, isHere, isNext, onPick, onAnswer }: TellCardProps) {
+export function TellCard({ tell, number, answer, isHere, isNext, onPick, onAnswer }: TellCardProps) {
   const card = useRef<HTMLElement>(null);
   useEffect(() => {
     if (isHere) card.current?.scrollIntoView({ block: 'nearest' });
@@ -45,16 +48,15 @@ export function TellCard({ tell, answer, isHere, isNext, onPick, onAnswer }: Tel
       onClick={onPick}
     >
       <h3 className="flex items-baseline gap-1">
+        <span className="num text-xs text-soft">{number}</span>
         <b className="min-w-0 truncate font-semibold">{tell.title}</b>
         <span className="ml-auto flex flex-none items-baseline gap-1 text-xs">
           {told ? (
-            <>
-              <Mark kind={told.mark} /> {told.says}
-            </>
+            <Mark kind={told.mark} label={told.says} rem={0.875} />
+          ) : isNext ? (
+            <span className="font-semibold text-bracken">next</span>
           ) : (
-            <span className={isNext ? 'font-semibold text-bracken' : 'text-soft'}>
-              {isNext ? 'next best' : 'not looked'}
-            </span>
+            <Mark kind="not-asked" label="not looked at" />
           )}
         </span>
       </h3>
@@ -74,7 +76,7 @@ export function TellCard({ tell, answer, isHere, isNext, onPick, onAnswer }: Tel
           </div>
         ))}
       </div>
-      {isHere && (
+      {isHere && onAnswer && (
         <p className="mt-auto flex flex-wrap gap-x-2 pt-0.5 text-xs">
           {tell.measure ? (
             <>

@@ -16,7 +16,7 @@ export function TellPicture({ drawing, says, genuine }: { drawing: TellDrawing; 
   return (
     <svg
       viewBox={`0 0 ${TELL_WIDTH} ${TELL_HEIGHT}`}
-      className="mx-auto block h-[3.25rem] w-full"
+      className="mx-auto block h-[3.75rem] w-full"
       role="img"
       aria-label={says}
     >

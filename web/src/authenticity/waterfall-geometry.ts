@@ -3,14 +3,14 @@ import { CONSISTENT_BELOW, SUSPECT_FROM, type PieceJudgement } from '@brackenfel
 
 /** Chances that the axis names, in hundredths. */
 const TICKS = [0.2, 1, 5, 20, 50, 80, 95, 99] as const;
-const [LEFT, RIGHT] = [0.0015, 0.995];
+const [LEFT, RIGHT] = [0.0015, 0.998];
 
 export interface Bar {
   readonly id: string;
   readonly title: string;
   readonly fromPx: number;
   readonly toPx: number;
-  /** `×9.2` or `÷1.6`; a dash where nothing could be seen. */
+  /** `×9.2` or `÷1.6`; a dash where nothing was moved. */
   readonly factor: string;
   readonly capped: boolean;
   readonly towards: 'fake' | 'genuine' | 'neither';
@@ -59,7 +59,7 @@ export function waterfall(
     bars: [
       bar('record', 'record', logOddsOf(channel), logOddsOf(prior) - logOddsOf(channel), false),
       ...judgement.steps.map((step) =>
-        bar(step.id, step.title, step.logOddsAfter - step.moved, step.moved, step.capped && Math.abs(step.moved) > 0),
+        bar(step.id, step.title, step.logOddsAfter - step.moved, step.moved, step.capped),
       ),
     ],
     startPx: px(logOddsOf(channel)),

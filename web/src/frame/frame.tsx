@@ -35,6 +35,12 @@ export function Frame({ me }: { me: Staff }) {
     open(undefined);
   };
   const toDesk = () => desk.current?.focus();
+  /** Escape in a field of the desk gives the keys back to the desk; a dialog keeps its own. */
+  const leaveField = (event: React.KeyboardEvent) => {
+    const { target, currentTarget } = event;
+    const inField = target instanceof HTMLElement && /^(INPUT|SELECT|TEXTAREA)$/.test(target.tagName);
+    if (event.key === 'Escape' && inField && !event.defaultPrevented && currentTarget.contains(target)) toDesk();
+  };
   useKeys('Everywhere', [
     { press: '/', does: 'Ask line', run: () => ask.current?.focus() },
     { press: '?', does: 'Keys and reading', run: () => open('keys') },
@@ -73,7 +79,7 @@ export function Frame({ me }: { me: Staff }) {
         <AwayBanner />
         {inCatalogue ? <CatalogueStrip /> : inQuarantine ? <QuarantineStrip /> : <StageStrip />}
       </div>
-      <div className="frame-desk" ref={desk} tabIndex={-1} data-desk>
+      <div className="frame-desk" ref={desk} tabIndex={-1} data-desk onKeyDown={leaveField}>
         <Outlet />
       </div>
       <SlipPane me={me} onSlips={() => open('slips')} />

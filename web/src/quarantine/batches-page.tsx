@@ -61,12 +61,6 @@ export function BatchesPage() {
               <span className="min-w-0">
                 <b className="num block truncate font-semibold">{line.printed}</b>
                 <span className="num block text-soft">{batchCode(line.code)}</span>
-                <span className="block truncate text-soft">
-                  {line.seller}, {STATE_WORDS[line.state]}
-                </span>
-                {(line.state === 'held' || line.state === 'confirmed') && line.toContact > 0 && (
-                  <span className="block text-madder">{line.toContact} to reach</span>
-                )}
               </span>
               <span className="num text-right" title="on the shelf">
                 {line.onHand}
@@ -75,6 +69,12 @@ export function BatchesPage() {
               <span className="num text-right text-soft" title="sold">
                 {line.sold}
                 <span className="sr-only"> sold</span>
+              </span>
+              <span className="col-[2/-1] text-soft">
+                {line.seller}, {STATE_WORDS[line.state]}
+                {(line.state === 'held' || line.state === 'confirmed') && line.toContact > 0 && (
+                  <span className="text-madder">, {line.toContact} to reach</span>
+                )}
               </span>
             </li>
           ))}

@@ -24,7 +24,10 @@ export function ShareBar({ share, low, high, full = 0.5 }: ShareBarProps) {
         style={{ left: at(low), right: `calc(100% - ${at(high)})` }}
       />
       {share !== null && (
-        <span className="absolute bottom-0 h-3 w-1 -translate-x-1/2 bg-madder" style={{ left: at(share) }} />
+        <span
+          className={`absolute bottom-0 h-3 w-1 -translate-x-1/2 ${share > 0 ? 'bg-madder' : 'bg-peat'}`}
+          style={{ left: at(share) }}
+        />
       )}
     </div>
   );
