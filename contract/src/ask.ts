@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { MATCH_STAGES } from '@brackenfell/core/part-numbers/match-name';
 import { StoredKind } from './part-kind.ts';
+import { BATCH_STATES } from './inspection.ts';
 import { EngineKey, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
 
 const LONGEST_QUESTION = 120;
@@ -54,7 +55,7 @@ export type VehicleAnswer = z.infer<typeof VehicleAnswer>;
 export const ask = endpoint({
   method: 'GET',
   path: '/api/ask',
-  summary: 'One question to everything: part numbers, stampings, barcodes, engines, vehicles, slips, measurements.',
+  summary: 'One question to everything: part numbers, stampings, barcodes, engines, vehicles, slips, batches, measurements.',
   roles: EVERYONE,
   followsTyping: true,
   query: z.object({
@@ -71,6 +72,10 @@ export const ask = endpoint({
     engines: z.array(EngineAnswer),
     vehicles: z.array(VehicleAnswer),
     slips: z.array(z.object({ slipId: Id, docket: z.number().int(), title: z.string() })),
+    /** Batches under this very code. */
+    batches: z.array(
+      z.object({ batchId: Id, code: z.string(), printed: z.string(), seller: z.string(), state: z.enum(BATCH_STATES) }),
+    ),
     /** The question read as a measurement, in every usual unit. */
     measures: z.array(z.object({ of: z.string(), says: z.string() })),
     /** The maker whose name stood in the question, so that only its numbers answered. */

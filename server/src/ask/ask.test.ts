@@ -147,6 +147,15 @@ describe('the ask line', () => {
     expect(new Set(parts.map((part) => part.stage))).toEqual(new Set(['looser']));
   });
 
+  test('finds a batch by the code on its box, whatever the separators, held ones first', async () => {
+    for (const q of ['F4-0431', 'f4 0431'])
+      expect((await ask(q)).batches).toEqual([
+        expect.objectContaining({ code: 'F4-0431', printed: 'IVX-C19-F10', seller: 'Fellpost Online', state: 'open' }),
+      ]);
+    expect((await ask('T26 11 015')).batches[0]).toMatchObject({ state: 'held' });
+    expect((await ask('F4-04')).batches).toEqual([]);
+  });
+
   test('suggestions while typing hold the sure readings and no slips of the finger', async () => {
     const agent = await counter.as('specialist');
     const quick = await agent.get('/api/ask').query({ q: 'KN 491G-63DR', quick: 'yes' }).expect(200);

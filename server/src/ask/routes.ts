@@ -12,7 +12,7 @@ import { readRenamings } from '../interchange/store.ts';
 import { findAlike, findNames, type FoundName } from './names.ts';
 import { partAnswer, suggestion, tellSuccession, yearsOf } from './present.ts';
 import { readQuestion, remarkOn } from './read-question.ts';
-import { findSlips, readDetails, readKinds, readNamedParts } from './store.ts';
+import { findBatches, findSlips, readDetails, readKinds, readNamedParts } from './store.ts';
 
 const MOST_PARTS = 12;
 const MOST_ANSWERS = 8;
@@ -124,9 +124,10 @@ export function askRoutes(app: Express, context: Context): void {
     const isQuick = query.quick === 'yes';
     const numbers = () =>
       isQuick ? suggestParts(db, asked, makers, index.makers) : findParts(db, asked, makers, query.engine);
-    const [parts, slips] = await Promise.all([
+    const [parts, slips, batches] = await Promise.all([
       isNumber ? numbers() : [],
       !isQuick && (isDocket(query.q) || hasWord(query.q)) ? findSlips(db, query.q, MOST_ANSWERS) : [],
+      !isQuick && isNumber ? findBatches(db, asked.normal, MOST_ANSWERS) : [],
     ]);
     const measure = readMeasure(query.q, query.units === 'imperial' ? 'imperial' : 'metric');
     return {
@@ -137,6 +138,7 @@ export function askRoutes(app: Express, context: Context): void {
         docket: s.docket,
         title: [s.customer || 'No name', s.vehicle, s.state].filter(Boolean).join(', '),
       })),
+      batches: batches.map(({ id, ...batch }) => ({ batchId: id, ...batch })),
       measures: [...(measure?.readings ?? [])],
       onlyOf: makers.map((id) => index.makers.get(id)!),
       remark: measure?.question ?? remarkOn(query.q),

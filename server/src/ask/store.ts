@@ -70,6 +70,22 @@ export async function findSlips(db: Database, question: string, most: number) {
     .execute();
 }
 
+/** Batches under a production code, held ones first. */
+export async function findBatches(db: Database, codeNormal: string, most: number) {
+  return db
+    .selectFrom('batch')
+    .innerJoin('seller', 'seller.id', 'batch.seller_id')
+    .innerJoin('part_name', (join) =>
+      join.onRef('part_name.part_id', '=', 'batch.part_id').on('part_name.kind', '=', 'catalogue'),
+    )
+    .select(['batch.id', 'batch.code', 'batch.state', 'part_name.printed', 'seller.name as seller'])
+    .where('batch.code_normal', '=', codeNormal)
+    .orderBy((eb) => eb('batch.state', 'in', ['held', 'confirmed']), 'desc')
+    .orderBy('batch.id', 'desc')
+    .limit(most)
+    .execute();
+}
+
 /** What kind of part each is. */
 export async function readKinds(db: Database, partIds: readonly string[]): Promise<Map<string, StoredKind>> {
   if (partIds.length === 0) return new Map();

@@ -8,6 +8,8 @@ import type { PartAnswer } from '@brackenfell/contract/ask';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { Key } from '../controls/key.tsx';
 import { printPrice } from '../controls/money.ts';
+import { Mark } from '../controls/mark.tsx';
+import { STATE_MARK, STATE_WORDS } from '../quarantine/batch-words.ts';
 import { useCounter } from '../frame/use-counter.ts';
 import { slipCall, useSlipWrite } from '../slip/use-slip.ts';
 import { call } from '../wire/call.ts';
@@ -46,7 +48,7 @@ function useAnswer(text: string, engine: string | undefined, units: UnitDisplay)
   return { data: text === '' ? undefined : isFull ? full.data : quick.data, isFull, error: full.error ?? quick.error };
 }
 
-/** The one box for everything: numbers, stampings, barcodes, engines, vehicles, slips. In it every character is text. */
+/** The one box for everything: numbers, stampings, barcodes, engines, vehicles, slips, batches. In it every character is text. */
 export function AskLine({
   inputRef,
   onLeave,
@@ -90,6 +92,7 @@ export function AskLine({
         ...data.engines.map((e) => `engine ${e.engineId}`),
         ...data.vehicles.map((v) => `vehicle ${v.vehicleId}`),
         ...data.slips.map((s) => `slip ${s.slipId}`),
+        ...data.batches.map((b) => `batch ${b.batchId}`),
       ]
     : [];
   // The first answer is picked until an arrow picks another; answers arrive later than letters are typed.
@@ -240,6 +243,25 @@ export function AskLine({
               ))}
             </Command.Group>
           )}
+          {data && data.batches.length > 0 && (
+            <Command.Group heading="Batches">
+              {data.batches.map((batch) => (
+                <Command.Item
+                  key={`batch ${batch.batchId}`}
+                  value={`batch ${batch.batchId}`}
+                  onSelect={() => take.batch(batch.batchId)}
+                  className="answer"
+                >
+                  <Mark kind={STATE_MARK[batch.state]} />
+                  <b className="num font-semibold">{batch.code}</b>
+                  <span className="num">{batch.printed}</span>
+                  <span className="text-soft">
+                    {batch.seller}, {STATE_WORDS[batch.state]}
+                  </span>
+                </Command.Item>
+              ))}
+            </Command.Group>
+          )}
         </Command.List>
       </Command>
     </div>
@@ -326,6 +348,10 @@ function useTake(done: () => void) {
     slip: (slipId: string) => {
       done();
       void navigate(`/slips/${slipId}`);
+    },
+    batch: (batchId: string) => {
+      done();
+      void navigate(`/quarantine/batches/${batchId}`);
     },
   };
 }

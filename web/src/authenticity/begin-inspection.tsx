@@ -86,7 +86,7 @@ export function BeginInspection() {
               </li>
             ))}
           </ol>
-          <ByNumber onFound={choose} isFirst={subjects.length === 0} />
+          <ByNumber onFound={choose} isFirst={subjects.length === 0 && wanted === undefined && !slip.isLoading} />
         </div>
       </aside>
       <main className="desk-main" aria-label="Proof stage">

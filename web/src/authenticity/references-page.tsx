@@ -9,6 +9,7 @@ import { useKeys } from '../frame/keys.ts';
 import { useQuarantineWrite } from '../quarantine/use-quarantine.ts';
 import { useSession } from '../session/use-session.ts';
 import { call } from '../wire/call.ts';
+import { PackagingDialog, type NewPackaging } from './packaging-dialog.tsx';
 import { TellEditor } from './tell-editor.tsx';
 import { TellPicture } from './tell-picture.tsx';
 
@@ -56,7 +57,14 @@ export function ReferencesPage() {
       </aside>
       <main className="desk-main" aria-label="Reference">
         {reference ? (
-          <ReferenceDetail key={reference.referenceId} reference={reference} mayEdit={me?.role === 'editor'} />
+          <ReferenceDetail
+            key={reference.referenceId}
+            reference={reference}
+            generations={all
+              .filter((one) => one.makerId === reference.makerId && one.partKind === reference.partKind)
+              .map((one) => one.generation)}
+            mayEdit={me?.role === 'editor'}
+          />
         ) : (
           <p className="p-6 text-soft">
             {references.data ? 'No reference is recorded yet.' : 'Fetching the references …'}
@@ -67,23 +75,38 @@ export function ReferencesPage() {
   );
 }
 
-function ReferenceDetail({ reference, mayEdit }: { reference: ProofReference; mayEdit: boolean }) {
-  const [editing, edit] = useState<ProofTell>();
+interface ReferenceDetailProps {
+  readonly reference: ProofReference;
+  /** Packagings of the same maker and kind of part. */
+  readonly generations: readonly string[];
+  readonly mayEdit: boolean;
+}
+
+function ReferenceDetail({ reference, generations, mayEdit }: ReferenceDetailProps) {
+  const [sheet, open] = useState<{ tell: ProofTell | undefined } | 'packaging'>();
   const write = useQuarantineWrite<ProofReference>();
   const { content, makerId, partKind, generation, version } = reference;
-  const save = (tells: readonly ProofTell[]) =>
-    write.mutate(
-      () =>
-        call('saveReference', {
-          body: { makerId, partKind, generation, basedOn: version, content: { ...content, tells: [...tells] } },
-        }),
-      {
-        onSuccess: (saved) => {
-          edit(undefined);
-          toast(`Version ${saved.version} is saved. Inspections begun before keep theirs.`);
-        },
+  const store = (next: { generation: string; basedOn: number; content: ProofReference['content'] }) =>
+    write.mutate(() => call('saveReference', { body: { makerId, partKind, ...next } }), {
+      onSuccess: (saved) => {
+        open(undefined);
+        toast(`Version ${saved.version} is saved. Inspections begun before keep theirs.`);
       },
-    );
+    });
+  const save = (tells: readonly ProofTell[]) =>
+    store({ generation, basedOn: version, content: { ...content, tells: [...tells] } });
+  const begin = ({ title, from, generation: next }: NewPackaging) =>
+    store({ generation: next, basedOn: 0, content: { ...content, title, from, to: null } });
+  const ids = content.tells.map(({ id }) => id);
+  useKeys(
+    'Reference',
+    mayEdit
+      ? [
+          { press: 'n', does: 'A new tell', run: () => open({ tell: undefined }) },
+          { press: 'g', does: 'A new packaging of the maker', run: () => open('packaging') },
+        ]
+      : [],
+  );
   return (
     <div className="min-h-0 flex-1 overflow-auto p-4" tabIndex={0} role="region" aria-label={content.title}>
       <h2 className="text-head font-semibold">{content.title}</h2>
@@ -131,7 +154,7 @@ function ReferenceDetail({ reference, mayEdit }: { reference: ProofReference; ma
               <td className="num pl-3 text-right">{tell.minutes}</td>
               {mayEdit && (
                 <td className="pl-3 text-right">
-                  <button type="button" className="min-h-6 underline" onClick={() => edit(tell)}>
+                  <button type="button" className="min-h-6 underline" onClick={() => open({ tell })}>
                     Change <span className="sr-only">{tell.title}</span>
                   </button>
                 </td>
@@ -141,18 +164,39 @@ function ReferenceDetail({ reference, mayEdit }: { reference: ProofReference; ma
         </tbody>
       </table>
       {mayEdit && (
-        <p className="pt-2 text-soft">
-          A change is a new version. <Key>j</Key> <Key>k</Key> move between references.
+        <p className="flex gap-2 pt-3">
+          <button type="button" className="button-plain" onClick={() => open({ tell: undefined })}>
+            A new tell <Key>n</Key>
+          </button>
+          <button type="button" className="button-plain" onClick={() => open('packaging')}>
+            A new packaging of {reference.maker} <Key>g</Key>
+          </button>
+          <span className="self-center text-soft">A change is a new version; the ones before are kept.</span>
         </p>
       )}
-      {editing && (
-        <TellEditor
-          tell={editing}
+      {sheet === 'packaging' && (
+        <PackagingDialog
+          maker={reference.maker}
+          taken={generations}
           pending={write.isPending}
-          mayRetire={content.tells.length > 1}
-          onSave={(next) => save(content.tells.map((tell) => (tell.id === next.id ? next : tell)))}
-          onRetire={() => save(content.tells.filter(({ id }) => id !== editing.id))}
-          onClose={() => edit(undefined)}
+          onSave={begin}
+          onClose={() => open(undefined)}
+        />
+      )}
+      {typeof sheet === 'object' && (
+        <TellEditor
+          tell={sheet.tell}
+          taken={ids}
+          pending={write.isPending}
+          onSave={(next) =>
+            save(
+              sheet.tell ? content.tells.map((tell) => (tell.id === next.id ? next : tell)) : [...content.tells, next],
+            )
+          }
+          onRetire={
+            content.tells.length > 1 ? () => save(content.tells.filter(({ id }) => id !== sheet.tell?.id)) : undefined
+          }
+          onClose={() => open(undefined)}
         />
       )}
     </div>

@@ -2,14 +2,18 @@ import { useState } from 'react';
 import type { ProofTell } from '@brackenfell/contract/proof-reference';
 import { logRatioOf } from '@brackenfell/core/authenticity/tell';
 import { Dialog } from '../controls/dialog.tsx';
+import { blankTell, FORM_NAMES, TELL_FORMS, tellId, type FormName } from './tell-forms.ts';
+import { TellPicture } from './tell-picture.tsx';
 import { printFactor } from './waterfall-geometry.ts';
 
 interface TellEditorProps {
-  readonly tell: ProofTell;
+  /** The tell to change; left out for a new one. */
+  readonly tell: ProofTell | undefined;
+  readonly taken: readonly string[];
   readonly pending: boolean;
-  readonly mayRetire: boolean;
   readonly onSave: (tell: ProofTell) => void;
-  readonly onRetire: () => void;
+  /** Left out where it is the reference's only tell. */
+  readonly onRetire: (() => void) | undefined;
   readonly onClose: () => void;
 }
 
@@ -32,14 +36,14 @@ const TEXTS = [
   ['source', 'Source of the chances', 120],
 ] as const;
 
-/** Changes one tell: words, chances with their source, minutes. Saved as the reference's next version. */
-export function TellEditor({ tell, pending, mayRetire, onSave, onRetire, onClose }: TellEditorProps) {
-  const [words, setWords] = useState(tell);
+/** Describes one tell: words, drawing, chances with their source, minutes. Saved as the reference's next version. */
+export function TellEditor({ tell, taken, pending, onSave, onRetire, onClose }: TellEditorProps) {
+  const [words, setWords] = useState(tell ?? blankTell('print'));
   const [figures, setFigures] = useState<Readonly<Record<FigureName, string>>>({
-    ifGenuine: String(tell.differs.ifGenuine),
-    ifFake: String(tell.differs.ifFake),
-    minutes: String(tell.minutes),
-    seen: String(tell.seen),
+    ifGenuine: String(words.differs.ifGenuine),
+    ifFake: String(words.differs.ifFake),
+    minutes: String(words.minutes),
+    seen: String(words.seen),
   });
   const value = (name: FigureName) => Number(figures[name].trim().replace(',', '.'));
   const isWrong = (name: FigureName) => {
@@ -49,17 +53,19 @@ export function TellEditor({ tell, pending, mayRetire, onSave, onRetire, onClose
   const emptyText = TEXTS.some(([name]) => name !== 'look' && words[name].trim() === '');
   const differs = { ifGenuine: value('ifGenuine'), ifFake: value('ifFake') };
   const ready = !emptyText && !NAMES.some(isWrong) && words.source.trim().length >= 3 && !pending;
+  const { genuine, suspect } = words.drawing;
   return (
     <Dialog
-      title={`Change ${tell.title.toLowerCase()}`}
-      about="Chances are how often it differs on genuine and on fake pieces. Say where they come from."
+      title={tell ? `Change ${tell.title.toLowerCase()}` : 'A new tell'}
+      about="Chances are how often it differs on genuine and on fake pieces. Say where they come from. Tells that share a cause share a group."
       onClose={onClose}
     >
       <form
         className="grid grid-cols-[10rem_1fr] items-center gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          if (ready) onSave({ ...words, differs, minutes: value('minutes'), seen: value('seen') });
+          const id = tell?.id ?? tellId(words.title, taken);
+          if (ready) onSave({ ...words, id, differs, minutes: value('minutes'), seen: value('seen') });
         }}
       >
         {TEXTS.map(([name, label, longest], i) => (
@@ -74,6 +80,40 @@ export function TellEditor({ tell, pending, mayRetire, onSave, onRetire, onClose
             />
           </label>
         ))}
+        {!tell && (
+          <label className="contents">
+            <span>Drawn as</span>
+            <select
+              className="field"
+              value={genuine.form}
+              onChange={(event) => {
+                const { place, aspect, drawing } = TELL_FORMS[event.target.value as FormName];
+                setWords({ ...words, place, aspect, drawing });
+              }}
+            >
+              {FORM_NAMES.map((form) => (
+                <option key={form} value={form}>
+                  {TELL_FORMS[form].label}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+        <div className="col-start-2 flex items-center gap-3">
+          <span className="w-24 text-center text-xs">
+            <TellPicture drawing={genuine} genuine says="How the genuine one is drawn" /> genuine
+          </span>
+          <span className="w-24 text-center text-xs">
+            <TellPicture drawing={suspect} genuine={false} says="How the suspect one is drawn" /> suspect
+          </span>
+          <button
+            type="button"
+            className="button-plain"
+            onClick={() => setWords({ ...words, drawing: { genuine: suspect, suspect: genuine } })}
+          >
+            The other way round
+          </button>
+        </div>
         {NAMES.map((name) => (
           <label key={name} className="contents">
             <span>{FIGURES[name].label}</span>
@@ -103,7 +143,7 @@ export function TellEditor({ tell, pending, mayRetire, onSave, onRetire, onClose
           <button type="submit" className="button-act" disabled={!ready}>
             Save the next version
           </button>
-          {mayRetire && (
+          {tell && onRetire && (
             <button type="button" className="button-plain" disabled={pending} onClick={onRetire}>
               Retire this tell
             </button>
