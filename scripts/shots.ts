@@ -23,12 +23,11 @@ type Theme = 'chalk' | 'night';
 /** Every main view in one theme or, those looked at all day, in both. */
 const VIEWS: Readonly<Record<string, readonly Theme[]>> = {
   'sign-in': ['chalk'],
-  engine: ['chalk', 'night'],
+  engine: ['chalk'],
   ask: ['chalk'],
   part: ['night'],
   parts: ['chalk', 'night'],
   graph: ['chalk'],
-  'engine-page': ['night'],
   coils: ['chalk'],
   leads: ['night'],
   fitted: ['chalk'],
@@ -36,6 +35,8 @@ const VIEWS: Readonly<Record<string, readonly Theme[]>> = {
   compare: ['chalk'],
   'house-rules': ['night'],
   audit: ['chalk'],
+  proof: ['chalk', 'night'],
+  batch: ['chalk'],
 };
 
 /** Pictures of every main view in one theme, from the demo data, by keyboard. */
@@ -87,10 +88,8 @@ async function shoot(page: Page, address: string, theme: Theme): Promise<void> {
   await page.getByRole('heading', { name: 'KN 426G-63DR' }).waitFor();
   await press(page, ['v', 'j']);
   await shot('graph');
-  await page.goto(`${address}/engines/aldersyke-at20`);
-  await page.getByRole('heading', { name: /Candidates, \d+ judged/ }).waitFor();
-  await shot('engine-page');
   await shootIgnition(page, address, shot);
+  await shootProof(page, address, shot);
   await handOver(page, address, 'supervisor');
   await page.goto(`${address}/house-rules`);
   await page.getByRole('heading', { name: /Waits for the supervisor/ }).waitFor();
@@ -137,6 +136,30 @@ async function shootIgnition(page: Page, address: string, shot: (name: string) =
   await press(page, ['x']);
   await page.getByRole('dialog').waitFor();
   await shot('compare');
+}
+
+/** The marketplace batch of the story, half looked at; then held, with its buyers. */
+async function shootProof(page: Page, address: string, shot: (name: string) => Promise<void>): Promise<void> {
+  await page.goto(`${address}/counter/proof`);
+  await page.getByLabel('The number on the piece or its box').fill('IVX-C19-F10');
+  await press(page, ['Enter']);
+  await page.getByText('Batch F4-0431').waitFor();
+  await press(page, ['+', '+', '+', 'a']);
+  await page.getByRole('region', { name: 'Next best check' }).waitFor();
+  await press(page, ['b', 'a', 'n', 'a']);
+  const gauge = page.getByRole('region', { name: 'Gap, readings' });
+  while (!(await gauge.isVisible())) await press(page, ['k']);
+  for (let piece = 0; piece < 2; piece += 1) {
+    await page.waitForTimeout(1200);
+    await press(page, ['Space']);
+  }
+  await page.waitForTimeout(4000);
+  await shot('proof');
+  await press(page, ['h']);
+  await page.getByText(/Concluded/).waitFor();
+  await page.goto(`${address}/quarantine/batches`);
+  await page.getByRole('region', { name: 'Sold of it' }).waitFor();
+  await shot('batch');
 }
 
 /** Signs somebody of another role in instead. */

@@ -55,7 +55,8 @@ export type VehicleAnswer = z.infer<typeof VehicleAnswer>;
 export const ask = endpoint({
   method: 'GET',
   path: '/api/ask',
-  summary: 'One question to everything: part numbers, stampings, barcodes, engines, vehicles, slips, batches, measurements.',
+  summary:
+    'One question to everything: part numbers, stampings, barcodes, engines, vehicles, slips, batches, measurements.',
   roles: EVERYONE,
   followsTyping: true,
   query: z.object({

@@ -9,7 +9,10 @@ const month = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'must be a day, YYYY-MM-DD
 
 export const ProofTell = z
   .object({
-    id: z.string().regex(/^[a-z][a-z0-9-]{0,30}$/, 'must be small letters, figures and dashes'),
+    id: z
+      .string()
+      .regex(/^[a-z][a-z0-9-]{0,30}$/, 'must be small letters, figures and dashes')
+      .refine((id) => !(id in {}), 'is a word of the machine’s own'),
     title: line(40).min(1),
     group: line(30).min(1),
     aspect: z.enum(TELL_ASPECTS),

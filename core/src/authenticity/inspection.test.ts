@@ -109,6 +109,7 @@ describe('an inspection', () => {
     expect(blocksOf('EX-C19-F06')).toEqual(['Box EX-C19-F06: The number of EX-C19-F06, Exmaker.']);
     expect(blocksOf('EX-C19-FlO')).toEqual([]);
     expect(blocksOf('ZZ 99')).toEqual([]);
+    expect(blocksOf('constructor')).toEqual([]);
     expect(judgeInspection(matter([number('stamping', 1, 'C19 F10')])).numbers[0]!.outcome).toBe('agrees');
   });
 

@@ -89,6 +89,10 @@ export interface JudgedInspection {
   } | null;
 }
 
+/** Parts that bear a number as read; undefined while nobody could look it up. */
+const bearersOf = ({ bearers }: InspectionMatter, printed: string): readonly NumberBearer[] | undefined =>
+  Object.hasOwn(bearers, printed) ? bearers[printed] : undefined;
+
 export const pieceLabel = (piece: number): string => String.fromCharCode(64 + piece);
 
 type Standing = ReadonlyMap<string, JournalEntry>;
@@ -166,7 +170,7 @@ export function judgeInspection(matter: InspectionMatter): JudgedInspection {
     .filter(({ what, subject }) => what === 'number' && (NUMBER_PLACES as readonly string[]).includes(subject))
     .map(({ subject, piece, answer }) => ({
       piece,
-      ...numberAgainstPart(subject as NumberPlace, answer, matter.part, matter.bearers[answer]),
+      ...numberAgainstPart(subject as NumberPlace, answer, matter.part, bearersOf(matter, answer)),
     }));
   const numberBlocks = numbers
     .filter(({ outcome }) => outcome === 'contradicts')
@@ -233,10 +237,10 @@ export const NUMBER_PLACE_WORDS: Readonly<Record<NumberPlace, string>> = {
 function setPieces(matter: InspectionMatter, latest: Standing) {
   return range(matter.pieces).map((piece) => {
     const printed = latest.get(keyOf('number', 'stamping', piece))?.answer;
-    const [bearer] = printed === undefined ? [] : (matter.bearers[printed] ?? []);
+    const [bearer] = printed === undefined ? [] : (bearersOf(matter, printed) ?? []);
     const own =
       printed !== undefined &&
-      numberAgainstPart('stamping', printed, matter.part, matter.bearers[printed]).outcome !== 'contradicts';
+      numberAgainstPart('stamping', printed, matter.part, bearersOf(matter, printed)).outcome !== 'contradicts';
     return {
       label: pieceLabel(piece),
       number: printed === undefined ? undefined : own ? matter.part.names[0] : (bearer?.printed ?? printed),

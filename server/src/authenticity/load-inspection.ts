@@ -70,7 +70,9 @@ export async function loadInspection(
     paidMinor,
     content: reference?.content,
   });
-  const numbers = journal.filter(({ what, answer }) => what === 'number' && answer !== 'withdrawn');
+  const numbers = journal.filter(
+    ({ what, subject, answer }) => what === 'number' && subject !== 'batch' && answer !== 'withdrawn',
+  );
   const bearers = await readBearers(
     db,
     numbers.map(({ answer }) => answer),

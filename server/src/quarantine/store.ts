@@ -1,4 +1,4 @@
-import { sql } from 'kysely';
+import { sql, type RawBuilder } from 'kysely';
 import type { Band } from '@brackenfell/core/authenticity/judge-piece';
 import type { Channel } from '@brackenfell/core/authenticity/prior';
 import type { Batch, Sale } from '@brackenfell/contract/quarantine';
@@ -31,10 +31,11 @@ export interface BatchRow {
 
 const MOST_BATCHES = 200;
 
-/** Sales of a batch that stand: what was sold of it by line and not taken back since. */
-const SALES = sql`
-  select batch_id, slip_line_id, -sum(quantity)::int as quantity, bool_or(named) as named, min(at) filter (where why = 'sold') as at
-    from stock_movement where slip_line_id is not null group by batch_id, slip_line_id having sum(quantity) < 0`;
+/** Sales of one batch that stand, by line: what was sold of it and not taken back since. */
+const salesOf = (batchId: RawBuilder<unknown>) => sql`
+  select slip_line_id, -sum(quantity)::int as quantity, bool_or(named) as named, min(at) filter (where why = 'sold') as at
+    from stock_movement where batch_id = ${batchId} and slip_line_id is not null
+   group by slip_line_id having sum(quantity) < 0`;
 
 /** Batches, what cannot be sold first, then the latest; of one part, one batch or one delivery where asked. */
 export async function readBatches(
@@ -50,13 +51,9 @@ export async function readBatches(
           ? sql`b.part_id = ${of.partId}`
           : sql`true`;
   const { rows } = await sql<BatchRow>`
-    with sale as (${SALES})
     select b.id, b.part_id, n.printed, m.name as maker, b.code, b.seller_id, s.name as seller, s.channel, b.delivery_id, b.state,
            b.version, b.quantity, b.on_hand, b.unit_cost_minor, b.received_at,
-           coalesce((select sum(sale.quantity) from sale where sale.batch_id = b.id), 0)::int as sold,
-           (select count(*) from sale where sale.batch_id = b.id and not exists (
-              select from recall_contact c where c.batch_id = b.id and c.slip_line_id = sale.slip_line_id
-                 and c.outcome in ('reached', 'returned', 'not-traceable')))::int as to_contact,
+           sales.sold, sales.to_contact,
            coalesce((select jsonb_agg(jsonb_build_object('bands', c.bands, 'chance', c.chance) order by i.id)
               from inspection i cross join lateral (
                 select bands, chance from inspection_conclusion c where c.inspection_id = i.id order by c.id desc limit 1) c
@@ -67,6 +64,11 @@ export async function readBatches(
       join part p on p.id = b.part_id
       join maker m on m.id = p.maker_id
       join part_name n on n.part_id = p.id and n.kind in ('catalogue', 'oe')
+      cross join lateral (
+        select coalesce(sum(sale.quantity), 0)::int as sold, (count(*) filter (where not exists (
+                 select from recall_contact c where c.batch_id = b.id and c.slip_line_id = sale.slip_line_id
+                    and c.outcome in ('reached', 'returned', 'not-traceable'))))::int as to_contact
+          from (${salesOf(sql`b.id`)}) sale) sales
      where ${where}
      order by array_position(array['held', 'confirmed'], b.state), b.received_at desc, b.id desc limit ${MOST_BATCHES}`.execute(
     db,
@@ -98,10 +100,9 @@ export interface SaleRow {
 /** Who bought of a batch. */
 export async function readSales(db: Database, batchId: string): Promise<SaleRow[]> {
   const { rows } = await sql<SaleRow>`
-    with sale as (${SALES})
     select s.id as slip_id, s.docket, l.id as line_id, s.customer, s.vehicle, sale.quantity, sale.at, sale.named
-      from sale join slip_line l on l.id = sale.slip_line_id join slip s on s.id = l.slip_id
-     where sale.batch_id = ${batchId} order by sale.at, l.id`.execute(db);
+      from (${salesOf(sql`${batchId}`)}) sale join slip_line l on l.id = sale.slip_line_id join slip s on s.id = l.slip_id
+     order by sale.at, l.id`.execute(db);
   return rows;
 }
 

@@ -38,6 +38,21 @@ describe('readings on their way to the server', () => {
     expect(new InspectionOutbox(place, () => Promise.resolve(STORED)).waiting).toEqual([]);
   });
 
+  test('are waited for before anything is concluded from them', async () => {
+    let away = true;
+    const box = new InspectionOutbox(shelf(), () => Promise.resolve(away ? 'away' : STORED));
+    box.add(entry('a'));
+    let drained = false;
+    const waited = box.drained('7').then(() => (drained = true));
+    await box.flush('1', none);
+    expect(drained).toBe(false);
+    away = false;
+    await box.flush('1', none);
+    await waited;
+    expect(drained).toBe(true);
+    await box.drained('another inspection');
+  });
+
   test('of a colleague wait for that colleague: nobody signs for another', async () => {
     const box = new InspectionOutbox(shelf(), () => Promise.resolve(STORED));
     box.add(entry('a', '2'));

@@ -75,6 +75,19 @@ export class InspectionOutbox<R> {
     }
   }
 
+  /** Resolves once nothing of an inspection waits any more. */
+  drained(inspectionId: string): Promise<void> {
+    return new Promise((resolve) => {
+      const look = () => {
+        if (this.#waiting.some((waiting) => waiting.inspectionId === inspectionId)) return;
+        leave();
+        resolve();
+      };
+      const leave = this.subscribe(look);
+      look();
+    });
+  }
+
   #next(staffId: string): Waiting | undefined {
     return this.#waiting.find((waiting) => waiting.staffId === staffId);
   }

@@ -27,6 +27,7 @@ export function NumbersDialog({ pieces, batchCode, onNote, onClose }: NumbersDia
   const [batch, setBatch] = useState(batchCode);
   const [paid, setPaid] = useState('');
   const [stampings, setStampings] = useState<readonly string[]>(Array.from({ length: pieces }, () => ''));
+  const [codes, setCodes] = useState<readonly string[]>(Array.from({ length: pieces }, () => ''));
   const paidMinor = paid.trim() === '' ? undefined : readPriceMinor(paid);
   const wrongPrice = paid.trim() !== '' && paidMinor === undefined;
   const store = () => {
@@ -36,6 +37,7 @@ export function NumbersDialog({ pieces, batchCode, onNote, onClose }: NumbersDia
       ...(barcode.trim() ? [entry('barcode', 0, barcode.trim())] : []),
       ...(batch.trim() && batch.trim() !== batchCode ? [entry('batch', 0, batch.trim())] : []),
       ...stampings.flatMap((text, i) => (text.trim() ? [entry('stamping', i + 1, text.trim())] : [])),
+      ...codes.flatMap((text, i) => (text.trim() ? [entry('batch', i + 1, text.trim())] : [])),
       ...(paidMinor === undefined
         ? []
         : [{ what: 'measure', subject: 'paidMinor', piece: 0, value: paidMinor } satisfies NewEntry]),
@@ -64,12 +66,23 @@ export function NumbersDialog({ pieces, batchCode, onNote, onClose }: NumbersDia
         <Field label="Paid, each" value={paid} onChange={setPaid} placeholder="4.20" />
         {wrongPrice && <p className="col-start-2 text-madder">A price such as 4.20.</p>}
         {stampings.map((text, i) => (
-          <Field
-            key={i}
-            label={`Stamped, ${pieceLabel(i + 1)}`}
-            value={text}
-            onChange={(next) => setStampings(stampings.map((old, j) => (i === j ? next : old)))}
-          />
+          <div key={i} className="contents">
+            <span>Piece {pieceLabel(i + 1)}</span>
+            <span className="grid grid-cols-2 gap-2">
+              <Text
+                label={`Stamped on piece ${pieceLabel(i + 1)}`}
+                value={text}
+                onChange={(next) => setStampings(stampings.map((old, j) => (i === j ? next : old)))}
+                placeholder="stamped"
+              />
+              <Text
+                label={`Batch code on piece ${pieceLabel(i + 1)}`}
+                value={codes[i]!}
+                onChange={(next) => setCodes(codes.map((old, j) => (i === j ? next : old)))}
+                placeholder="batch code, if on it"
+              />
+            </span>
+          </div>
         ))}
         <button type="submit" className="button-act col-start-2 justify-self-start">
           Note it <Key>Enter</Key>
@@ -87,19 +100,26 @@ interface FieldProps {
   readonly placeholder?: string;
 }
 
-function Field({ label, value, onChange, first = false, placeholder }: FieldProps) {
+function Field(field: FieldProps) {
   return (
-    <label className="contents">
-      <span>{label}</span>
-      <input
-        className="field num"
-        autoFocus={first}
-        value={value}
-        maxLength={40}
-        spellCheck={false}
-        placeholder={placeholder}
-        onChange={(event) => onChange(event.target.value)}
-      />
-    </label>
+    <div className="contents">
+      <span aria-hidden="true">{field.label}</span>
+      <Text {...field} />
+    </div>
+  );
+}
+
+function Text({ label, value, onChange, first = false, placeholder }: FieldProps) {
+  return (
+    <input
+      className="field num"
+      aria-label={label}
+      autoFocus={first}
+      value={value}
+      maxLength={40}
+      spellCheck={false}
+      placeholder={placeholder}
+      onChange={(event) => onChange(event.target.value)}
+    />
   );
 }

@@ -14,6 +14,8 @@ interface ProofHeadProps {
   /** 0 for all pieces alike. */
   readonly selected: number;
   readonly waiting: number;
+  /** Asked for, and waiting for what was noted to be stored. */
+  readonly concluding: boolean;
   /** Whether this person answers and concludes, or only looks. */
   readonly mayNote: boolean;
   readonly onSelect: (piece: number) => void;
@@ -35,6 +37,7 @@ export function ProofHead({
   judged,
   selected,
   waiting,
+  concluding,
   mayNote,
   onSelect,
   onConclude,
@@ -140,7 +143,9 @@ export function ProofHead({
         )}
         <span role="status" className="ml-auto text-xs">
           {waiting > 0 ? (
-            <b className="font-semibold text-madder">{waiting} kept here until the server answers</b>
+            <b className="font-semibold text-madder">
+              {waiting} kept here until the server answers{concluding ? ', then concluded' : ''}
+            </b>
           ) : conclusion ? (
             <span className="text-soft">
               Concluded {printMoment(conclusion.at)} by {conclusion.by}: {BAND_WORDS[conclusion.band].toLowerCase()}

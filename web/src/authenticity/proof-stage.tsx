@@ -22,7 +22,7 @@ import { useConclude, useInspection } from './use-inspection.ts';
 /** An inspection of pieces in hand: tells, readings and numbers, weighed as they come. */
 export function ProofStage() {
   const { inspectionId = '' } = useParams();
-  const { stored, judged, pending, note } = useInspection(inspectionId);
+  const { stored, judged, pending, note, whenStored } = useInspection(inspectionId);
   if (!stored.data || !judged)
     return (
       <main className="desk-main col-span-2 p-6" aria-label="Proof stage">
@@ -42,6 +42,7 @@ export function ProofStage() {
       judged={judged}
       waiting={pending.length}
       onNote={note}
+      onStored={whenStored}
     />
   );
 }
@@ -52,9 +53,11 @@ interface OpenInspectionProps {
   /** Entries that the server does not have yet. */
   readonly waiting: number;
   readonly onNote: (entries: readonly NewEntry[]) => void;
+  /** Resolves once the server has everything that was noted. */
+  readonly onStored: () => Promise<void>;
 }
 
-function OpenInspection({ inspection, judged, waiting, onNote }: OpenInspectionProps) {
+function OpenInspection({ inspection, judged, waiting, onNote, onStored }: OpenInspectionProps) {
   const [selected, select] = useState<number>(0);
   const [pickedTell, pickTell] = useState<string>();
   const [sheet, open] = useState<'numbers' | 'readings'>();
@@ -133,18 +136,19 @@ function OpenInspection({ inspection, judged, waiting, onNote }: OpenInspectionP
     if (inspection.pieces > 1) select((selected + by + count) % count);
     pickTell(undefined);
   };
+  const [concluding, setConcluding] = useState(false);
+  // What was noted last goes to the server first; while that is away the conclusion waits with it.
   const finish = (hold: boolean) => {
-    if (waiting > 0) {
-      toast.error('The server does not have everything yet: conclude when it answers again.');
-      return;
-    }
-    conclude.mutate(
-      { hold },
-      {
-        onSuccess: ({ conclusion, batch }) =>
-          toast(`${conclusion!.says[0]!}${batch?.state === 'held' ? ' The batch is held.' : ''}`),
-      },
-    );
+    if (concluding) return;
+    setConcluding(true);
+    void onStored()
+      .then(() => conclude.mutateAsync({ hold }))
+      .then(({ conclusion, batch }) =>
+        toast(`${conclusion!.says[0]!}${batch?.state === 'held' ? ' The batch is held.' : ''}`),
+      )
+      // The mutation has told why.
+      .catch(() => undefined)
+      .finally(() => setConcluding(false));
   };
   const commit = () => finish(false);
   const printPack = () => {
@@ -186,6 +190,7 @@ function OpenInspection({ inspection, judged, waiting, onNote }: OpenInspectionP
           judged={judged}
           selected={selected}
           waiting={waiting}
+          concluding={concluding}
           mayNote={mayNote}
           onSelect={(piece) => {
             select(piece);

@@ -134,6 +134,6 @@ export function tellId(title: string, taken: readonly string[]): string {
     .slice(0, 26);
   const base = plain === '' ? 'tell' : plain;
   let id = base;
-  for (let i = 2; taken.includes(id); i += 1) id = `${base}-${i}`;
+  for (let i = 2; taken.includes(id) || id in {}; i += 1) id = `${base}-${i}`;
   return id;
 }

@@ -67,7 +67,8 @@ export function useInspection(inspectionId: string) {
     outbox.add({ key: crypto.randomUUID(), staffId, inspectionId, entries });
     void outbox.flush(staffId, told);
   };
-  return { stored, judged, pending, note };
+  const whenStored = () => outbox.drained(inspectionId);
+  return { stored, judged, pending, note, whenStored };
 }
 
 export function useBeginInspection() {
