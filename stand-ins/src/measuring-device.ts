@@ -1,6 +1,11 @@
 /** What a device plugged into the counter says: a value in its own unit, or that it is not there. */
 export type DeviceState =
-  | { readonly kind: 'reading'; readonly value: number; readonly unit: 'mm' | 'kΩ' | 'Ω' | 'g'; readonly steady: boolean }
+  | {
+      readonly kind: 'reading';
+      readonly value: number;
+      readonly unit: 'mm' | 'kΩ' | 'Ω' | 'g';
+      readonly steady: boolean;
+    }
   | { readonly kind: 'gone'; readonly why: string };
 
 /** A gauge, ohmmeter or scale. A real one is put in this place; `watch` calls back for every value it sends. */

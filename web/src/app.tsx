@@ -1,37 +1,36 @@
-import { lazy, Suspense } from 'react';
+import { Suspense, useEffect } from 'react';
 import { Navigate, Route, Routes, useParams } from 'react-router';
 import { EngineStage } from './engine/engine-stage.tsx';
 import { Frame } from './frame/frame.tsx';
 import { AwayBanner } from './frame/away-banner.tsx';
-import { PartPage } from './part/part-page.tsx';
+import { fetchRooms, room } from './frame/room.ts';
 import { SignIn } from './session/sign-in.tsx';
 import { useSession } from './session/use-session.ts';
-import { PartsStage } from './tray/parts-stage.tsx';
 
-/** The catalogue room and the house rules come when they are entered: the counter is usable before. */
-const AuditPage = lazy(async () => ({ default: (await import('./audit/audit-page.tsx')).AuditPage }));
-const EngineList = lazy(async () => ({ default: (await import('./catalogue/engine-list.tsx')).EngineList }));
-const EnginePage = lazy(async () => ({ default: (await import('./catalogue/engine-page.tsx')).EnginePage }));
-const GraphPage = lazy(async () => ({ default: (await import('./interchange/graph-page.tsx')).GraphPage }));
-
-const BeginInspection = lazy(async () => ({
-  default: (await import('./authenticity/begin-inspection.tsx')).BeginInspection,
-}));
-const ProofStage = lazy(async () => ({ default: (await import('./authenticity/proof-stage.tsx')).ProofStage }));
-const BatchesPage = lazy(async () => ({ default: (await import('./quarantine/batches-page.tsx')).BatchesPage }));
-const SellersPage = lazy(async () => ({ default: (await import('./quarantine/sellers-page.tsx')).SellersPage }));
-const NoticesPage = lazy(async () => ({ default: (await import('./quarantine/notices-page.tsx')).NoticesPage }));
-const ReferencesPage = lazy(async () => ({
-  default: (await import('./authenticity/references-page.tsx')).ReferencesPage,
-}));
-const ReceivingPage = lazy(async () => ({ default: (await import('./receiving/receiving-page.tsx')).ReceivingPage }));
-const HouseRulesPage = lazy(async () => ({
-  default: (await import('./house-rules/house-rules-page.tsx')).HouseRulesPage,
-}));
+/** The tray first: it is what one goes to from the engine. */
+const PartsStage = room(async () => (await import('./tray/parts-stage.tsx')).PartsStage);
+const PartPage = room(async () => (await import('./part/part-page.tsx')).PartPage);
+const BeginInspection = room(async () => (await import('./authenticity/begin-inspection.tsx')).BeginInspection);
+const ProofStage = room(async () => (await import('./authenticity/proof-stage.tsx')).ProofStage);
+const BatchesPage = room(async () => (await import('./quarantine/batches-page.tsx')).BatchesPage);
+const SellersPage = room(async () => (await import('./quarantine/sellers-page.tsx')).SellersPage);
+const NoticesPage = room(async () => (await import('./quarantine/notices-page.tsx')).NoticesPage);
+const ReferencesPage = room(async () => (await import('./authenticity/references-page.tsx')).ReferencesPage);
+const ReceivingPage = room(async () => (await import('./receiving/receiving-page.tsx')).ReceivingPage);
+const AuditPage = room(async () => (await import('./audit/audit-page.tsx')).AuditPage);
+const EngineList = room(async () => (await import('./catalogue/engine-list.tsx')).EngineList);
+const EnginePage = room(async () => (await import('./catalogue/engine-page.tsx')).EnginePage);
+const GraphPage = room(async () => (await import('./interchange/graph-page.tsx')).GraphPage);
+const HouseRulesPage = room(async () => (await import('./house-rules/house-rules-page.tsx')).HouseRulesPage);
 
 /** The whole application: sign-in, then the counter's frame with its stages. */
 export function App() {
   const session = useSession();
+  const isSignedIn = Boolean(session.data);
+  // The counter is usable before: the other screens come while it is looked at.
+  useEffect(() => {
+    if (isSignedIn) void fetchRooms();
+  }, [isSignedIn]);
   return (
     <>
       {session.isPending && <p className="p-6 text-soft">Opening the counter …</p>}

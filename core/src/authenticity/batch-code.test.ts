@@ -82,6 +82,11 @@ describe('a price against the usual', () => {
     expect(readPrice(880, [1100, 1100, 1100, 1100, 1100]).kind).toBe('far-below');
     expect(readPrice(881, [1100, 1100, 1100, 1100, 1100]).kind).toBe('usual');
   });
+  test('lies far out from three and a half deviations on: 259 pence under a median of 1000 that scatters by 50', () => {
+    const scattered = [900, 950, 950, 1000, 1050, 1050, 1100];
+    expect([741, 740].map((price) => readPrice(price, scattered).kind)).toEqual(['usual', 'far-below']);
+    expect(readPrice(880, [1100, 1100, 1100, 1100, 1100]).robustZ).toBeCloseTo(-20, 9);
+  });
   test('one odd earlier price does not move what is usual', () => {
     expect(readPrice(1100, [...usual, 120]).kind).toBe('usual');
     expect(readPrice(120, usual).kind).toBe('far-below');

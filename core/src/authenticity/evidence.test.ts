@@ -106,6 +106,7 @@ describe('what is believed before looking', () => {
     expect(priorOf('wholesale', { settled: 61, notGenuine: 0 })).toBeCloseTo(1 / 161, 12);
     expect(priorOf('depot', { settled: 10, notGenuine: 1 })).toBeCloseTo(2 / 510, 12);
     expect(priorOf('clearance', { settled: 38, notGenuine: 3 })).toBeCloseTo(5 / 78, 12);
+    expect(priorOf('returned', { settled: 40, notGenuine: 0 })).toBeCloseTo(2 / 80, 12);
   });
 
   test('a seller’s share is told with a range that narrows as batches are settled', () => {

@@ -1,6 +1,6 @@
-import { createRequire } from 'node:module';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { randomUUID } from 'node:crypto';
+import { Ajv2020 } from 'ajv/dist/2020.js';
 import { sql } from 'kysely';
 import type { Delivery } from '@brackenfell/contract/delivery';
 import type { Batch, SellerRecord } from '@brackenfell/contract/quarantine';
@@ -335,10 +335,7 @@ describe('an evidence pack', () => {
     );
     const pack: unknown = (await wren!.get(`/api/batches/${line.batchId}/evidence.json`).expect(200)).body;
     const schema = (await wren!.get('/api/evidence-pack.schema.json').expect(200)).body as object;
-    const Ajv = createRequire(__filename)('ajv/dist/2020').default as new (o: object) => {
-      compile(s: object): ((data: unknown) => boolean) & { errors?: unknown };
-    };
-    const validate = new Ajv({ strict: false }).compile(schema);
+    const validate = new Ajv2020({ strict: false }).compile(schema);
     expect([validate(pack), validate.errors]).toEqual([true, null]);
     expect(validate({ ...(pack as object), accused: 'somebody' })).toBe(false);
     expect(pack).toMatchObject({

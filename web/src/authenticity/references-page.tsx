@@ -126,7 +126,11 @@ function ReferenceDetail({ reference, generations, mayEdit }: ReferenceDetailPro
             <th className="pl-3 text-right font-normal">Differs if genuine</th>
             <th className="pl-3 text-right font-normal">if fake</th>
             <th className="pl-3 text-right font-normal">Minutes</th>
-            {mayEdit && <th />}
+            {mayEdit && (
+              <th>
+                <span className="sr-only">Change</span>
+              </th>
+            )}
           </tr>
         </thead>
         <tbody>

@@ -46,7 +46,9 @@ export function DeliveryView({ delivery }: { delivery: Delivery }) {
             <th className="pl-3 font-normal">Batch</th>
             <th className="text-right font-normal">Each</th>
             <th className="pl-3 font-normal">Before it is sold</th>
-            <th />
+            <th>
+              <span className="sr-only">Proof</span>
+            </th>
           </tr>
         </thead>
         <tbody>
