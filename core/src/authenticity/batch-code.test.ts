@@ -112,6 +112,20 @@ describe('what paper says of a batch', () => {
     expect(oddities({ sellers: 4 })).toEqual(['many sellers']);
     expect(oddities({ sellers: 3 })).toEqual([]);
   });
+  test('each oddity moves the odds by what is stated of it, before the cap', () => {
+    const factors = (more: Partial<PaperTrail>) =>
+      paperItems({ ...trail, ...more }).map(({ logRatio }) => Number(Math.exp(logRatio).toPrecision(3)));
+    const code = (printed: string) => readBatchCode(printed, byDay, TODAY);
+    const week = { title: 'year and week', fields: [{ kind: 'year-two-digits' }, { kind: 'week' }] } as const;
+    expect(factors({ code: code('ZZ') })).toEqual([5]);
+    expect(factors({ code: code('F20431') })).toEqual([20]);
+    expect(factors({ code: readBatchCode('2708', week, TODAY) })).toEqual([10]);
+    expect(factors({ code: code('F2-0917') })).toEqual([0.737]);
+    expect(factors({ code: code('F2-0917'), packaging: { from: '2023-01-01', to: null } })).toEqual([7.5]);
+    expect(factors({ otherNumbers: ['EX 1'], sellers: 4 })).toEqual([10, 6]);
+    expect(factors({ price: readPrice(500, [1000, 1010, 990, 1000, 1005]) })).toEqual([13.3]);
+    expect(factors({ price: readPrice(1000, [1000, 1010, 990, 1000, 1005]) })).toEqual([0.619]);
+  });
   test('a code older than the packaging it stands on is odd; one that fits it speaks for the batch', () => {
     const code = readBatchCode('F2-0917', byDay, TODAY);
     expect(oddities({ code, packaging: { from: '2023-01-01', to: null } })).toEqual(['outside its packaging']);

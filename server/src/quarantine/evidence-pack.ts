@@ -75,7 +75,7 @@ function packInspection(inspection: Inspection): EvidencePack['inspections'][num
       band: judgement.band,
       chance: judgement.chance,
       steps: judgement.steps
-        .filter(({ moved }) => moved !== 0)
+        .filter(({ moved, capped }) => moved !== 0 || capped)
         .map(({ title, aspect, moved, capped, logOddsAfter }) => ({
           title,
           aspect,

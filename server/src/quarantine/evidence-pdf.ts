@@ -119,7 +119,7 @@ function printInspection(doc: Doc, inspection: EvidencePack['inspections'][numbe
     row(doc, moment(at), `${sayPiece(piece)}: ${says}, ${by}${device === null ? '' : `, ${device}`}`);
 }
 
-const SCALE_WIDTH = 150;
+const SCALE_WIDTH = 140;
 const MOST_FACTOR = Math.log(20);
 
 /** A piece's evidence: each bar is the factor by which the odds moved, to the right toward a fake. */
@@ -127,14 +127,14 @@ function printPiece(doc: Doc, piece: Piece): void {
   if (doc.y > doc.page.height - MARGIN - 40 - piece.steps.length * 14) doc.addPage();
   doc.moveDown(0.5).font('strong').fontSize(10.5).fillColor(INK);
   doc.text(`Piece ${piece.piece}: ${BAND_WORDS[piece.band]}, ${printChance(piece.chance)}`, MARGIN);
-  const middle = MARGIN + 260 + SCALE_WIDTH / 2;
+  const middle = MARGIN + 240 + SCALE_WIDTH / 2;
   for (const { title, factor, capped, chanceAfter } of piece.steps) {
     const top = doc.y + 1;
     doc
       .font('text')
       .fontSize(9)
       .fillColor(INK)
-      .text(printable(title), MARGIN + 8, top, { width: 250, lineBreak: false });
+      .text(printable(title), MARGIN + 8, top, { width: 230, lineBreak: false });
     const reach = (Math.max(-MOST_FACTOR, Math.min(MOST_FACTOR, Math.log(factor))) / MOST_FACTOR) * (SCALE_WIDTH / 2);
     doc
       .moveTo(middle, top - 1)
@@ -145,9 +145,13 @@ function printPiece(doc: Doc, piece: Piece): void {
     doc.rect(Math.min(middle, middle + reach), top + 1, Math.max(0.8, Math.abs(reach)), 8);
     if (reach > 0) doc.fillColor(INK).fill();
     else doc.lineWidth(0.8).strokeColor(INK).stroke();
-    const said = factor >= 1 ? `x ${factor.toFixed(1)}` : `/ ${(1 / factor).toFixed(1)}`;
+    const said =
+      Math.abs(factor - 1) < 1e-9 ? '' : factor >= 1 ? `x ${factor.toFixed(1)}` : `/ ${(1 / factor).toFixed(1)}`;
     doc.font('figures').fontSize(8.5).fillColor(SOFT);
-    doc.text(`${said}${capped ? ' capped' : ''}`, middle + SCALE_WIDTH / 2 + 6, top, { width: 70, lineBreak: false });
+    doc.text(`${said}${capped ? ' capped' : ''}`.trim(), middle + SCALE_WIDTH / 2 + 6, top, {
+      width: 80,
+      lineBreak: false,
+    });
     doc.text(printChance(chanceAfter), doc.page.width - MARGIN - 60, top, {
       width: 60,
       align: 'right',

@@ -15,13 +15,16 @@ interface EvidenceWaterfallProps {
 
 const ROW_PX = 18;
 const HEAD_PX = 32;
-const LABEL_PX = 168;
 const FACTOR_PX = 62;
+/** Narrower than this the labels give way to the axis. */
+const NARROW_PX = 400;
 
 /** How each observation moved the chance, bar by bar on a log-odds axis, with what the next check would do. */
 export function EvidenceWaterfall({ inspection, piece, prior, channelPrior }: EvidenceWaterfallProps) {
   const [ref, { widthPx }] = useSize();
-  const axis = Math.max(120, widthPx - LABEL_PX - FACTOR_PX);
+  const isNarrow = widthPx < NARROW_PX;
+  const [labelPx, longest] = isNarrow ? [112, 18] : [168, 28];
+  const axis = Math.max(90, widthPx - labelPx - FACTOR_PX);
   const { record, channel } = inspection;
   const drawn = waterfall(piece.judgement, { channel: channelPrior, prior }, axis);
   const next = piece.next[0];
@@ -57,7 +60,7 @@ export function EvidenceWaterfall({ inspection, piece, prior, channelPrior }: Ev
       </h2>
       {widthPx > 0 && (
         <svg width={widthPx} height={heightPx} role="img" aria-label={says}>
-          <g transform={`translate(${LABEL_PX} 0)`}>
+          <g transform={`translate(${labelPx} 0)`}>
             <rect
               x="0"
               y={HEAD_PX}
@@ -73,27 +76,31 @@ export function EvidenceWaterfall({ inspection, piece, prior, channelPrior }: Ev
               className="fill-madder-wash"
             />
             <text x="2" y="12" className="fill-lichen text-xs">
-              consistent
+              {isNarrow ? 'gen.' : 'consistent'}
             </text>
-            <text
-              x={(drawn.consistentTo + drawn.suspectFrom) / 2}
-              y="12"
-              textAnchor="middle"
-              className="fill-soft text-xs"
-            >
-              not proven
-            </text>
+            {!isNarrow && (
+              <text
+                x={(drawn.consistentTo + drawn.suspectFrom) / 2}
+                y="12"
+                textAnchor="middle"
+                className="fill-soft text-xs"
+              >
+                not proven
+              </text>
+            )}
             <text x={axis - 2} y="12" textAnchor="end" className="fill-madder text-xs">
               suspect
             </text>
-            {drawn.ticks.map(({ label, px }) => (
-              <g key={label}>
-                <path d={`M${px} ${HEAD_PX - 4}V${HEAD_PX}`} className="stroke-line" />
-                <text x={px} y={HEAD_PX - 6} textAnchor="middle" className="num fill-soft text-[0.6875rem]">
-                  {label}
-                </text>
-              </g>
-            ))}
+            {drawn.ticks
+              .filter(({ label }) => !isNarrow || ['1', '5', '50', '95'].includes(label))
+              .map(({ label, px }) => (
+                <g key={label}>
+                  <path d={`M${px} ${HEAD_PX - 4}V${HEAD_PX}`} className="stroke-line" />
+                  <text x={px} y={HEAD_PX - 6} textAnchor="middle" className="num fill-soft text-[0.6875rem]">
+                    {label}
+                  </text>
+                </g>
+              ))}
             <circle cx={drawn.startPx} cy={rowY(0)} r="3.5" className="fill-peat" />
             {bars.map(({ id, fromPx, toPx, towards, capped }, i) => (
               <g key={id}>
@@ -141,27 +148,32 @@ export function EvidenceWaterfall({ inspection, piece, prior, channelPrior }: Ev
               </g>
             )}
           </g>
-          <Label y={rowY(0)} text={`Start: ${CHANNEL_WORDS[channel]}`} />
+          <Label longest={longest} y={rowY(0)} text={`Start: ${CHANNEL_WORDS[channel]}`} />
           {bars.map(({ id, title, factor, capped }, i) => (
             <g key={id}>
-              <Label y={rowY(i + 1)} text={title} />
+              <Label longest={longest} y={rowY(i + 1)} text={title} />
               <text x={widthPx - 4} y={rowY(i + 1) + 4} textAnchor="end" className="num fill-peat text-xs">
                 {capped ? (factor === '–' ? 'capped' : `${factor} cap`) : factor}
               </text>
             </g>
           ))}
-          <Label y={rowY(nowRow)} text="Now" strong />
-          {next && <Label y={rowY(nowRow + 1)} text={`After ${next.tell.title.toLowerCase()}`} />}
+          <Label longest={longest} y={rowY(nowRow)} text="Now" strong />
+          {next && <Label longest={longest} y={rowY(nowRow + 1)} text={`After ${next.tell.title.toLowerCase()}`} />}
         </svg>
       )}
     </section>
   );
 }
 
-const LONGEST_LABEL = 28;
+interface LabelProps {
+  readonly y: number;
+  readonly text: string;
+  readonly longest: number;
+  readonly strong?: boolean;
+}
 
-function Label({ y, text, strong = false }: { y: number; text: string; strong?: boolean }) {
-  const shown = text.length > LONGEST_LABEL ? `${text.slice(0, LONGEST_LABEL - 1)}…` : text;
+function Label({ y, text, longest, strong = false }: LabelProps) {
+  const shown = text.length > longest ? `${text.slice(0, longest - 1)}…` : text;
   return (
     <text x="12" y={y + 4} className={`fill-peat text-xs ${strong ? 'font-semibold' : ''}`}>
       {shown}

@@ -42,14 +42,14 @@ export function NextCheckPanel({ piece, onGo }: { piece: JudgedPiece; onGo: (tel
           <tr>
             <th className="text-left font-normal">then</th>
             <th className="w-10 text-right font-normal">min</th>
-            <th className="w-28 pl-2 text-left font-normal">doubt cleared a minute</th>
+            <th className="w-[40%] pl-2 text-left font-normal">doubt cleared a minute</th>
           </tr>
         </thead>
         <tbody>
           {[first, ...rest].slice(0, MOST_SHOWN).map(({ tell, dropBitsPerMinute }, i) => (
             <tr key={tell.id} className={i === 0 ? 'font-semibold' : ''}>
               <th className="text-left font-[inherit]">
-                <button type="button" className="min-h-5" onClick={() => onGo(tell)}>
+                <button type="button" className="min-h-5 text-left" onClick={() => onGo(tell)}>
                   {tell.title}
                 </button>
               </th>

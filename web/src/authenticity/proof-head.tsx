@@ -53,9 +53,9 @@ export function ProofHead({
   const shownBand = blocks.length > 0 && band === 'consistent' ? 'not-proven' : band;
   return (
     <header className="flex-none border-b border-line px-3 py-1.5">
-      <div className="flex items-start gap-3">
+      <div className="flex flex-wrap items-start gap-x-3 gap-y-1">
         <Mark kind={blocks.length > 0 ? 'refuse' : BAND_MARK[band]} rem={1.375} />
-        <div className="min-w-0" aria-live="polite">
+        <div className="min-w-64 flex-1" aria-live="polite">
           <p className="flex flex-wrap items-baseline gap-x-2">
             <b className={`text-verdict font-semibold ${blocks.length > 0 ? 'text-madder' : BAND_INK[shownBand]}`}>
               {blocks.length > 0 && band !== 'suspect' ? 'Blocked' : BAND_WORDS[band]}

@@ -44,7 +44,7 @@ export function TellCard({ tell, number, answer, isHere, isNext, onPick, onAnswe
       ref={card}
       aria-label={tell.title}
       aria-current={isHere || undefined}
-      className={`relative flex min-w-0 flex-col border-r border-b border-hair px-1.5 pt-1 pb-0.5 ${isHere ? 'bg-bracken-wash outline-2 -outline-offset-2 outline-bracken' : ''}`}
+      className={`relative flex min-h-[7.5rem] min-w-0 flex-col border-r border-b border-hair px-1.5 pt-1 pb-0.5 ${isHere ? 'bg-bracken-wash outline-2 -outline-offset-2 outline-bracken' : ''}`}
       onClick={onPick}
     >
       <h3 className="flex items-baseline gap-1">
