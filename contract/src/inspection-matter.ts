@@ -16,6 +16,7 @@ export function matterOf(inspection: Inspection, pending: readonly JournalEntry[
     bearers,
     tells: (reference?.content.tells ?? []) as InspectionMatter['tells'],
     part: { partId: part.partId, names: part.names },
+    decoded: decoded?.figures ?? {},
     decodedAgainst: decoded?.against ?? [],
     journal: [...journal, ...pending],
   };

@@ -98,7 +98,14 @@ export const Inspection = z
       z.string(),
       z.array(z.object({ partId: Id, printed: z.string(), maker: z.string(), revision: z.string().nullable() })),
     ),
-    decoded: z.object({ says: z.string(), against: z.array(z.string()) }).nullable(),
+    decoded: z
+      .object({
+        says: z.string(),
+        /** What it says of quantities that can be measured, in their units. */
+        figures: z.record(z.string(), z.object({ low: z.number(), high: z.number() })),
+        against: z.array(z.string()),
+      })
+      .nullable(),
     journal: z.array(Entry),
     slip: z.object({ slipId: Id, docket: z.number().int(), lineId: Id }).nullable(),
     conclusion: Conclusion.nullable(),

@@ -91,6 +91,9 @@ describe('a price against the usual', () => {
     expect(readPrice(1100, [...usual, 120]).kind).toBe('usual');
     expect(readPrice(120, usual).kind).toBe('far-below');
   });
+  test('the median of six lies between the middle two', () => {
+    expect(readPrice(1000, [900, 950, 1000, 1050, 1100, 1150]).medianMinor).toBe(1025);
+  });
   test('four earlier prices are too few to say', () => {
     expect(readPrice(10, usual.slice(0, 4)).kind).toBe('too-few-prices');
   });

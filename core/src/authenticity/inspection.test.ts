@@ -60,6 +60,7 @@ const matter = (journal: readonly JournalEntry[], more: Partial<InspectionMatter
   part: { partId: '1', names: ['EX-C19-F10', 'C19·F10'] },
   catalogue: { gapMm: 1, reachMm: 19 },
   bearers: {},
+  decoded: {},
   decodedAgainst: [],
   journal,
   ...more,
@@ -101,6 +102,14 @@ describe('an inspection', () => {
     expect(judged.blocks).toEqual(['Reach 26.5 mm, the catalogue says 19.0']);
     expect(judgeInspection(matter([read('reachMm', 1, 19.5)])).blocks).toEqual([]);
     expect(judgeInspection(matter([read('reachMm', 1, 19.6)])).blocks).toHaveLength(1);
+  });
+
+  test('where no reach is published the number itself is held to: 26.5 against a number that says 19 and a fraction', () => {
+    const silent = { catalogue: {}, decoded: { reachMm: { low: 19, high: 20 } } };
+    const blocksAt = (reach: number) => judgeInspection(matter([read('reachMm', 1, reach)], silent)).blocks;
+    expect(blocksAt(26.5)).toEqual(['Reach 26.5 mm, the number itself says 19 to 20']);
+    expect([18.5, 19.7, 20.5].map(blocksAt)).toEqual([[], [], []]);
+    expect(blocksAt(20.6)).toHaveLength(1);
   });
 
   test('the number of another part blocks; an unknown one and a worn one do not', () => {

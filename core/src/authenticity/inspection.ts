@@ -1,6 +1,6 @@
 import type { EvidenceItem } from './evidence.ts';
 import { judgeBatch, judgePiece, judgeTogether, type Band, type PieceJudgement } from './judge-piece.ts';
-import { compareReading, MEASURED, type Agreement } from './measured.ts';
+import { compareReading, MEASURED, type Agreement, type DecodedSpan } from './measured.ts';
 import { itemOf, nextChecks, type NextCheck } from './next-check.ts';
 import {
   NUMBER_PLACES,
@@ -44,6 +44,8 @@ export interface InspectionMatter {
   readonly catalogue: Readonly<Partial<Record<MeasuredId, number | undefined>>>;
   /** Parts that bear the numbers read, by number as read. */
   readonly bearers: Readonly<Record<string, readonly NumberBearer[]>>;
+  /** What the number says of such quantities, where its maker's scheme tells. */
+  readonly decoded: Readonly<Partial<Record<MeasuredId, DecodedSpan>>>;
   /** Where the number, read by its maker's scheme, gainsays the catalogue. */
   readonly decodedAgainst: readonly string[];
   readonly journal: readonly JournalEntry[];
@@ -53,6 +55,8 @@ export interface ReadingRow {
   readonly id: MeasuredId;
   readonly value: number;
   readonly expected: number | null;
+  /** What the number says, where the catalogue is silent. */
+  readonly decoded: DecodedSpan | null;
   readonly agreement: Agreement;
 }
 
@@ -152,13 +156,21 @@ function readingsOf(piece: number, matter: InspectionMatter, latest: Standing): 
     const value = latest.get(keyOf('measure', id, piece))?.value;
     if (value === undefined || value === null) return [];
     const expected = matter.catalogue[id];
-    return [{ id, value, expected: expected ?? null, agreement: compareReading(id, value, expected) }];
+    const decoded = matter.decoded[id];
+    const agreement = compareReading(id, value, expected, decoded);
+    return [
+      { id, value, expected: expected ?? null, decoded: expected === undefined ? (decoded ?? null) : null, agreement },
+    ];
   });
 }
 
-function sayBlocked({ id, value, expected }: ReadingRow): string {
+function sayBlocked({ id, value, expected, decoded }: ReadingRow): string {
   const { label, unit, decimals } = MEASURED[id];
-  return `${label} ${value.toFixed(decimals)} ${unit}, the catalogue says ${expected!.toFixed(decimals)}`;
+  const said =
+    expected === null
+      ? `the number itself says ${decoded!.low} to ${decoded!.high}`
+      : `the catalogue says ${expected.toFixed(decimals)}`;
+  return `${label} ${value.toFixed(decimals)} ${unit}, ${said}`;
 }
 
 /** Judges an inspection from its journal: numbers, set, each piece, then the batch. Domain section 10. */

@@ -73,13 +73,29 @@ export const MEASURED: Readonly<Record<MeasuredId, Measured>> = {
   },
 };
 
+/** What a part's own number says of a quantity, read by its maker's scheme. In the quantity's unit, ends included. */
+export interface DecodedSpan {
+  readonly low: number;
+  readonly high: number;
+}
+
 export type Agreement = 'agrees' | 'near' | 'contradicts' | 'not-known';
 
-/** A reading held against the catalogue's figure. `not-known` without a figure or where no limit is stated. */
-export function compareReading(id: MeasuredId, reading: number, catalogue: number | undefined): Agreement {
+/**
+ * A reading held against the catalogue's figure or, where that is silent, against what the number itself says. `not-known`
+ * without either or where no limit is stated.
+ */
+export function compareReading(
+  id: MeasuredId,
+  reading: number,
+  catalogue: number | undefined,
+  decoded?: DecodedSpan,
+): Agreement {
   const { match, limit } = MEASURED[id];
-  if (catalogue === undefined || match === undefined || limit === undefined) return 'not-known';
-  const difference = Math.abs(reading - catalogue);
+  if (match === undefined || limit === undefined) return 'not-known';
+  const span = catalogue === undefined ? decoded : { low: catalogue, high: catalogue };
+  if (!span) return 'not-known';
+  const difference = Math.max(span.low - reading, reading - span.high, 0);
   if (difference <= match + 1e-9) return 'agrees';
   return difference <= limit + 1e-9 ? 'near' : 'contradicts';
 }

@@ -185,6 +185,13 @@ describe('an inspection’s record', () => {
     ).expect(409);
   });
 
+  test('reads the part’s own number beside the catalogue: reach, thread and gap as its maker’s scheme tells', async () => {
+    const batch = await batchOf({ number: 'IVX-C19-F10', code: 'F6-0510' });
+    const { decoded } = await begin({ partId: batch.partId, batchId: batch.batchId, pieces: 1 });
+    expect(decoded?.figures).toEqual({ reachMm: { low: 19, high: 20 }, gapMm: { low: 1, high: 1.1 } });
+    expect(decoded?.against).toEqual([]);
+  });
+
   test('a number of another part on the box holds the pieces at any percentage', async () => {
     const batch = await batchOf({ number: 'KN 419G-65NR', code: 'C26 10 01' });
     let inspection = await begin({ partId: batch.partId, batchId: batch.batchId, pieces: 1 });

@@ -1,5 +1,7 @@
 import { rulingValue, type FactSheet } from '@brackenfell/core/fitment/facts';
-import type { MeasuredId } from '@brackenfell/core/authenticity/tell';
+import { MEASURED, type DecodedSpan } from '@brackenfell/core/authenticity/measured';
+import { MEASURED_IDS, type MeasuredId } from '@brackenfell/core/authenticity/tell';
+import { decodeNumber, type NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
 import type { Inspection } from '@brackenfell/contract/inspection';
 import { readPartSheets } from '../catalogue/read-facts.ts';
 import type { Context } from '../context.ts';
@@ -28,6 +30,19 @@ export function measuredFigures(sheet: FactSheet): Partial<Record<MeasuredId, nu
     primaryOhm: rulingValue(sheet, 'coil.primaryOhm'),
   };
   return Object.fromEntries(Object.entries(figures).filter(([, value]) => value !== undefined));
+}
+
+/** What a number says of quantities that can be measured, by its maker's scheme. */
+function decodedSpans(printed: string, grammar: NumberGrammar | undefined): Partial<Record<MeasuredId, DecodedSpan>> {
+  const decoded = grammar && decodeNumber(printed, grammar);
+  if (decoded?.kind !== 'decoded') return {};
+  const facts = decoded.fields.flatMap((field) => field.facts);
+  return Object.fromEntries(
+    MEASURED_IDS.flatMap((id) => {
+      const said = facts.find(({ fact }) => fact === MEASURED[id].fact);
+      return said?.low === undefined ? [] : [[id, { low: said.low, high: said.high ?? said.low }]];
+    }),
+  );
 }
 
 const PAID = 'paidMinor';
@@ -129,6 +144,7 @@ export async function loadInspection(
             .slice(1)
             .map(({ says }) => says)
             .join(', '),
+          figures: decodedSpans(part!.printed, index.grammars.get(makerId)),
           against: decoded.mismatches.map(({ says }) => says),
         }
       : null,

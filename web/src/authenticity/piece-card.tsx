@@ -89,9 +89,11 @@ export function PieceCard({ inspection, judged, piece, here }: PieceCardProps) {
                 value={reading ? `${reading.value.toFixed(decimals)} ${unit}` : 'not measured'}
                 mark={reading ? READING_MARK[reading.agreement] : 'unknown'}
                 says={
-                  reading?.agreement === 'contradicts' && reading.expected !== null
-                    ? `The catalogue says ${reading.expected.toFixed(decimals)}.`
-                    : undefined
+                  reading?.agreement !== 'contradicts'
+                    ? undefined
+                    : reading.expected === null
+                      ? 'The number itself says otherwise.'
+                      : `The catalogue says ${reading.expected.toFixed(decimals)}.`
                 }
               />
             );

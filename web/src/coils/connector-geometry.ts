@@ -28,7 +28,8 @@ const KEY = 4;
 export function connectorFace(connector: Connector, pins: number): ConnectorFace {
   const count = Math.max(1, Math.min(8, pins));
   if (connector === 'screws') {
-    const at = (i: number) => FACE_WIDTH / 2 + (i - (count - 1) / 2) * 16;
+    const step = Math.min(16, 36 / count);
+    const at = (i: number) => FACE_WIDTH / 2 + (i - (count - 1) / 2) * step;
     return {
       outline: box(40, 22, 3),
       keys: [],

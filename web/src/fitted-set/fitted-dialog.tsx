@@ -97,7 +97,7 @@ function Fields({ set, numbers, onWrite }: FieldsProps) {
             value={numbers[i] ?? ''}
             maxLength={40}
             spellCheck={false}
-            onChange={(event) => onWrite(i, event.target.value)}
+            onChange={(event) => onWrite(i, event.target.value.replaceAll('|', ''))}
             onKeyDown={(event) => {
               if (event.key !== 'Enter' || event.ctrlKey) return;
               event.preventDefault();

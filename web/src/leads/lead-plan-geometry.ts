@@ -15,18 +15,22 @@ export interface PlanLayout {
 }
 
 const MARGIN = 34;
+/** How far the second row stands behind the first, in steps from cylinder to cylinder. */
+const AFT = 0.22;
 
 /** Cylinders in their rows as the fitter sees them from above. */
 export function layOutPlan(plan: EnginePlan, size: Size): PlanLayout {
   const longest = Math.max(...plan.banks.map(({ cylinders }) => cylinders.length));
   const sourceRoom = 74;
-  const step = (size.widthPx - sourceRoom - MARGIN * 2) / Math.max(1, longest - 1 || 1);
+  // The second row of a vee or flat engine stands a little aft: room for that too.
+  const aft = plan.banks.length > 1 ? AFT : 0;
+  const step = (size.widthPx - sourceRoom - MARGIN * 2) / (Math.max(1, longest - 1) + aft);
   const radiusPx = Math.max(9, Math.min(17, step / 3, size.heightPx / (plan.banks.length * 4)));
   const rowY = (row: number) =>
     plan.banks.length === 1 ? size.heightPx * 0.68 : size.heightPx * (row === 0 ? 0.2 : 0.8);
   const cylinders = new Map<number, Place>();
   plan.banks.forEach((bank, row) => {
-    const shift = plan.banks.length > 1 && row === 1 ? step * 0.22 : 0;
+    const shift = row === 1 ? step * aft : 0;
     bank.cylinders.forEach((cylinder, i) => {
       cylinders.set(cylinder, [sourceRoom + MARGIN + i * step * 0.96 + shift, rowY(row)]);
     });

@@ -1,0 +1,77 @@
+import { describe, expect, test } from '@jest/globals';
+import type { FactId, FactSheet } from '../fitment/facts.ts';
+import { sayIn } from '../fitment/say.ts';
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house-rules/house-rules.ts';
+import { fittingPlan } from './fitting-plan.ts';
+
+const sheet = (facts: Partial<Record<FactId, unknown>>): FactSheet =>
+  Object.fromEntries(
+    Object.entries(facts).map(([id, value]) => [
+      id,
+      { ruling: [{ value, source: { rank: 'part-maker', name: 'example' } }] },
+    ]),
+  ) as FactSheet;
+const PLUG = sheet({ 'plug.seat': 'gasket-fixed', 'plug.threadDiameterMm': 14, 'plug.groundCount': 1 });
+const planOf = (position: Partial<Record<FactId, unknown>>, rules: Partial<HouseRules> = {}, plug = PLUG) =>
+  fittingPlan(sheet(position), plug, { ...DEFAULT_HOUSE_RULES, ...rules }, sayIn('metric'));
+const told = (...given: Parameters<typeof planOf>) =>
+  planOf(...given)
+    .map(({ says }) => says)
+    .join('\n');
+
+describe('the order of work for fitting a plug', () => {
+  test('begins with a cold engine and what can kill, and ends by deferring to the maker’s manual', () => {
+    const plan = planOf({});
+    expect(plan[0]).toMatchObject({ says: 'Engine cold.', caution: true });
+    expect(plan.slice(0, 4).every(({ caution }) => caution)).toBe(true);
+    expect(told({})).toMatch(/voltage can kill.*pacemaker/s);
+    expect(plan.at(-1)).toMatchObject({
+      caution: true,
+      says: expect.stringContaining('manual and local rules stand above'),
+    });
+  });
+
+  test('is warm only where the engine has a procedure of its own and the shop follows it', () => {
+    const rules = { engineTemperature: 'makers-procedure' } as const;
+    expect(told({ 'position.seizesTwoPiece': true }, rules)).toContain('hot metal burns');
+    expect(told({}, rules)).toContain('Engine cold.');
+    expect(told({ 'position.seizesTwoPiece': true })).toContain('Engine cold.');
+  });
+
+  test('on gas asks for a licensed gas fitter, and otherwise does not', () => {
+    expect(told({ 'position.fuel': 'gas' })).toContain('licensed gas fitter');
+    expect(told({ 'position.fuel': 'petrol' })).not.toContain('gas fitter');
+  });
+
+  test('does not set the gap of several grounds', () => {
+    const four = sheet({ 'plug.seat': 'gasket-fixed', 'plug.threadDiameterMm': 14, 'plug.groundCount': 4 });
+    expect(told({}, {}, four)).toContain('several grounds cannot be set');
+    expect(told({})).toContain('measured on each');
+  });
+
+  test('cuts the torque by the nut factors where compound is used: 25 N·m dry is 16 with it', () => {
+    const torque = (threadCompound: HouseRules['threadCompound']) =>
+      planOf({}, { threadCompound, tightening: 'torque' as HouseRules['tightening'] })
+        .map(({ says }) => says)
+        .find((says) => says.includes('N·m'))!;
+    const figures = (says: string) => (says.match(/\d+(\.\d+)?/g) ?? []).map(Number);
+    const dry = figures(torque('never'));
+    const cut = figures(torque('always-reduced'));
+    for (const [i, figure] of dry.slice(0, 2).entries()) expect(cut[i]! / figure).toBeCloseTo(0.65, 1);
+    expect(torque('bare-threads')).toContain('dry');
+  });
+
+  test('by angle turns a taper far less than a new gasket, and says so when seat or thread are not known', () => {
+    const angle = { tightening: 'angle' } as const;
+    expect(told({}, angle)).toContain('½ to ⅔ of a turn on a new gasket');
+    expect(told({}, angle, sheet({ 'plug.seat': 'taper', 'plug.threadDiameterMm': 18 }))).toContain('1⁄16 of a turn');
+    expect(told({}, angle, sheet({ 'plug.seat': 'gasket-fixed', 'plug.threadDiameterMm': 12 }))).toContain('⅓ to ½');
+    expect(told({}, angle, sheet({}))).toContain('not known: look up the plug’s thread and seat');
+  });
+
+  test('every step that a house rule chose names the rule and the school', () => {
+    const named = planOf({}).flatMap(({ rule }) => rule ?? []);
+    expect(named.length).toBeGreaterThanOrEqual(6);
+    for (const { title, choice } of named) expect(title !== '' && choice !== '').toBe(true);
+  });
+});
