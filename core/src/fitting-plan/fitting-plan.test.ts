@@ -10,7 +10,7 @@ const sheet = (facts: Partial<Record<FactId, unknown>>): FactSheet =>
       id,
       { ruling: [{ value, source: { rank: 'part-maker', name: 'example' } }] },
     ]),
-  ) as FactSheet;
+  );
 const PLUG = sheet({ 'plug.seat': 'gasket-fixed', 'plug.threadDiameterMm': 14, 'plug.groundCount': 1 });
 const planOf = (position: Partial<Record<FactId, unknown>>, rules: Partial<HouseRules> = {}, plug = PLUG) =>
   fittingPlan(sheet(position), plug, { ...DEFAULT_HOUSE_RULES, ...rules }, sayIn('metric'));
