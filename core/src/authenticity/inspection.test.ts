@@ -83,6 +83,13 @@ describe('an inspection', () => {
     expect([judged.band, judged.batchBand]).toEqual(['suspect', 'suspect']);
   });
 
+  test('the piece that is spoken of is one that was looked at, not one that is merely unknown', () => {
+    const all = ['weld', 'crown', 'print'].map((id) => saw(id, 2, 'genuine-like'));
+    const judged = judgeInspection(matter(all, { channel: 'marketplace', pieces: 3 }));
+    expect(judged.worst.label).toBe('B');
+    expect(judgeInspection(matter([], { pieces: 3 })).worst.label).toBe('A');
+  });
+
   test('two consistent pieces are consistent; of a batch of nine they are too few to speak', () => {
     const all = [1, 2].flatMap((piece) => ['weld', 'crown', 'print'].map((id) => saw(id, piece, 'genuine-like')));
     const bands = (batchSize: number, journal = all) => {

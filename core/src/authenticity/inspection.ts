@@ -76,7 +76,7 @@ export interface JudgedInspection {
   /** The channel's share, before the seller's own record. */
   readonly channelPrior: number;
   readonly pieces: readonly JudgedPiece[];
-  /** The piece that speaks loudest: the likeliest fake. */
+  /** The piece that speaks loudest: of those looked at, the likeliest fake. */
   readonly worst: JudgedPiece;
   /** Of the pieces in hand. */
   readonly band: Band;
@@ -218,13 +218,16 @@ export function judgeInspection(matter: InspectionMatter): JudgedInspection {
       ],
     };
   });
+  const looked = pieces.filter(({ judgement }) => judgement.band !== 'not-inspected');
   const bands = pieces.map(({ judgement }) => judgement.band);
   const set = setIntegrity(setPieces(matter, latest), matter.askedFor ?? undefined);
   return {
     prior,
     channelPrior: priorOf(matter.channel, { settled: 0, notGenuine: 0 }),
     pieces,
-    worst: pieces.reduce((a, b) => (b.judgement.logOdds > a.judgement.logOdds + 1e-9 ? b : a)),
+    worst: (looked.length > 0 ? looked : pieces).reduce((a, b) =>
+      b.judgement.logOdds > a.judgement.logOdds + 1e-9 ? b : a,
+    ),
     band: judgeTogether(bands),
     batchBand: judgeBatch(bands, matter.batchSize),
     numbers,

@@ -72,6 +72,12 @@ describe('the marketplace batch of the story', () => {
     expect(judge(inspection).band).toBe('not-inspected');
   });
 
+  test('a batch that was settled before does not speak for or against itself', async () => {
+    const settled = await batchOf({ number: 'IVX-B19-F07', code: 'F4-0611' });
+    const again = await begin({ partId: settled.partId, batchId: settled.batchId, pieces: 1 });
+    expect(again.record).toEqual({ settled: 6, notGenuine: 2 });
+  });
+
   test('is suspect after two differences, is held by its conclusion, and its buyers are listed', async () => {
     const batch = await batchOf(MARKETPLACE_BATCH);
     let inspection = await begin({ partId: batch.partId, batchId: batch.batchId, pieces: 2 });

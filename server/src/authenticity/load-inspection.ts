@@ -74,7 +74,7 @@ export async function loadInspection(
   const reference = row.reference_id === null ? undefined : await findReference(db, row.reference_id);
   const others = await readReferenceRows(db, { makerId, partKind: part!.kind });
   // Of a piece that was out of sight, the seller's record says nothing.
-  const record = await readRecord(db, row.channel === 'returned' ? null : row.seller_id);
+  const record = await readRecord(db, row.channel === 'returned' ? null : row.seller_id, row.batch_id);
   const batchCode = latestOf(journal, 'number', 'batch')?.answer ?? row.code ?? '';
   const paidMinor = latestOf(journal, 'measure', PAID)?.value ?? row.unit_cost_minor;
   const paper = await readPaper(db, {

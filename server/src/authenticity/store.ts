@@ -55,13 +55,20 @@ export async function readConclusion(db: Database, inspectionId: string) {
     .executeTakeFirst();
 }
 
-/** A seller's batches that a supervisor has settled, and how many of them were not genuine. */
-export async function readRecord(db: Database, sellerId: string | null): Promise<SettledRecord> {
+/**
+ * A seller's batches that a supervisor has settled, and how many of them were not genuine. The batch in question is left
+ * out: what was said of it before is no evidence about it.
+ */
+export async function readRecord(
+  db: Database,
+  sellerId: string | null,
+  butBatch: string | null = null,
+): Promise<SettledRecord> {
   if (sellerId === null) return { settled: 0, notGenuine: 0 };
   const { rows } = await sql<{ settled: string; fake: string }>`
     select count(*) filter (where state in ('released', 'confirmed')) as settled,
            count(*) filter (where state = 'confirmed') as fake
-      from batch where seller_id = ${sellerId}`.execute(db);
+      from batch where seller_id = ${sellerId} and id is distinct from ${butBatch}`.execute(db);
   return { settled: Number(rows[0]!.settled), notGenuine: Number(rows[0]!.fake) };
 }
 
