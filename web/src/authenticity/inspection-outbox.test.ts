@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { InspectionOutbox, type Shelf, type Waiting } from './inspection-outbox.ts';
+import type { ProblemCode } from '@brackenfell/contract/problem';
+import { AwayError, ProblemError } from '../wire/call.ts';
+import { failureOf, InspectionOutbox, type Shelf, type Waiting } from './inspection-outbox.ts';
 
 function shelf(): Shelf {
   const kept = new Map<string, string>();
@@ -70,6 +72,22 @@ describe('readings on their way to the server', () => {
     box.add(entry('b'));
     await box.flush('1', { ...none, onRefused: (why) => told.push(why) });
     expect([told, box.waiting]).toEqual([['no such tell'], []]);
+  });
+
+  test('are let go of only at the server’s final word: a page being left or a fault over there keeps them', () => {
+    const problem = (code: ProblemCode) =>
+      new ProblemError({ type: '', title: 'Wrong.', status: 400, code, detail: 'Mend it.' });
+    for (const code of ['invalid-request', 'not-found', 'role-not-allowed'] as const)
+      expect(failureOf(problem(code))).toEqual({ refused: 'Wrong. Mend it.' });
+    for (const error of [
+      new AwayError(),
+      new DOMException('The page is being left.', 'AbortError'),
+      new TypeError('Failed to fetch'),
+      problem('not-signed-in'),
+      problem('busy'),
+      problem('fault'),
+    ])
+      expect(failureOf(error)).toBe('away');
   });
 
   test('an unreadable shelf is an empty one', () => {

@@ -1,4 +1,6 @@
 import type { RequestOf } from '@brackenfell/contract/endpoints';
+import type { ProblemCode } from '@brackenfell/contract/problem';
+import { ProblemError } from '../wire/call.ts';
 
 /** An entry as the counter makes it, before the server has it. */
 export type NewEntry = RequestOf<'noteEvidence'>['body']['entries'][number];
@@ -9,6 +11,25 @@ export interface Waiting {
   readonly staffId: string;
   readonly inspectionId: string;
   readonly entries: readonly NewEntry[];
+}
+
+/** Answers after which sending the same once more would be of no use. */
+const FINAL: ReadonlySet<ProblemCode> = new Set<ProblemCode>([
+  'invalid-request',
+  'not-found',
+  'key-reused',
+  'role-not-allowed',
+  'not-allowed-now',
+  'body-too-large',
+  'unreadable-body',
+]);
+
+/**
+ * What a failed sending means. Only the server's own final word lets go of an entry; a connection that broke off, a page
+ * that is being left, a session that ended or a fault over there say nothing about it, and it is kept.
+ */
+export function failureOf(error: unknown): 'away' | { readonly refused: string } {
+  return error instanceof ProblemError && FINAL.has(error.problem.code) ? { refused: error.message } : 'away';
 }
 
 type Send<R> = (waiting: Waiting) => Promise<{ readonly stored: R } | 'away' | { readonly refused: string }>;

@@ -6,9 +6,9 @@ import type { RequestOf } from '@brackenfell/contract/endpoints';
 import type { Inspection } from '@brackenfell/contract/inspection';
 import { matterOf } from '@brackenfell/contract/inspection-matter';
 import { useSession } from '../session/use-session.ts';
-import { AwayError, call } from '../wire/call.ts';
+import { call } from '../wire/call.ts';
 import { onServerReturn } from '../wire/server-presence.ts';
-import { InspectionOutbox, type NewEntry, type Waiting } from './inspection-outbox.ts';
+import { failureOf, InspectionOutbox, type NewEntry, type Waiting } from './inspection-outbox.ts';
 
 const keyOf = (inspectionId: string) => ['inspection', inspectionId] as const;
 
@@ -17,8 +17,7 @@ async function send({ inspectionId, entries, key }: Waiting) {
     const stored = await call('noteEvidence', { params: { inspectionId }, body: { entries: [...entries] } }, { key });
     return { stored };
   } catch (error) {
-    if (error instanceof AwayError) return 'away' as const;
-    return { refused: error instanceof Error ? error.message : String(error) };
+    return failureOf(error);
   }
 }
 
