@@ -10,6 +10,8 @@ import { call } from '../wire/call.ts';
 import { onServerReturn } from '../wire/server-presence.ts';
 import { failureOf, InspectionOutbox, type NewEntry, type Waiting } from './inspection-outbox.ts';
 
+/** What could not be sent is tried again after this. */
+const TRY_AGAIN_MS = 5000;
 const keyOf = (inspectionId: string) => ['inspection', inspectionId] as const;
 
 async function send({ inspectionId, entries, key }: Waiting) {
@@ -44,7 +46,12 @@ export function useInspection(inspectionId: string) {
     if (!staffId) return undefined;
     const flush = () => void outbox.flush(staffId, told);
     flush();
-    return onServerReturn(flush);
+    const again = setInterval(flush, TRY_AGAIN_MS);
+    const stop = onServerReturn(flush);
+    return () => {
+      clearInterval(again);
+      stop();
+    };
   }, [staffId, told]);
   const pending = useMemo(
     () => waiting.filter((one) => one.inspectionId === inspectionId).flatMap(({ entries }) => entries),
