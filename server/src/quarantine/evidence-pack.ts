@@ -11,7 +11,7 @@ import { listInspectionRows } from '../authenticity/store.ts';
 import type { Context } from '../context.ts';
 import type { Database } from '../db/database.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
-import { readBatches, readEvents } from './store.ts';
+import { readBatches, readEvents } from './batch-store.ts';
 
 const STATEMENT =
   'This pack sets down what was seen and measured on pieces of one batch, and how that was weighed. It is evidence about ' +

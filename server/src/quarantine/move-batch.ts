@@ -3,7 +3,7 @@ import type { Writing } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
 import { projectSupply } from './project-supply.ts';
-import { addEvent, lockSlipsSelling, moveBatch, noteOnSlips, readBatches, type BatchRow } from './store.ts';
+import { addEvent, lockSlipsSelling, moveBatch, noteOnSlips, readBatches, type BatchRow } from './batch-store.ts';
 
 type Action = 'hold' | 'release' | 'confirm' | 'notice';
 

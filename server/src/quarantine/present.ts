@@ -3,7 +3,9 @@ import { priorOf, shareOf } from '@brackenfell/core/authenticity/prior';
 import type { InspectionLine } from '@brackenfell/contract/inspection';
 import { SETTLED_CONTACTS, type Batch, type BatchLine, type SellerRecord } from '@brackenfell/contract/quarantine';
 import type { InspectionListRow } from '../authenticity/store.ts';
-import type { BatchRow, NoticeRow, readContacts, readEvents, SaleRow, SellerRow } from './store.ts';
+import type { BatchRow, readEvents } from './batch-store.ts';
+import type { NoticeRow, readContacts, SaleRow } from './recall-store.ts';
+import type { SellerRow } from './seller-store.ts';
 
 export const inspectionLine = (row: InspectionListRow): InspectionLine => ({
   inspectionId: row.id,

@@ -1,7 +1,7 @@
 import { isPartKind, type PartKind } from '@brackenfell/core/fitment/part-kinds';
 import { chooseFigures } from '../catalogue/choose-figures.ts';
 import type { Writing } from '../db/database.ts';
-import { readOnlyHeld, readPartKind, setQuarantineFigure } from './store.ts';
+import { readOnlyHeld, readPartKind, setQuarantineFigure } from './supply-store.ts';
 
 const SUPPLY: Readonly<Record<PartKind, string>> = {
   plug: 'plug.supply',

@@ -28,19 +28,9 @@ import { makeEvidencePack } from './evidence-pack.ts';
 import { printPack } from './evidence-pdf.ts';
 import { changeBatch } from './move-batch.ts';
 import { batchLine, batchView, noticeView, sellerRecord } from './present.ts';
-import {
-  addContact,
-  addEvent,
-  addNotice,
-  findByCode,
-  moveBatch,
-  readBatches,
-  readContacts,
-  readEvents,
-  readNotices,
-  readSales,
-  readSellers,
-} from './store.ts';
+import { addEvent, moveBatch, readBatches, readEvents } from './batch-store.ts';
+import { addContact, addNotice, findByCode, readContacts, readNotices, readSales } from './recall-store.ts';
+import { readSellers } from './seller-store.ts';
 
 async function showBatch(db: Database, batchId: string): Promise<Batch | Trouble> {
   const [row] = await readBatches(db, { batchId });

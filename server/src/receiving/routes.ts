@@ -15,7 +15,9 @@ import { serve } from '../http/serve.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
 import { changeBatch } from '../quarantine/move-batch.ts';
 import { projectSupply } from '../quarantine/project-supply.ts';
-import { addBatch, findNotice, findSeller, readBatches } from '../quarantine/store.ts';
+import { addBatch, readBatches } from '../quarantine/batch-store.ts';
+import { findNotice } from '../quarantine/recall-store.ts';
+import { findSeller } from '../quarantine/seller-store.ts';
 import { readPartRows } from '../tray/store.ts';
 import { addDelivery, findDelivery, listDeliveryRows, moveStock, readDeliveryLines } from './store.ts';
 

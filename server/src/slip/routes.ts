@@ -25,7 +25,7 @@ import { readPartRows } from '../tray/store.ts';
 import { judgeForSlip, judgeLinesAgain, storeJudgement } from './judge-lines.ts';
 import { summaryView } from './present.ts';
 import { showSlip } from './show-slip.ts';
-import { readBatches } from '../quarantine/store.ts';
+import { readBatches } from '../quarantine/batch-store.ts';
 import { giveBack, takeFromStock } from '../receiving/move-stock.ts';
 import { changeSlipRow, findLine, listSlipRows, readLines, type SlipRow } from './store.ts';
 import { recordChange } from '../history/store.ts';
