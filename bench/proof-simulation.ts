@@ -60,7 +60,7 @@ function drawPieces({ onGenuine, onFake }: World): Piece[] {
   const dice = chance(SEED);
   return Array.from({ length: PIECES }, (_, i) => {
     const isFake = i % 2 === 1;
-    const tells = dice.pick(proofReferences).content.tells as Tell[];
+    const tells = dice.pick(proofReferences).content.tells;
     const answers = new Map<string, TellAnswer>();
     for (const tell of tells) {
       const stated = isFake ? tell.differs.ifFake * onFake : tell.differs.ifGenuine * onGenuine;

@@ -136,6 +136,11 @@ test('what two signs leave open is not proven, says what is missing, and one ans
 
 test('a wrong number on the box blocks at any percentage, and a typed reach too', async ({ page, counter }) => {
   await beginFromTray(page, counter, 'KN 419G-63DR', /Batch M26 06 04/);
+  // The box is of the older packaging: the same pieces are held against that one.
+  const inHand = page.getByRole('complementary', { name: 'What is in hand' });
+  await expect(inHand).toContainText('Held against Kestrane, slate box from 2022');
+  await page.keyboard.press('g');
+  await expect(inHand).toContainText('Held against Kestrane, grey box until 2021');
   await page.keyboard.press('i');
   await expect(page.getByRole('dialog')).toBeVisible();
   await page.keyboard.type('KN 426G-63DR', { delay: 30 });

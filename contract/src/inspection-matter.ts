@@ -14,7 +14,7 @@ export function matterOf(inspection: Inspection, pending: readonly JournalEntry[
     askedFor,
     catalogue,
     bearers,
-    tells: (reference?.content.tells ?? []) as InspectionMatter['tells'],
+    tells: reference?.content.tells ?? [],
     part: { partId: part.partId, names: part.names },
     decoded: decoded?.figures ?? {},
     decodedAgainst: decoded?.against ?? [],

@@ -99,6 +99,15 @@ const bearersOf = ({ bearers }: InspectionMatter, printed: string): readonly Num
 
 export const pieceLabel = (piece: number): string => String.fromCharCode(64 + piece);
 
+/** What stands of a subject and piece; undefined where nothing was noted, or it was taken back. */
+export const latestEntry = <E extends JournalEntry>(
+  journal: readonly E[],
+  { what, subject, piece }: Pick<JournalEntry, 'what' | 'subject' | 'piece'>,
+): E | undefined => {
+  const last = journal.findLast((entry) => entry.what === what && entry.subject === subject && entry.piece === piece);
+  return last?.answer === 'withdrawn' ? undefined : last;
+};
+
 type Standing = ReadonlyMap<string, JournalEntry>;
 const keyOf = (what: string, subject: string, piece: number): string => `${what} ${subject} ${piece}`;
 

@@ -65,7 +65,7 @@ export interface Tell {
   /** Chance that it can be seen at all at a counter. */
   readonly seen: number;
   /** Left out for a tell judged by eye. */
-  readonly measure?: TellMeasure;
+  readonly measure?: TellMeasure | undefined;
 }
 
 export const TELL_ANSWERS = ['genuine-like', 'differs', 'cannot-see'] as const;

@@ -142,6 +142,21 @@ describe('an inspection’s record', () => {
     expect(await genuineOf('IVX-C19-F10', 'F6-0510')).toEqual(['blue-band', 'bold, even']);
   });
 
+  test('is held against another packaging of the maker where somebody says so', async () => {
+    const batch = await batchOf({ number: 'KN 419G-65IR', code: 'C25 08 02' });
+    const first = await begin({ partId: batch.partId, batchId: batch.batchId, pieces: 1 });
+    const [other] = first.otherReferences;
+    expect(other!.title).toBe('Kestrane, grey box until 2021');
+    const again = await begin({
+      partId: batch.partId,
+      batchId: batch.batchId,
+      pieces: 1,
+      referenceId: other!.referenceId,
+    });
+    expect(again.reference?.generation).toBe('grey-box');
+    expect(again.paper.map(({ id }) => id)).toContain('outside its packaging');
+  });
+
   test('chooses the packaging that the batch code’s date falls into', async () => {
     const old = await batchOf({ number: 'KN 412G-59N', code: 'M22 12 09' });
     expect((await begin({ partId: old.partId, batchId: old.batchId, pieces: 1 })).reference?.generation).toBe(
@@ -204,6 +219,23 @@ describe('an inspection’s record', () => {
     inspection = await noteOne(inspection, { what: 'number', subject: 'box', piece: 0, answer: 'KN 419G-65IR' });
     expect(judge(inspection).blocks[0]).toMatch(/Box KN 419G-65IR: The number of KN 419G-65IR, Kestrane/);
     expect((await conclude(inspection)).batch?.state).toBe('held');
+  });
+
+  test('of what was sold before is concluded though its batch is held meanwhile, and the sale stays as it was', async () => {
+    const batch = await batchOf({ number: 'KN 419G-67IR', code: 'M25 35 02' });
+    const slip = (await write(wren!, 'post', '/api/slips', {}).expect(201)).body as Slip;
+    const at = `/api/slips/${slip.slipId}`;
+    const lined = (await write(wren!, 'post', `${at}/lines`, { version: 1, partId: batch.partId }).expect(201))
+      .body as Slip;
+    await write(wren!, 'post', `${at}/close`, { version: lined.version }).expect(200);
+    const hold = { version: 1, reason: 'welds look brazed' };
+    await write(wren!, 'post', `/api/batches/${batch.batchId}/hold`, hold).expect(200);
+    const { lineId } = lined.lines[0]!;
+    let inspection = await begin({ partId: batch.partId, batchId: batch.batchId, pieces: 1, slipLineId: lineId });
+    inspection = await note(inspection, { crown: 'differs', weld: 'differs', chamfer: 'differs' });
+    expect((await conclude(inspection)).conclusion?.band).toBe('suspect');
+    const sold = (await wren!.get(at).expect(200)).body as Slip;
+    expect([sold.state, sold.lines[0]!.batch, sold.lines[0]!.proof?.band]).toEqual(['closed', null, 'suspect']);
   });
 
   test('tells the slip whose line it looked at, and names the batch there', async () => {

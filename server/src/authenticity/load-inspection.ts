@@ -1,4 +1,5 @@
 import { rulingValue, type FactSheet } from '@brackenfell/core/fitment/facts';
+import { latestEntry } from '@brackenfell/core/authenticity/inspection';
 import { MEASURED, type DecodedSpan } from '@brackenfell/core/authenticity/measured';
 import { MEASURED_IDS, type MeasuredId } from '@brackenfell/core/authenticity/tell';
 import { decodeNumber, type NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
@@ -47,16 +48,6 @@ function decodedSpans(printed: string, grammar: NumberGrammar | undefined): Part
 
 const PAID = 'paidMinor';
 
-/** What was last noted of a subject of the whole set; undefined where it was taken back. */
-function latestOf(
-  journal: readonly { what: string; subject: string; piece: number; answer: string; value: number | null }[],
-  what: string,
-  subject: string,
-) {
-  const last = journal.filter((e) => e.what === what && e.subject === subject && e.piece === 0).at(-1);
-  return last?.answer === 'withdrawn' ? undefined : last;
-}
-
 /** An inspection with everything it is judged from, as it stands now. */
 export async function loadInspection(
   context: Context,
@@ -75,8 +66,8 @@ export async function loadInspection(
   const others = await readReferenceRows(db, { makerId, partKind: part!.kind });
   // Of a piece that was out of sight, the seller's record says nothing.
   const record = await readRecord(db, row.channel === 'returned' ? null : row.seller_id, row.batch_id);
-  const batchCode = latestOf(journal, 'number', 'batch')?.answer ?? row.code ?? '';
-  const paidMinor = latestOf(journal, 'measure', PAID)?.value ?? row.unit_cost_minor;
+  const batchCode = latestEntry(journal, { what: 'number', subject: 'batch', piece: 0 })?.answer ?? row.code ?? '';
+  const paidMinor = latestEntry(journal, { what: 'measure', subject: PAID, piece: 0 })?.value ?? row.unit_cost_minor;
   const paper = await readPaper(db, {
     partId: row.part_id,
     sellerId: row.seller_id,

@@ -143,7 +143,7 @@ async function conclude(
   if (judged.band === 'not-inspected' && judged.blocks.length === 0)
     return trouble('not-allowed-now', 'Nothing was looked at yet: there is nothing to conclude.');
   const { chance } = judged.worst.judgement;
-  const says = sayConclusion(judged, tells as Parameters<typeof sayConclusion>[1]);
+  const says = sayConclusion(judged, tells);
   await addConclusion(trx, {
     inspection_id: inspection.inspectionId,
     band: judged.band,

@@ -117,7 +117,11 @@ export async function loadProof(db: Database, raw: unknown): Promise<{ batches: 
       }
     }
     await projectSupply(trx, [
-      ...new Set(file.batches.filter(({ state }) => state === 'held').map(({ number }) => known(partOf, number))),
+      ...new Set(
+        file.batches
+          .filter(({ state }) => state === 'held' || state === 'confirmed')
+          .map(({ number }) => known(partOf, number)),
+      ),
     ]);
     return { batches: file.batches.length, sales: file.sales.length };
   });

@@ -134,13 +134,14 @@ export async function findLine(db: Database, lineId: string) {
     .executeTakeFirst();
 }
 
-/** Says which batch a line's pieces are from, where nobody has said so yet. */
+/** Says which batch a line's pieces are from, where nobody has said so yet and it is not sold. */
 export async function nameBatch(trx: Writing, lineId: string, batchId: string): Promise<void> {
   await trx
     .updateTable('slip_line')
     .set({ batch_id: batchId })
     .where('id', '=', lineId)
     .where('batch_id', 'is', null)
+    .where('slip_id', 'in', (eb) => eb.selectFrom('slip').select('slip.id').where('slip.state', '!=', 'closed'))
     .execute();
 }
 

@@ -35,10 +35,12 @@ interface PieceCardProps {
   readonly judged: JudgedInspection;
   readonly piece: JudgedPiece;
   readonly here: string | undefined;
+  /** Holds the pieces against another packaging; left out for who may only look. */
+  readonly onPackaging: ((referenceId: string) => void) | undefined;
 }
 
 /** What is in hand: its numbers against the part, its batch, its seller's record, and where to look. */
-export function PieceCard({ inspection, judged, piece, here }: PieceCardProps) {
+export function PieceCard({ inspection, judged, piece, here, onPackaging }: PieceCardProps) {
   const { part, seller, channel, record, batch, batchCode, batchCodeSays, paper, price, reference, decoded } =
     inspection;
   const numbers = judged.numbers.filter((row) => row.piece === 0 || row.piece === piece.piece);
@@ -140,6 +142,17 @@ export function PieceCard({ inspection, judged, piece, here }: PieceCardProps) {
       <p className="border-t border-line pt-1 text-xs text-soft">
         Held against {reference ? `${reference.content.title}, version ${reference.version}` : 'no reference'}; beside
         it {USED[inspection.referenceUsed]}.
+        {onPackaging &&
+          inspection.otherReferences.map(({ referenceId, title }, i) => (
+            <button
+              key={referenceId}
+              type="button"
+              className="block min-h-6 text-left text-peat underline"
+              onClick={() => onPackaging(referenceId)}
+            >
+              It is {title} {i === 0 && <Key>g</Key>}
+            </button>
+          ))}
       </p>
       {part.shape && reference && <WhereToLook shape={part.shape} tells={reference.content.tells} here={here} />}
     </div>

@@ -17,7 +17,7 @@ import { ProofHead } from './proof-head.tsx';
 import { ReadingsDialog } from './readings-dialog.tsx';
 import { TellCard } from './tell-card.tsx';
 import { useDevice } from './use-device.ts';
-import { useConclude, useInspection } from './use-inspection.ts';
+import { useConclude, useInspection, useRepack } from './use-inspection.ts';
 
 /** An inspection of pieces in hand: tells, readings and numbers, weighed as they come. */
 export function ProofStage() {
@@ -63,6 +63,7 @@ function OpenInspection({ inspection, judged, waiting, onNote, onStored }: OpenI
   const [sheet, open] = useState<'numbers' | 'readings'>();
   const undone = useRef<(readonly NewEntry[])[]>([]);
   const conclude = useConclude(inspection.inspectionId);
+  const repack = useRepack();
   const { data: me } = useSession();
   // The catalogue editor looks; the counter answers.
   const mayNote = me !== undefined && me !== null && me.role !== 'editor';
@@ -155,6 +156,7 @@ function OpenInspection({ inspection, judged, waiting, onNote, onStored }: OpenI
     if (inspection.batch) window.open(`/api/batches/${inspection.batch.batchId}/evidence.pdf`, '_blank', 'noopener');
     else toast('There is a pack once the pieces’ batch is known: conclude first.');
   };
+  const [other] = inspection.otherReferences;
   const noting: KeyBinding[] = [
     { press: 'a', does: 'As genuine (left)', run: () => answerHere('genuine-like') },
     { press: 'b', does: 'Differs (right)', run: () => answerHere('differs') },
@@ -163,6 +165,15 @@ function OpenInspection({ inspection, judged, waiting, onNote, onStored }: OpenI
     { press: 'i', does: 'Numbers read: box, stamping, barcode, batch code, price', run: () => open('numbers') },
     { press: 'm', does: 'Readings, typed', run: () => open('readings') },
     { press: 'z', does: 'Take back the last answer or reading', run: undo },
+    ...(other
+      ? [
+          {
+            press: 'g',
+            does: `Hold it against ${other.title}`,
+            run: () => repack.mutate({ inspection, referenceId: other.referenceId }),
+          },
+        ]
+      : []),
     { press: 'h', does: 'Conclude, and hold the batch whatever was found', run: () => finish(true) },
     { press: 'Control+Enter', printed: 'Ctrl Enter', does: 'Conclude: keep what was found', run: commit },
   ];
@@ -181,7 +192,13 @@ function OpenInspection({ inspection, judged, waiting, onNote, onStored }: OpenI
     <>
       <aside className="desk-card" aria-label="What is in hand">
         <div tabIndex={0} role="group" aria-label="Numbers, batch and seller">
-          <PieceCard inspection={inspection} judged={judged} piece={shown} here={hereId} />
+          <PieceCard
+            inspection={inspection}
+            judged={judged}
+            piece={shown}
+            here={hereId}
+            onPackaging={mayNote ? (referenceId) => repack.mutate({ inspection, referenceId }) : undefined}
+          />
         </div>
       </aside>
       <main className="desk-main" aria-label="Proof stage">

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { judgeInspection } from '@brackenfell/core/authenticity/inspection';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
@@ -10,6 +11,8 @@ import { call } from '../wire/call.ts';
 import { onServerReturn } from '../wire/server-presence.ts';
 import { failureOf, InspectionOutbox, type NewEntry, type Waiting } from './inspection-outbox.ts';
 
+/** Entries that go in one call. */
+const MOST_ENTRIES = 40;
 /** What could not be sent is tried again after this. */
 const TRY_AGAIN_MS = 5000;
 const keyOf = (inspectionId: string) => ['inspection', inspectionId] as const;
@@ -84,6 +87,45 @@ export function useBeginInspection() {
     onSuccess: (inspection: Inspection) => {
       client.setQueryData(keyOf(inspection.inspectionId), inspection);
       void client.invalidateQueries({ queryKey: ['inspections'] });
+    },
+    onError: (error) => toast.error(error.message),
+  });
+}
+
+/**
+ * The same pieces held against another packaging: an inspection of its own, with the numbers and readings taken so far. Tells
+ * are looked at anew, for they are the packaging's own.
+ */
+export function useRepack() {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  return useMutation({
+    mutationFn: async ({ inspection, referenceId }: { inspection: Inspection; referenceId: string }) => {
+      const { part, seller, channel, batch, pieces, askedFor, slip, referenceUsed } = inspection;
+      const begun = await call('beginInspection', {
+        body: {
+          partId: part.partId,
+          sellerId: seller?.sellerId ?? null,
+          channel,
+          batchId: batch?.batchId ?? null,
+          pieces,
+          askedFor,
+          slipLineId: slip?.lineId ?? null,
+          referenceId,
+          referenceUsed,
+        },
+      });
+      const kept = inspection.journal
+        .filter(({ what }) => what !== 'tell')
+        .slice(-MOST_ENTRIES)
+        .map(({ at: _at, by: _by, ...entry }) => entry);
+      if (kept.length === 0) return begun;
+      return call('noteEvidence', { params: { inspectionId: begun.inspectionId }, body: { entries: kept } });
+    },
+    onSuccess: (begun) => {
+      client.setQueryData(keyOf(begun.inspectionId), begun);
+      void client.invalidateQueries({ queryKey: ['inspections'] });
+      void navigate(`/counter/proof/${begun.inspectionId}${window.location.search}`, { replace: true });
     },
     onError: (error) => toast.error(error.message),
   });
