@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { OpenMatter } from './open-matter.ts';
 
 export const PROBLEM_CODES = [
   'not-signed-in',
@@ -13,6 +14,8 @@ export const PROBLEM_CODES = [
   'too-many-tries',
   'changed-meanwhile',
   'not-allowed-now',
+  'already-there',
+  'not-collected',
   'key-reused',
   'busy',
   'fault',
@@ -29,6 +32,8 @@ export const Problem = z
     detail: z.string(),
     /** What is wrong, by field. */
     fields: z.record(z.string(), z.string()).optional(),
+    /** What keeps a slip from being collected, each with its line. */
+    open: z.array(OpenMatter).optional(),
     requestId: z.string().optional(),
   })
   .meta({ id: 'Problem' });

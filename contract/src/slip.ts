@@ -1,13 +1,31 @@
 import { z } from 'zod';
 import { VERDICTS } from '@brackenfell/core/fitment/verdict';
+import { READING_HOWS } from '@brackenfell/core/slip/piece-readings';
+import { END_REASONS, SLIP_STATES } from '@brackenfell/core/slip/slip-states';
 import { COUNTER, EngineKey, endpoint, EVERYONE, Id, line } from './endpoint.ts';
 import { DutyText } from './duty.ts';
+import { FactKey, OpenMatter } from './open-matter.ts';
 import { StoredKind } from './part-kind.ts';
 import { BatchTag, InspectionLine } from './inspection.ts';
 import { Finding } from './tray.ts';
 
-export const SLIP_STATES = ['open', 'parked', 'closed'] as const;
+/** The largest whole number a version can be in the database. */
+const MOST_VERSION = 2_147_483_647;
 export const LINE_KINDS = ['sale', 'customers-own'] as const;
+
+/** A reading of the pieces on the slip; of its vehicle where it is of no part. */
+export const SlipReading = z
+  .object({
+    readingId: Id,
+    partId: Id.nullable(),
+    fact: FactKey,
+    value: z.union([z.number(), z.string(), z.boolean()]),
+    how: z.enum(READING_HOWS),
+    by: z.string(),
+    at: z.string(),
+  })
+  .meta({ id: 'SlipReading' });
+export type SlipReading = z.infer<typeof SlipReading>;
 
 export const SlipLine = z
   .object({
@@ -22,10 +40,8 @@ export const SlipLine = z
     positions: z.array(z.string()),
     verdict: z.enum(VERDICTS).nullable(),
     reason: z.string(),
-    /** What is still to be asked or measured before this line can be settled. */
-    openQuestions: z.array(z.string()),
-    /** The sentences as they were told when the line was judged. */
-    told: z.array(Finding),
+    /** What the customer is told of it, or a supervisor weighs: cautions first. */
+    toTell: z.array(z.string()),
     judgedAt: z.string().nullable(),
     judgedBy: z.string().nullable(),
     /** What was told before, the latest first, each with what changed it since. */
@@ -71,8 +87,13 @@ export const Slip = z
     engineCount: z.number().int(),
     inHand: z.object({ partId: Id, printed: z.string() }).nullable(),
     holder: z.string().nullable(),
+    holderId: Id.nullable(),
+    endReason: z.enum(END_REASONS).nullable(),
     lines: z.array(SlipLine),
-    notes: z.array(z.object({ at: z.string(), by: z.string(), text: z.string() })),
+    /** Everything that keeps it from being collected; empty when it may be. */
+    open: z.array(OpenMatter),
+    readings: z.array(SlipReading),
+    notes: z.array(z.object({ noteId: Id, at: z.string(), by: z.string(), text: z.string(), mended: z.boolean() })),
     goodsMinor: z.number().int(),
     taxMinor: z.number().int(),
     totalMinor: z.number().int(),
@@ -100,7 +121,7 @@ export type SlipSummary = z.infer<typeof SlipSummary>;
 const slipId = z.object({ slipId: Id });
 const slipLine = z.object({ slipId: Id, lineId: Id });
 /** The version the caller saw; a change made meanwhile by somebody else is refused, not overwritten. */
-const version = z.number().int().min(1);
+const version = z.number().int().min(1).max(MOST_VERSION);
 const details = {
   customer: line(120).optional(),
   vehicle: line(120).optional(),
@@ -178,10 +199,10 @@ export const takeOverSlip = endpoint({
   idempotent: true,
 });
 
-export const closeSlip = endpoint({
+export const collectSlip = endpoint({
   method: 'POST',
-  path: '/api/slips/:slipId/close',
-  summary: 'Close a slip; it can be reopened.',
+  path: '/api/slips/:slipId/collect',
+  summary: 'The sale: the goods leave the shelf. Refused while anything on it is open; final.',
   roles: COUNTER,
   params: slipId,
   body: z.object({ version }).strict(),
@@ -189,14 +210,26 @@ export const closeSlip = endpoint({
   idempotent: true,
 });
 
-export const reopenSlip = endpoint({
+export const endSlip = endpoint({
   method: 'POST',
-  path: '/api/slips/:slipId/reopen',
-  summary: 'Open a closed slip again.',
+  path: '/api/slips/:slipId/end',
+  summary: 'End a slip without a sale, with the reason; final.',
   roles: COUNTER,
   params: slipId,
-  body: z.object({ version }).strict(),
+  body: z.object({ version, reason: z.enum(END_REASONS) }).strict(),
   response: Slip,
+  idempotent: true,
+});
+
+export const copySlip = endpoint({
+  method: 'POST',
+  path: '/api/slips/:slipId/copy',
+  summary: 'Begin a new slip like this one; its parts are judged anew.',
+  roles: COUNTER,
+  params: slipId,
+  body: z.object({}).strict(),
+  response: Slip,
+  status: 201,
   idempotent: true,
 });
 
@@ -213,6 +246,8 @@ export const addLine = endpoint({
       kind: z.enum(LINE_KINDS).default('sale'),
       quantity: z.number().int().min(1).max(999).optional(),
       positionId: Id.optional(),
+      /** It is on the slip already and as many more are meant; without this that is asked. */
+      onTop: z.boolean().optional(),
       units: z.enum(['metric', 'imperial', 'both']).default('metric'),
     })
     .strict(),
@@ -269,4 +304,57 @@ export const addNote = endpoint({
   body: z.object({ version, text: line(400).min(1) }).strict(),
   response: Slip,
   idempotent: true,
+});
+
+export const mendNote = endpoint({
+  method: 'POST',
+  path: '/api/slips/:slipId/notes/:noteId/mend',
+  summary: 'Write a note anew; the earlier wording is kept.',
+  roles: COUNTER,
+  params: z.object({ slipId: Id, noteId: Id }),
+  body: z.object({ version, text: line(400).min(1) }).strict(),
+  response: Slip,
+  idempotent: true,
+});
+
+export const addReading = endpoint({
+  method: 'POST',
+  path: '/api/slips/:slipId/readings',
+  summary: 'Answer an open question about the pieces on the slip, or its vehicle; what rests on it is judged again.',
+  roles: COUNTER,
+  params: slipId,
+  body: z
+    .object({
+      version,
+      partId: Id.nullable(),
+      fact: FactKey,
+      /** Measures in the fact's own unit: mm, kΩ. */
+      value: z.union([z.number().min(0).max(1000), line(40), z.boolean()]),
+      how: z.enum(READING_HOWS),
+      device: line(60).optional(),
+    })
+    .strict(),
+  response: Slip,
+  status: 201,
+  idempotent: true,
+});
+
+export const withdrawReading = endpoint({
+  method: 'POST',
+  path: '/api/slips/:slipId/readings/:readingId/withdraw',
+  summary: 'Take a reading back; what rests on it is judged again.',
+  roles: COUNTER,
+  params: z.object({ slipId: Id, readingId: Id }),
+  body: z.object({ version }).strict(),
+  response: Slip,
+  idempotent: true,
+});
+
+export const getLineTold = endpoint({
+  method: 'GET',
+  path: '/api/slips/:slipId/lines/:lineId/told',
+  summary: 'What was told of a line, check by check, as it was told.',
+  roles: EVERYONE,
+  params: slipLine,
+  response: z.object({ told: z.array(Finding) }),
 });

@@ -9,6 +9,7 @@ import { EngineKey, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
 import { Source } from './engine.ts';
 import { EnginePlan } from './engine-plan.ts';
 import { RECORDED_FACTS } from './fact-values.ts';
+import { FactKey } from './open-matter.ts';
 import { PartKind } from './part-kind.ts';
 import { MOST_ASKED, MOST_EXPLAINED } from './tray-limits.ts';
 import { CapShape, CoilShape, HeadShape, PartShape, PlugShape, RotorShape } from './shapes.ts';
@@ -34,7 +35,8 @@ export const Finding = z
       phrase: z.string(),
     }),
     sources: z.array(FactUsed),
-    missing: z.array(z.object({ fact: z.string(), question: z.string() })),
+    /** Facts that would settle it; `fact` in words. Judgements of an earlier release have no `id`. */
+    missing: z.array(z.object({ id: FactKey.optional(), fact: z.string(), question: z.string() })),
     blocks: z.boolean(),
     relief: z.enum(['as-specified', 'listed-not-measured']).optional(),
     onlyAt: z.array(z.string()),
@@ -208,6 +210,8 @@ export const getTray = endpoint({
     staying: line(20).optional(),
     /** The cap or rotor that is used with it. */
     beside: Id.optional(),
+    /** The slip whose readings of its pieces and vehicle count here. */
+    slip: Id.optional(),
     /** One position; all of them when left out. */
     position: Id.optional(),
     /** How many candidates to explain, the first of the tray's order. */

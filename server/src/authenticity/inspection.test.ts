@@ -223,11 +223,16 @@ describe('an inspection’s record', () => {
 
   test('of what was sold before is concluded though its batch is held meanwhile, and the sale stays as it was', async () => {
     const batch = await batchOf({ number: 'KN 419G-67IR', code: 'M25 35 02' });
-    const slip = (await write(wren!, 'post', '/api/slips', {}).expect(201)).body as Slip;
+    const slip = (await write(wren!, 'post', '/api/slips', { engineId: 'thrushgill-tc18' }).expect(201)).body as Slip;
     const at = `/api/slips/${slip.slipId}`;
-    const lined = (await write(wren!, 'post', `${at}/lines`, { version: 1, partId: batch.partId }).expect(201))
+    const lined = (
+      await write(wren!, 'post', `${at}/lines`, { version: 1, partId: batch.partId, quantity: 1 }).expect(201)
+    ).body as Slip;
+    const release = `${at}/lines/${lined.lines[0]!.lineId}/release`;
+    const reason = 'seen with the customer';
+    const released = (await write(isolde!, 'post', release, { version: lined.version, reason }).expect(200))
       .body as Slip;
-    await write(wren!, 'post', `${at}/close`, { version: lined.version }).expect(200);
+    await write(wren!, 'post', `${at}/collect`, { version: released.version }).expect(200);
     const hold = { version: 1, reason: 'welds look brazed' };
     await write(wren!, 'post', `/api/batches/${batch.batchId}/hold`, hold).expect(200);
     const { lineId } = lined.lines[0]!;
@@ -235,7 +240,7 @@ describe('an inspection’s record', () => {
     inspection = await note(inspection, { crown: 'differs', weld: 'differs', chamfer: 'differs' });
     expect((await conclude(inspection)).conclusion?.band).toBe('suspect');
     const sold = (await wren!.get(at).expect(200)).body as Slip;
-    expect([sold.state, sold.lines[0]!.batch, sold.lines[0]!.proof?.band]).toEqual(['closed', null, 'suspect']);
+    expect([sold.state, sold.lines[0]!.batch, sold.lines[0]!.proof?.band]).toEqual(['collected', null, 'suspect']);
   });
 
   test('tells the slip whose line it looked at, and names the batch there', async () => {

@@ -37,6 +37,8 @@ export interface Tables {
   house_rule_choice: counter.HouseRuleChoiceTable;
   release: counter.ReleaseTable;
   change_entry: counter.ChangeEntryTable;
+  piece_reading: counter.PieceReadingTable;
+  failed_try: counter.FailedTryTable;
   request_receipt: counter.RequestReceiptTable;
   job: audit.JobTable;
   audit_finding: audit.AuditFindingTable;

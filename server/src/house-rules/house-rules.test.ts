@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { HOUSE_RULES, RULE_IDS, type RuleId } from '@brackenfell/core/house-rules/house-rules';
 import type { FittingPlan } from '@brackenfell/contract/fitting-plan';
@@ -126,25 +127,33 @@ describe('a rule chosen anew', () => {
   test('judges open lines again as new judgements, keeps what was told, and flags what was sold', async () => {
     const open = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F08');
     const sold = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F08');
-    await write(wren!, 'post', `/api/slips/${sold.slipId}/close`, { version: sold.version }).expect(200);
+    await sql`update stock set on_hand = 20`.execute(counter.owner);
+    const at = `/api/slips/${sold.slipId}`;
+    const released = (
+      await write(isolde!, 'post', `${at}/lines/${sold.lines[0]!.lineId}/release`, {
+        version: sold.version,
+        reason: 'known car',
+      }).expect(200)
+    ).body as Slip;
+    await write(wren!, 'post', `${at}/collect`, { version: released.version }).expect(200);
     const told = open.lines[0]!;
     expect(told).toMatchObject({
       verdict: 'needs-supervisor',
       toldBefore: [],
-      openQuestions: ['Waits for the supervisor.'],
     });
+    expect(open.open.map(({ kind }) => kind)).toContain('waits-for-supervisor');
 
     const done = await choose('electrodeUpgrade', 'allowed');
     expect(done.toldOtherwise).toBeGreaterThanOrEqual(1);
     expect(done.flagged).toBe(1);
     const show = async (id: string) => (await wren!.get(`/api/slips/${id}`).expect(200)).body as Slip;
     const again = (await show(open.slipId)).lines[0]!;
-    expect(again).toMatchObject({ verdict: 'sell-with-advice', openQuestions: [] });
+    expect(again).toMatchObject({ verdict: 'sell-with-advice' });
     expect(again.toldBefore).toEqual([
       expect.objectContaining({ verdict: told.verdict, reason: told.reason, changedBy: 'house rule Better electrode' }),
     ]);
     const kept = (await show(sold.slipId)).lines[0]!;
-    expect(kept).toMatchObject({ verdict: 'needs-supervisor', told: told.told, toldBefore: [] });
+    expect(kept).toMatchObject({ verdict: 'needs-supervisor', toTell: told.toTell, toldBefore: [] });
     expect(kept.review).toMatchObject({
       rule: 'Better electrode',
       before: 'needs-supervisor',
@@ -192,12 +201,14 @@ describe('a line that needs the supervisor', () => {
     const own = waiting.lines.find(({ lineId }) => lineId === slip.lines[0]!.lineId)!;
     await write(isolde!, 'post', at, { version: own.version, reason: '' }).expect(400);
     const released = (await write(isolde!, 'post', at, { version: own.version, reason }).expect(200)).body as Slip;
-    expect(released.lines[0]).toMatchObject({ openQuestions: [], released: { by: 'Isolde', reason } });
+    expect(released.lines[0]!.released).toMatchObject({ by: 'Isolde', reason });
+    expect(released.open.filter(({ kind }) => kind === 'waits-for-supervisor')).toEqual([]);
     await write(isolde!, 'post', at, { version: released.version, reason }).expect(409);
     const changed = (
       await write(wren!, 'patch', `/api/slips/${slip.slipId}`, { version: released.version, duty: 'load' }).expect(200)
     ).body as Slip;
-    expect(changed.lines[0]).toMatchObject({ released: null, openQuestions: ['Waits for the supervisor.'] });
+    expect(changed.lines[0]!.released).toBeNull();
+    expect(changed.open.map(({ kind }) => kind)).toContain('waits-for-supervisor');
   });
 
   test('is released by PIN at another’s counter, never by a starter’s own', async () => {

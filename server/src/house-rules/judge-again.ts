@@ -14,7 +14,7 @@ export async function judgeAgainByRule(context: Context, trx: Writing, rule: Rul
   let [judgedAgain, toldOtherwise, flagged] = [0, 0, 0];
   for (const slipId of await slipsTouchedByRules(trx)) {
     const slip = (await readSlip(trx, slipId))!;
-    const isSold = slip.state === 'closed';
+    const isSold = slip.state === 'collected';
     const again = await judgeLinesAgain(context, trx, slip, staff, {
       cause: `rule:${rule}`,
       store: isSold ? 'none' : 'changed',

@@ -68,7 +68,7 @@ export async function slipsTouchedByRules(db: Database): Promise<string[]> {
   const { rows } = await sql<{ id: string }>`
     select s.id from slip s
      where s.engine_id is not null
-       and (s.state in ('open', 'parked') or s.updated_at > now() - make_interval(days => ${REVIEW_DAYS}))
+       and (s.state in ('open', 'parked') or s.state = 'collected' and s.updated_at > now() - make_interval(days => ${REVIEW_DAYS}))
        and exists (select from slip_line l where l.slip_id = s.id and l.removed_at is null)
      order by s.id`.execute(db);
   return rows.map(({ id }) => id);

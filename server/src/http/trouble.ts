@@ -1,3 +1,4 @@
+import type { OpenMatter } from '@brackenfell/contract/open-matter';
 import type { Problem, ProblemCode } from '@brackenfell/contract/problem';
 
 /** Expected trouble: returned as a value by whatever meets it, turned into a response in one place. */
@@ -7,6 +8,7 @@ export interface Trouble {
   /** What to do about it. */
   readonly detail: string;
   readonly fields?: Record<string, string>;
+  readonly open?: OpenMatter[];
 }
 
 export function trouble(code: ProblemCode, detail: string, fields?: Record<string, string>): Trouble {
@@ -33,13 +35,15 @@ const HTTP: Readonly<Record<ProblemCode, { status: number; title: string }>> = {
   'too-many-tries': { status: 429, title: 'Too many tries.' },
   'changed-meanwhile': { status: 409, title: 'Somebody changed it meanwhile.' },
   'not-allowed-now': { status: 409, title: 'This cannot be done as things stand.' },
+  'already-there': { status: 409, title: 'It is on the slip already.' },
+  'not-collected': { status: 409, title: 'The slip is not collected: something on it is open.' },
   'key-reused': { status: 422, title: 'The idempotency key belongs to another call.' },
   busy: { status: 503, title: 'The database does not answer.' },
   fault: { status: 500, title: 'Something went wrong here.' },
 };
 
 /** A problem document for a trouble; the request id lets a fault be found in the log. */
-export function problemOf({ code, detail, fields }: Trouble, requestId?: string): Problem {
+export function problemOf({ code, detail, fields, open }: Trouble, requestId?: string): Problem {
   const { status, title } = HTTP[code];
   return {
     type: `urn:brackenfell:problem:${code}`,
@@ -48,6 +52,7 @@ export function problemOf({ code, detail, fields }: Trouble, requestId?: string)
     code,
     detail,
     ...(fields ? { fields } : {}),
+    ...(open ? { open } : {}),
     ...(requestId ? { requestId } : {}),
   };
 }

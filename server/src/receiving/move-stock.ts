@@ -1,9 +1,9 @@
 import type { Writing } from '../db/database.ts';
 import { projectSupply } from '../quarantine/project-supply.ts';
-import { lockSellable, moveStock, readSoldLines, readTaken } from './store.ts';
+import { lockSellable, moveStock, readSoldLines } from './store.ts';
 
 /**
- * A slip is closed: what it sells leaves the shelf. Pieces whose batch nobody named are taken to be of the oldest that may
+ * A slip is collected: what it sells leaves the shelf. Pieces whose batch nobody named are taken to be of the oldest that may
  * be sold, and written down as taken for granted: a recall tells the two apart.
  */
 export async function takeFromStock(trx: Writing, slipId: string, staffId: string): Promise<void> {
@@ -34,16 +34,5 @@ export async function takeFromStock(trx: Writing, slipId: string, staffId: strin
   await projectSupply(
     trx,
     lines.map(({ part_id }) => part_id),
-  );
-}
-
-/** A closed slip is opened again: what it had sold is back on the shelf, until it is closed anew. */
-export async function giveBack(trx: Writing, slipId: string, staffId: string): Promise<void> {
-  const taken = await readTaken(trx, slipId);
-  for (const { part_id: partId, batch_id: batchId, line_id: lineId, quantity } of taken)
-    await moveStock(trx, { partId, batchId, quantity, why: 'reopened', lineId, staffId });
-  await projectSupply(
-    trx,
-    taken.map(({ part_id }) => part_id),
   );
 }

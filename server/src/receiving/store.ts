@@ -66,13 +66,13 @@ interface Movement {
   readonly batchId: string | null;
   /** Positive into the shop. */
   readonly quantity: number;
-  readonly why: 'received' | 'sold' | 'reopened';
+  readonly why: 'received' | 'sold';
   readonly lineId?: string;
   readonly named?: boolean;
   readonly staffId: string;
 }
 
-/** Writes a movement down and lets the stock of part and batch follow it. A negative stock is a discrepancy, not an error. */
+/** Writes a movement down and lets the stock of part and batch follow it. The database refuses what is not there. */
 export async function moveStock(
   trx: Writing,
   { partId, batchId, quantity, why, lineId, named, staffId }: Movement,
@@ -121,14 +121,4 @@ export async function lockSellable(trx: Writing, partId: string) {
     .orderBy('id')
     .forUpdate()
     .execute();
-}
-
-/** What was taken from the shelf for a slip and is not back on it. */
-export async function readTaken(db: Database, slipId: string) {
-  const { rows } = await sql<{ part_id: string; batch_id: string | null; line_id: string; quantity: number }>`
-    select m.part_id, m.batch_id, m.slip_line_id as line_id, -sum(m.quantity)::int as quantity
-      from stock_movement m join slip_line l on l.id = m.slip_line_id
-     where l.slip_id = ${slipId} group by m.part_id, m.batch_id, m.slip_line_id having sum(m.quantity) < 0
-     order by m.part_id, m.slip_line_id`.execute(db);
-  return rows;
 }

@@ -2,6 +2,7 @@ import type { Express } from 'express';
 import { listWaiting, releaseLine, releaseLineByPin } from '@brackenfell/contract/release';
 import type { Slip } from '@brackenfell/contract/slip';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
+import { isFinal, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
 import type { Context } from '../context.ts';
 import type { Writing } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
@@ -31,7 +32,7 @@ async function release(trx: Writing, { slipId, lineId, version, reason, ...by }:
     staffId: by.supervisorId,
     action: 'release line',
     unless: ({ state, docket }) =>
-      state === 'closed' ? trouble('not-allowed-now', `Slip ${docket} is closed: reopen it first.`) : undefined,
+      isFinal(state) ? trouble('not-allowed-now', `Slip ${docket} is ${SLIP_STATE_WORDS[state]} and final.`) : undefined,
   });
   if (isTrouble(slip)) return slip;
   const line = (await readLines(trx, slipId)).find(({ id }) => id === lineId);

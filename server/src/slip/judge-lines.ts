@@ -11,6 +11,7 @@ import type { Writing } from '../db/database.ts';
 import { judgeEngine } from '../tray/judge-engine.ts';
 import type { JudgedCandidate, JudgedEngine } from '../tray/judge-plugs.ts';
 import { findingView } from '../tray/present.ts';
+import { readFound } from './reading-store.ts';
 import { readLines, type LineRow, type SlipRow } from './store.ts';
 
 interface Asked {
@@ -41,12 +42,13 @@ export async function judgeForSlip(
     positionId,
     beside,
     only: partIds,
+    found: await readFound(trx, slip.id),
   };
   return judgeEngine(context, question, units, trx);
 }
 
-/** Why a line is judged again: what the slip is for has changed, or a house rule. */
-export type Cause = 'slip' | `rule:${RuleId}`;
+/** Why a line is judged again: what the slip is for has changed, a piece was read, or a house rule was chosen. */
+export type Cause = 'slip' | 'reading' | `rule:${RuleId}`;
 
 /** Keeps a judgement as it was told. */
 export async function storeJudgement(

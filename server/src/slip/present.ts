@@ -1,43 +1,22 @@
 import { HOUSE_RULES, type RuleId } from '@brackenfell/core/house-rules/house-rules';
-import type { Slip, SlipLine, SlipSummary } from '@brackenfell/contract/slip';
+import { isFinal } from '@brackenfell/core/slip/slip-states';
+import { totalsOf } from '@brackenfell/core/slip/totals';
+import type { OpenMatter } from '@brackenfell/contract/open-matter';
+import type { Slip, SlipLine, SlipReading, SlipSummary } from '@brackenfell/contract/slip';
 import type { InspectionLine } from '@brackenfell/contract/inspection';
+import type { ReadingRow } from './reading-store.ts';
+import { openOf } from './standing.ts';
 import type { LineRow, listSlipRows, readNotes, SlipRow, ToldRow } from './store.ts';
-
-/** Value added tax of the demo counter, per cent, on prices that are quoted without it. */
-const TAX_PERCENT = 20;
 
 const engineTitle = (row: { engine_maker: string | null; engine_code: string | null }) =>
   row.engine_code === null ? null : `${row.engine_maker} ${row.engine_code}`;
 
-/** Questions that must be answered before a line is settled: those of blocking unknowns, as they were told. */
-function openQuestions(line: LineRow, held: string | null): string[] {
-  if (line.kind === 'customers-own') return [];
-  if (held !== null) return [held];
-  if (line.verdict === null) return ['Which engine is it for? The part was not judged.'];
-  if (line.verdict === 'refuse') return ['Refused for the engine now on the slip: take it off.'];
-  if (line.verdict === 'needs-supervisor') return line.released_by === null ? ['Waits for the supervisor.'] : [];
-  if (line.verdict !== 'ask-first') return [];
-  const blocking = (line.findings ?? []).filter((finding) => finding.outcome === 'unknown' && finding.blocks);
-  return blocking.map((finding) => finding.told.toDo ?? finding.told.says);
-}
-
-/** Why none of a line may be handed over now. */
-function heldBack(line: LineRow, state: SlipRow['state']): string | null {
-  if (line.kind === 'customers-own' || state === 'closed') return null;
-  if (line.batch_state === 'held' || line.batch_state === 'confirmed')
-    return `${line.batch_code === '' ? 'Its delivery' : `Batch ${line.batch_code!}`} is in quarantine: hand none of it over.`;
-  return line.batch_id === null && line.some_held
-    ? 'A batch of it is in quarantine: say which batch these are from.'
-    : null;
-}
-
 function lineView(
   line: LineRow,
   judgements: readonly ToldRow[],
-  state: SlipRow['state'],
+  open: readonly OpenMatter[],
   inspections: readonly InspectionLine[],
 ): SlipLine {
-  const held = heldBack(line, state);
   const own = judgements.filter((judgement) => judgement.slip_line_id === line.id);
   return {
     lineId: line.id,
@@ -51,8 +30,9 @@ function lineView(
     positions: line.positions,
     verdict: line.verdict,
     reason: line.reason ?? 'Not judged: no engine on the slip',
-    openQuestions: openQuestions(line, held),
-    told: line.findings ?? [],
+    toTell: TOLD_FIRST.flatMap((outcome) =>
+      (line.findings ?? []).filter((finding) => finding.outcome === outcome).map(({ told }) => told.says),
+    ),
     judgedAt: line.judged_at?.toISOString() ?? null,
     judgedBy: line.judged_by,
     toldBefore: own.slice(1).map((told, i) => ({
@@ -70,11 +50,15 @@ function lineView(
       line.batch_id === null
         ? null
         : { batchId: line.batch_id, code: line.batch_code!, state: line.batch_state!, seller: line.batch_seller! },
-    held,
+    held: open.find(({ lineId, kind }) => lineId === line.id && HELD_BACK.includes(kind))?.says ?? null,
     proof: inspections.find(({ slipLineId }) => slipLineId === line.id) ?? null,
     review: line.review,
   };
 }
+
+/** What is told of a line, gravest first. */
+const TOLD_FIRST = ['caution', 'acceptable'] as const;
+const HELD_BACK: readonly OpenMatter['kind'][] = ['batch-held', 'batch-not-named'];
 
 const RULE = 'rule:';
 
@@ -84,7 +68,7 @@ function sayCause(cause: string | null): string {
     const rule = cause.slice(RULE.length) as RuleId;
     return `house rule ${HOUSE_RULES[rule].title}`;
   }
-  return 'what the slip is for';
+  return cause === 'reading' ? 'a reading of the piece in hand' : 'what the slip is for';
 }
 
 /** A slip as the docket shows it. Only lines for sale are priced; a customer's own part never is. */
@@ -94,12 +78,10 @@ export function slipView(
   notes: Awaited<ReturnType<typeof readNotes>>,
   judgements: readonly ToldRow[],
   inspections: readonly InspectionLine[],
+  readings: readonly ReadingRow[],
   inHandPrinted: string | null,
 ): Slip {
-  const goodsMinor = lines
-    .filter((line) => line.kind === 'sale' && line.verdict !== 'refuse')
-    .reduce((sum, line) => sum + line.quantity * (line.unit_price_minor ?? 0), 0);
-  const taxMinor = Math.round((goodsMinor * TAX_PERCENT) / 100);
+  const open = isFinal(slip.state) ? [] : openOf(lines);
   return {
     slipId: slip.id,
     docket: slip.docket,
@@ -116,11 +98,33 @@ export function slipView(
     engineCount: slip.engine_count,
     inHand: slip.in_hand_part_id === null ? null : { partId: slip.in_hand_part_id, printed: inHandPrinted ?? '' },
     holder: slip.holder,
-    lines: lines.map((line) => lineView(line, judgements, slip.state, inspections)),
-    notes: notes.map((note) => ({ at: note.at.toISOString(), by: note.by, text: note.text })),
-    goodsMinor,
-    taxMinor,
-    totalMinor: goodsMinor + taxMinor,
+    holderId: slip.holder_id,
+    endReason: slip.end_reason,
+    lines: lines.map((line) => lineView(line, judgements, open, inspections)),
+    open,
+    readings: readings.map(({ id, part_id, fact, value, how, by, at }) => ({
+      readingId: id,
+      partId: part_id,
+      fact,
+      value: value as SlipReading['value'],
+      how,
+      by,
+      at: at.toISOString(),
+    })),
+    notes: notes.map((note) => ({
+      noteId: note.id,
+      at: note.at.toISOString(),
+      by: note.by,
+      text: note.text,
+      mended: note.replaces_id !== null,
+    })),
+    ...totalsOf(
+      lines.map((line) => ({
+        kind: line.verdict === 'refuse' ? 'customers-own' : line.kind,
+        quantity: line.quantity,
+        unitPriceMinor: line.unit_price_minor,
+      })),
+    ),
     createdAt: slip.created_at.toISOString(),
     updatedAt: slip.updated_at.toISOString(),
   };

@@ -1,40 +1,52 @@
 import type { Express } from 'express';
-import { isPartKind, type PartKind } from '@brackenfell/core/fitment/part-kinds';
+import { FACT_ANSWERS, isOfVehicle } from '@brackenfell/core/slip/fact-answers';
+import { mayBecome, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
 import {
   addLine,
   addNote,
+  addReading,
   changeLine,
   changeSlip,
-  closeSlip,
+  collectSlip,
+  copySlip,
   createSlip,
+  endSlip,
+  getLineTold,
   getSlip,
   listSlips,
+  mendNote,
   parkSlip,
   removeLine,
-  reopenSlip,
   restoreLine,
   takeOverSlip,
+  withdrawReading,
 } from '@brackenfell/contract/slip';
 import type { Context } from '../context.ts';
 import type { Database } from '../db/database.ts';
 import { findEngine } from '../engine/store.ts';
+import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
-import type { JudgedCandidate, JudgedEngine } from '../tray/judge-plugs.ts';
-import { readPartRows } from '../tray/store.ts';
-import { judgeForSlip, judgeLinesAgain, storeJudgement } from './judge-lines.ts';
-import { summaryView } from './present.ts';
-import { showSlip } from './show-slip.ts';
 import { readBatches } from '../quarantine/batch-store.ts';
-import { giveBack, takeFromStock } from '../receiving/move-stock.ts';
-import { changeSlipRow, findLine, listSlipRows, readLines, type SlipRow } from './store.ts';
-import { recordChange } from '../history/store.ts';
-
-const notWhile = (states: readonly SlipRow['state'][], doing: string) => (slip: SlipRow) =>
-  states.includes(slip.state)
-    ? trouble('not-allowed-now', `Slip ${slip.docket} is ${slip.state}: ${doing}.`)
-    : undefined;
-const mustBeOpen = notWhile(['closed', 'parked'], 'take it up or reopen it first');
+import { takeFromStock } from '../receiving/move-stock.ts';
+import { readPartRows } from '../tray/store.ts';
+import { judgeLinesAgain } from './judge-lines.ts';
+import { summaryView } from './present.ts';
+import { putLine } from './put-line.ts';
+import { storeReading, withdraw } from './reading-store.ts';
+import { showSlip } from './show-slip.ts';
+import { mustBeTakable, mustHold } from './slip-change.ts';
+import { openOf } from './standing.ts';
+import {
+  changeSlipRow,
+  findLine,
+  findNote,
+  listSlipRows,
+  lockForSale,
+  readLines,
+  readSlip,
+  readTold,
+} from './store.ts';
 
 interface Details {
   readonly customer?: string | undefined;
@@ -74,17 +86,6 @@ async function danglingDetail(db: Database, { engineId, inHandPartId }: Details)
   return undefined;
 }
 
-/** One for each place served in each engine of the job; by the shop's rule a spare with the plugs. */
-function usualQuantity(
-  kind: PartKind,
-  engines: number,
-  judged: JudgedEngine | undefined,
-  candidate: JudgedCandidate | undefined,
-): number {
-  const places = (candidate?.servedAt.length ?? 1) * (candidate ? engines : 1);
-  return kind === 'plug' && candidate && judged?.ruling.rules.sparePolicy === 'one-spare' ? places + 1 : places;
-}
-
 export function slipRoutes(app: Express, context: Context): void {
   serve(app, context, listSlips, async ({ query, db }) => ({
     slips: (await listSlipRows(db, query.state)).map(summaryView),
@@ -118,7 +119,7 @@ export function slipRoutes(app: Express, context: Context): void {
       staffId: staff.id,
       action: 'change',
       set: columnsOf(body),
-      unless: mustBeOpen,
+      unless: mustHold(staff),
     });
     if (isTrouble(changed)) return changed;
     const asksAnew = [body.engineId, body.build, body.duty, body.staying].some((said) => said !== undefined);
@@ -126,47 +127,101 @@ export function slipRoutes(app: Express, context: Context): void {
     return showSlip(trx, params.slipId);
   });
 
-  const moves = [
-    { endpoint: parkSlip, action: 'park', state: 'parked', holder: false, unless: mustBeOpen },
-    {
-      endpoint: takeOverSlip,
-      action: 'take over',
-      state: 'open',
-      holder: true,
-      unless: notWhile(['closed'], 'reopen it first'),
-    },
-    {
-      endpoint: closeSlip,
-      action: 'close',
-      state: 'closed',
-      holder: false,
-      unless: notWhile(['closed'], 'it is closed already'),
-    },
-    {
-      endpoint: reopenSlip,
-      action: 'reopen',
-      state: 'open',
-      holder: true,
-      unless: notWhile(['open', 'parked'], 'it is not closed'),
-    },
-  ] as const;
-  for (const { endpoint, action, state, holder, unless } of moves) {
-    serve(app, context, endpoint, async ({ params, body, staff, trx }) => {
-      const set = { state, ...(holder ? { holder_id: staff.id } : {}) };
-      const changed = await changeSlipRow(trx, {
-        slipId: params.slipId,
-        version: body.version,
-        staffId: staff.id,
-        action,
-        set,
-        unless,
-      });
-      if (isTrouble(changed)) return changed;
-      if (action === 'close') await takeFromStock(trx, changed.id, staff.id);
-      if (action === 'reopen') await giveBack(trx, changed.id, staff.id);
-      return showSlip(trx, params.slipId);
+  serve(app, context, parkSlip, async ({ params, body, staff, trx }) => {
+    const parked = await changeSlipRow(trx, {
+      slipId: params.slipId,
+      version: body.version,
+      staffId: staff.id,
+      action: 'park',
+      set: { state: 'parked' },
+      unless: mustHold(staff),
     });
-  }
+    return isTrouble(parked) ? parked : showSlip(trx, params.slipId);
+  });
+
+  serve(app, context, takeOverSlip, async ({ params, body, staff, trx }) => {
+    const taken = await changeSlipRow(trx, {
+      slipId: params.slipId,
+      version: body.version,
+      staffId: staff.id,
+      action: 'take over',
+      set: { state: 'open', holder_id: staff.id },
+      unless: mustBeTakable(staff),
+    });
+    return isTrouble(taken) ? taken : showSlip(trx, params.slipId);
+  });
+
+  serve(app, context, collectSlip, async ({ params, body, staff, trx }) => {
+    await lockForSale(trx, params.slipId);
+    const slip = await readSlip(trx, params.slipId);
+    if (!slip) return trouble('not-found', 'There is no slip of that number.');
+    const refused = mustHold(staff)(slip);
+    if (refused) return refused;
+    const open = openOf(await readLines(trx, params.slipId));
+    if (open.length > 0) return { ...trouble('not-collected', open.map(({ says }) => says).join(' ')), open };
+    const collected = await changeSlipRow(trx, {
+      slipId: params.slipId,
+      version: body.version,
+      staffId: staff.id,
+      action: 'collect',
+      set: { state: 'collected' },
+    });
+    if (isTrouble(collected)) return collected;
+    await takeFromStock(trx, collected.id, staff.id);
+    return showSlip(trx, params.slipId);
+  });
+
+  serve(app, context, endSlip, async ({ params, body, staff, trx }) => {
+    const ended = await changeSlipRow(trx, {
+      slipId: params.slipId,
+      version: body.version,
+      staffId: staff.id,
+      action: 'end',
+      set: { state: 'ended', end_reason: body.reason },
+      unless: (slip) =>
+        mayBecome(slip.state, 'ended')
+          ? slip.state === 'open'
+            ? mustHold(staff)(slip)
+            : mustBeTakable(staff)(slip)
+          : trouble('not-allowed-now', `Slip ${slip.docket} is ${SLIP_STATE_WORDS[slip.state]} and final.`),
+    });
+    return isTrouble(ended) ? ended : showSlip(trx, params.slipId);
+  });
+
+  serve(app, context, copySlip, async ({ params, staff, trx }) => {
+    const from = await readSlip(trx, params.slipId);
+    if (!from) return trouble('not-found', 'There is no slip of that number.');
+    const { customer, vehicle, came_for, engine_id, build, duty, engine_count, revision_staying } = from;
+    const { id } = await trx
+      .insertInto('slip')
+      .values({
+        customer,
+        vehicle,
+        came_for,
+        engine_id,
+        build,
+        duty,
+        engine_count,
+        revision_staying,
+        holder_id: staff.id,
+      })
+      .returning('id')
+      .executeTakeFirstOrThrow();
+    await recordChange(trx, {
+      staffId: staff.id,
+      subject: 'slip',
+      subjectId: id,
+      action: 'copy',
+      after: { from: from.id },
+    });
+    const slip = (await readSlip(trx, id))!;
+    for (const line of await readLines(trx, from.id)) {
+      const { part_id: partId, kind, quantity } = line;
+      // What would be refused today stays behind; the copy shows what is left.
+      await putLine(context, trx, slip, staff, { partId, kind, quantity, onTop: true, units: 'metric' });
+    }
+    return showSlip(trx, id);
+  });
 
   serve(app, context, addLine, async ({ params, body, staff, trx }) => {
     const slip = await changeSlipRow(trx, {
@@ -174,61 +229,10 @@ export function slipRoutes(app: Express, context: Context): void {
       version: body.version,
       staffId: staff.id,
       action: 'add line',
-      unless: mustBeOpen,
+      unless: mustHold(staff),
     });
     if (isTrouble(slip)) return slip;
-    const [part] = await readPartRows(trx, [body.partId]);
-    if (!part || !isPartKind(part.kind))
-      return trouble('invalid-request', 'Choose a part that can be handed over.', { partId: 'no such part' });
-    const judged =
-      slip.engine_id === null
-        ? undefined
-        : await judgeForSlip(context, trx, { ...slip, engine_id: slip.engine_id }, await readLines(trx, slip.id), {
-            kind: part.kind,
-            partIds: [part.id],
-            positionId: body.positionId,
-            units: body.units,
-          });
-    if (slip.engine_id !== null && !judged)
-      return trouble('invalid-request', 'The slip’s engine takes no such part, or not there.', {
-        positionId: 'no such position',
-      });
-    const candidate = judged?.candidates[0];
-    if (candidate?.judgement.verdict === 'refuse' && body.kind === 'sale') {
-      return trouble(
-        'not-allowed-now',
-        'It is refused for this engine. It can be noted as the customer’s own part, not sold.',
-      );
-    }
-    const line = await trx
-      .insertInto('slip_line')
-      .values({
-        slip_id: slip.id,
-        part_id: part.id,
-        kind: body.kind,
-        quantity: body.quantity ?? usualQuantity(part.kind, slip.engine_count, judged, candidate),
-        unit_price_minor: body.kind === 'sale' ? part.each_minor : null,
-        positions: [...(candidate?.servedAt ?? [])],
-        removed_at: null,
-      })
-      .returning('id')
-      .executeTakeFirstOrThrow();
-    if (judged && candidate) await storeJudgement(trx, line.id, staff, judged, candidate, null);
-    // The other half of a pair is told by what now stands beside it.
-    if (part.kind === 'cap' || part.kind === 'rotor')
-      await judgeLinesAgain(context, trx, slip, staff, {
-        cause: 'slip',
-        kinds: [part.kind === 'cap' ? 'rotor' : 'cap'],
-        store: 'changed',
-      });
-    await recordChange(trx, {
-      staffId: staff.id,
-      subject: 'slip line',
-      subjectId: line.id,
-      action: 'add',
-      after: { part: part.printed, kind: body.kind },
-    });
-    return showSlip(trx, slip.id);
+    return (await putLine(context, trx, slip, staff, body)) ?? showSlip(trx, slip.id);
   });
 
   serve(app, context, changeLine, async ({ params, body, staff, trx }) => {
@@ -237,7 +241,7 @@ export function slipRoutes(app: Express, context: Context): void {
       version: body.version,
       staffId: staff.id,
       action: 'change line',
-      unless: mustBeOpen,
+      unless: mustHold(staff),
     });
     if (isTrouble(slip)) return slip;
     const line = await findLine(trx, params.lineId);
@@ -275,7 +279,7 @@ export function slipRoutes(app: Express, context: Context): void {
         version: body.version,
         staffId: staff.id,
         action: `${action} line`,
-        unless: mustBeOpen,
+        unless: mustHold(staff),
       });
       if (isTrouble(slip)) return slip;
       const changed = await trx
@@ -302,5 +306,71 @@ export function slipRoutes(app: Express, context: Context): void {
     if (isTrouble(slip)) return slip;
     await trx.insertInto('slip_note').values({ slip_id: slip.id, staff_id: staff.id, text: body.text }).execute();
     return showSlip(trx, slip.id);
+  });
+
+  serve(app, context, mendNote, async ({ params, body, staff, trx }) => {
+    const slip = await changeSlipRow(trx, {
+      slipId: params.slipId,
+      version: body.version,
+      staffId: staff.id,
+      action: 'mend note',
+    });
+    if (isTrouble(slip)) return slip;
+    const note = await findNote(trx, slip.id, params.noteId);
+    if (!note) return trouble('not-found', 'The slip has no such note.');
+    if (note.staff_id !== staff.id && staff.role !== 'supervisor')
+      return trouble('role-not-allowed', `${note.by} wrote it: only they or a supervisor mend it.`);
+    await trx
+      .insertInto('slip_note')
+      .values({ slip_id: slip.id, staff_id: staff.id, text: body.text, replaces_id: note.id })
+      .execute();
+    return showSlip(trx, slip.id);
+  });
+
+  serve(app, context, addReading, async ({ params, body, staff, trx }) => {
+    const { partId, fact, value, how, device } = body;
+    const answer = FACT_ANSWERS[fact];
+    const fits =
+      answer?.kind === 'measure'
+        ? typeof value === 'number' && how !== 'seen'
+        : answer?.kind === 'choose' && answer.options.some((option) => option.value === value);
+    if (!fits)
+      return trouble('invalid-request', 'Answer the question as it is asked.', { value: 'is no answer to it' });
+    if (isOfVehicle(fact) !== (partId === null))
+      return trouble('invalid-request', 'Say whose it is: a part’s, or the vehicle’s.', {
+        partId: 'does not go with it',
+      });
+    if (partId !== null && (await readPartRows(trx, [partId])).length === 0)
+      return trouble('invalid-request', 'Choose a part of this catalogue.', { partId: 'no such part' });
+    const slip = await changeSlipRow(trx, {
+      slipId: params.slipId,
+      version: body.version,
+      staffId: staff.id,
+      action: 'read',
+      unless: mustHold(staff),
+    });
+    if (isTrouble(slip)) return slip;
+    await storeReading(trx, { slipId: slip.id, partId, fact, value, how, device: device ?? null, staffId: staff.id });
+    await judgeLinesAgain(context, trx, slip, staff, { cause: 'reading', store: 'changed' });
+    return showSlip(trx, slip.id);
+  });
+
+  serve(app, context, withdrawReading, async ({ params, body, staff, trx }) => {
+    const slip = await changeSlipRow(trx, {
+      slipId: params.slipId,
+      version: body.version,
+      staffId: staff.id,
+      action: 'withdraw reading',
+      unless: mustHold(staff),
+    });
+    if (isTrouble(slip)) return slip;
+    if (!(await withdraw(trx, slip.id, params.readingId))) return trouble('not-found', 'The slip has no such reading.');
+    await judgeLinesAgain(context, trx, slip, staff, { cause: 'reading', store: 'changed' });
+    return showSlip(trx, slip.id);
+  });
+
+  serve(app, context, getLineTold, async ({ params, db }) => {
+    const told = await readTold(db, params.slipId, params.lineId);
+    return told ? { told } : trouble('not-found', 'The slip has no such line, or it was not judged.');
   });
 }

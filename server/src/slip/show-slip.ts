@@ -4,6 +4,7 @@ import type { Database } from '../db/database.ts';
 import { inspectionLine } from '../quarantine/present.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
 import { readPartRows } from '../tray/store.ts';
+import { readReadings } from './reading-store.ts';
 import { slipView } from './present.ts';
 import { readJudgements, readLines, readNotes, readSlip } from './store.ts';
 
@@ -11,12 +12,13 @@ import { readJudgements, readLines, readNotes, readSlip } from './store.ts';
 export async function showSlip(db: Database, slipId: string): Promise<Slip | Trouble> {
   const slip = await readSlip(db, slipId);
   if (!slip) return trouble('not-found', 'There is no slip of that number.');
-  const [lines, notes, judgements, inspections, inHand] = [
+  const [lines, notes, judgements, inspections, readings, inHand] = [
     await readLines(db, slipId),
     await readNotes(db, slipId),
     await readJudgements(db, slipId),
     (await listInspectionRows(db, { slipId })).map(inspectionLine),
+    await readReadings(db, slipId),
     slip.in_hand_part_id === null ? [] : await readPartRows(db, [slip.in_hand_part_id]),
   ];
-  return slipView(slip, lines, notes, judgements, inspections, inHand[0]?.printed ?? null);
+  return slipView(slip, lines, notes, judgements, inspections, readings, inHand[0]?.printed ?? null);
 }

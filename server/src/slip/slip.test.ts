@@ -36,9 +36,10 @@ describe('a line put on a slip', () => {
       verdict: 'sell',
       positions: ['1', '2', '3', '4'],
       judgedBy: 'Wren',
-      openQuestions: [],
     });
-    expect(slip.lines[0]!.told).toHaveLength(16);
+    expect(slip.open).toEqual([]);
+    const told = await wren.get(`/api/slips/${slip.slipId}/lines/${slip.lines[0]!.lineId}/told`).expect(200);
+    expect(told.body.told).toHaveLength(16);
     expect([slip.goodsMinor, slip.taxMinor, slip.totalMinor]).toEqual([3760, 752, 4512]);
   });
 
@@ -53,17 +54,15 @@ describe('a line put on a slip', () => {
 
   test('that must be asked first carries its question', async () => {
     const { body } = await add(await begin(), 'TS 500 231').expect(201);
-    expect((body as Slip).lines[0]!.openQuestions).toEqual([
-      'Measure from the seat face to the end of the shell, in mm.',
+    expect((body as Slip).open).toMatchObject([
+      { kind: 'question', says: 'Measure from the seat face to the end of the shell, in mm.', facts: ['plug.reachMm'] },
     ]);
   });
 
   test('without an engine is not judged, and asks which engine', async () => {
     const { body } = await add(await begin({}), 'KN 419G-63DR').expect(201);
-    expect((body as Slip).lines[0]).toMatchObject({
-      verdict: null,
-      openQuestions: [expect.stringMatching(/Which engine/)],
-    });
+    expect((body as Slip).lines[0]!.verdict).toBeNull();
+    expect((body as Slip).open[0]).toMatchObject({ kind: 'not-judged', says: expect.stringMatching(/Which engine/) });
   });
 
   test('is judged anew when the engine changes; what was told before is kept', async () => {
@@ -73,10 +72,8 @@ describe('a line put on a slip', () => {
       version,
       engineId: 'aldersyke-as30t',
     }).expect(200);
-    expect((body as Slip).lines[0]).toMatchObject({
-      verdict: 'refuse',
-      openQuestions: [expect.stringMatching(/take it off/)],
-    });
+    expect((body as Slip).lines[0]!.verdict).toBe('refuse');
+    expect((body as Slip).open[0]).toMatchObject({ kind: 'refused', says: expect.stringMatching(/take it off/) });
     expect((body as Slip).goodsMinor).toBe(0);
     const kept = await counter.db
       .selectFrom('judgement')
@@ -116,7 +113,7 @@ describe('two people and one slip', () => {
       version: slip.version,
       customer: 'Ling Moor Farm',
     }).expect(200);
-    const late = await write(isolde, 'patch', `/api/slips/${slip.slipId}`, {
+    const late = await write(wren, 'patch', `/api/slips/${slip.slipId}`, {
       version: slip.version,
       customer: 'Windle Quarry',
     }).expect(409);
@@ -132,7 +129,18 @@ describe('two people and one slip', () => {
     expect((await wren.get(`/api/slips/${slip.slipId}`)).body.lines).toHaveLength(1);
   });
 
-  test('one is parked, the other taken over by a colleague, closed and reopened', async () => {
+  test('a slip is written on by its holder alone; a colleague takes it over first', async () => {
+    const slip = await begin();
+    const theirs = await add(slip, 'KN 419G-63DR', {}, isolde).expect(409);
+    expect(theirs.body.detail).toMatch(/^Wren holds slip \d+: take it over first/);
+    const taken = (await move(slip, 'take-over', isolde).expect(200)).body as Slip;
+    await add(taken, 'KN 419G-63DR', {}, isolde).expect(201);
+    const perrin = await counter.as('starter');
+    const asked = await move({ ...taken, version: taken.version + 1 }, 'take-over', perrin).expect(403);
+    expect(asked.body.detail).toMatch(/Isolde holds slip/);
+  });
+
+  test('one is parked, taken over by a colleague and ended with its reason, which is final', async () => {
     let slip = (await move(await begin(), 'park').expect(200)).body as Slip;
     expect(slip.state).toBe('parked');
     await add(slip, 'KN 419G-63DR').expect(409);
@@ -140,9 +148,12 @@ describe('two people and one slip', () => {
     expect(parked.slips.map((s) => s.slipId)).toContain(slip.slipId);
     slip = (await move(slip, 'take-over', isolde).expect(200)).body as Slip;
     expect(slip).toMatchObject({ state: 'open', holder: 'Isolde' });
-    slip = (await move(slip, 'close', isolde).expect(200)).body as Slip;
-    await move(slip, 'park').expect(409);
-    expect(((await move(slip, 'reopen').expect(200)).body as Slip).holder).toBe('Wren');
+    await write(isolde, 'post', `/api/slips/${slip.slipId}/end`, { version: slip.version }).expect(400);
+    const end = { version: slip.version, reason: 'price' };
+    slip = (await write(isolde, 'post', `/api/slips/${slip.slipId}/end`, end).expect(200)).body as Slip;
+    expect(slip).toMatchObject({ state: 'ended', endReason: 'price' });
+    for (const action of ['park', 'take-over', 'collect']) await move(slip, action, isolde).expect(409);
+    await write(wren, 'patch', `/api/slips/${slip.slipId}`, { version: slip.version, customer: 'X' }).expect(409);
   });
 });
 

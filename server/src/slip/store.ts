@@ -1,7 +1,8 @@
 import { recordChange } from '../history/store.ts';
-import type { Updateable } from 'kysely';
+import { sql, type Updateable } from 'kysely';
 import type { Database, Writing } from '../db/database.ts';
 import type { SlipTable } from '../db/tables/counter.ts';
+import type { SlipState } from '@brackenfell/core/slip/slip-states';
 import { trouble, type Trouble } from '../http/trouble.ts';
 
 export async function readSlip(db: Database, slipId: string) {
@@ -51,6 +52,7 @@ export async function readLines(db: Database, slipId: string) {
     )
     .leftJoin('batch', 'batch.id', 'slip_line.batch_id')
     .leftJoin('seller', 'seller.id', 'batch.seller_id')
+    .leftJoin('stock', 'stock.part_id', 'slip_line.part_id')
     .select((eb) => [
       'slip_line.id',
       'slip_line.kind',
@@ -58,17 +60,16 @@ export async function readLines(db: Database, slipId: string) {
       'batch.code as batch_code',
       'batch.state as batch_state',
       'seller.name as batch_seller',
-      // Of the same part, something is on the shelf that may not be sold.
+      'batch.on_hand as batch_on_hand',
+      'stock.on_hand',
+      // Of the same part, so many are on the shelf that may not be sold.
       eb
-        .exists(
-          eb
-            .selectFrom('batch as other')
-            .select('other.id')
-            .whereRef('other.part_id', '=', 'slip_line.part_id')
-            .where('other.state', 'in', ['held', 'confirmed'])
-            .where('other.on_hand', '>', 0),
-        )
-        .as('some_held'),
+        .selectFrom('batch as other')
+        .select((held) => held.fn.coalesce(held.fn.sum<number>('other.on_hand'), held.val(0)).as('held'))
+        .whereRef('other.part_id', '=', 'slip_line.part_id')
+        .where('other.state', 'in', ['held', 'confirmed'])
+        .where('other.on_hand', '>', 0)
+        .as('held_on_shelf'),
       'slip_line.part_id',
       'part.kind as part_kind',
       'slip_line.quantity',
@@ -118,8 +119,13 @@ export async function readNotes(db: Database, slipId: string) {
   return db
     .selectFrom('slip_note')
     .innerJoin('staff', 'staff.id', 'slip_note.staff_id')
-    .select(['slip_note.at', 'slip_note.text', 'staff.name as by'])
+    .select(['slip_note.id', 'slip_note.at', 'slip_note.text', 'slip_note.replaces_id', 'staff.name as by'])
     .where('slip_note.slip_id', '=', slipId)
+    .where(({ not, exists, selectFrom }) =>
+      not(
+        exists(selectFrom('slip_note as later').select('later.id').whereRef('later.replaces_id', '=', 'slip_note.id')),
+      ),
+    )
     .orderBy('slip_note.id')
     .execute();
 }
@@ -134,6 +140,30 @@ export async function findLine(db: Database, lineId: string) {
     .executeTakeFirst();
 }
 
+export async function findNote(db: Database, slipId: string, noteId: string) {
+  return db
+    .selectFrom('slip_note')
+    .innerJoin('staff', 'staff.id', 'slip_note.staff_id')
+    .select(['slip_note.id', 'slip_note.staff_id', 'staff.name as by'])
+    .where('slip_note.id', '=', noteId)
+    .where('slip_note.slip_id', '=', slipId)
+    .executeTakeFirst();
+}
+
+/** What was told of a line when it was last judged. */
+export async function readTold(db: Database, slipId: string, lineId: string) {
+  const row = await db
+    .selectFrom('judgement')
+    .innerJoin('slip_line', 'slip_line.id', 'judgement.slip_line_id')
+    .select('judgement.findings')
+    .where('slip_line.id', '=', lineId)
+    .where('slip_line.slip_id', '=', slipId)
+    .orderBy('judgement.id', 'desc')
+    .limit(1)
+    .executeTakeFirst();
+  return row?.findings;
+}
+
 /** Says which batch a line's pieces are from, where nobody has said so yet and it is not sold. */
 export async function nameBatch(trx: Writing, lineId: string, batchId: string): Promise<void> {
   await trx
@@ -141,13 +171,15 @@ export async function nameBatch(trx: Writing, lineId: string, batchId: string): 
     .set({ batch_id: batchId })
     .where('id', '=', lineId)
     .where('batch_id', 'is', null)
-    .where('slip_id', 'in', (eb) => eb.selectFrom('slip').select('slip.id').where('slip.state', '!=', 'closed'))
+    .where('slip_id', 'in', (eb) =>
+      eb.selectFrom('slip').select('slip.id').where('slip.state', 'in', ['open', 'parked']),
+    )
     .execute();
 }
 
 const MOST_SLIPS = 100;
 
-export async function listSlipRows(db: Database, state: 'open' | 'parked' | 'closed' | undefined) {
+export async function listSlipRows(db: Database, state: SlipState | undefined) {
   let query = db
     .selectFrom('slip')
     .leftJoin('engine', 'engine.id', 'slip.engine_id')
@@ -170,6 +202,41 @@ export async function listSlipRows(db: Database, state: 'open' | 'parked' | 'clo
     .limit(MOST_SLIPS);
   if (state) query = query.where('slip.state', '=', state);
   return query.execute();
+}
+
+/** Who last wrote on a slip. */
+async function lastChangedBy(db: Database, slipId: string): Promise<string | undefined> {
+  const last = await db
+    .selectFrom('change_entry')
+    .innerJoin('staff', 'staff.id', 'change_entry.staff_id')
+    .select('staff.name')
+    .where('subject', '=', 'slip')
+    .where('subject_id', '=', slipId)
+    .orderBy('change_entry.id', 'desc')
+    .limit(1)
+    .executeTakeFirst();
+  return last?.name;
+}
+
+/**
+ * Locks a slip, then the parts it sells and their stock, in the order in which a hold takes them: nothing that decides
+ * whether it may be collected changes from here on.
+ */
+export async function lockForSale(trx: Writing, slipId: string): Promise<void> {
+  await trx.selectFrom('slip').select('id').where('id', '=', slipId).forUpdate().execute();
+  const parts = await trx
+    .selectFrom('slip_line')
+    .select('part_id')
+    .distinct()
+    .where('slip_id', '=', slipId)
+    .where('kind', '=', 'sale')
+    .where('removed_at', 'is', null)
+    .orderBy('part_id')
+    .execute();
+  const ids = parts.map(({ part_id }) => part_id);
+  if (ids.length === 0) return;
+  for (const id of ids) await sql`select pg_advisory_xact_lock_shared(${id}::bigint)`.execute(trx);
+  await trx.selectFrom('stock').select('part_id').where('part_id', 'in', ids).orderBy('part_id').forUpdate().execute();
 }
 
 /**
@@ -201,7 +268,7 @@ export async function changeSlipRow(
   if (!changed) {
     return trouble(
       'changed-meanwhile',
-      `${before.holder ?? 'Somebody'} changed slip ${before.docket} meanwhile. Look at it as it stands now and try again.`,
+      `${(await lastChangedBy(trx, before.id)) ?? 'Somebody'} changed slip ${before.docket} meanwhile. Look at it as it stands now and try again.`,
     );
   }
   const keys = Object.keys(change.set ?? {}) as (keyof SlipRow)[];

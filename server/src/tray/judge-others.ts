@@ -6,6 +6,7 @@ import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
 import { compareInTray, trayPlacing } from '@brackenfell/core/fitment/ranking';
 import { sayIn, type Say } from '@brackenfell/core/fitment/say';
 import type { Evidence, Verdict } from '@brackenfell/core/fitment/verdict';
+import { withReadings } from '@brackenfell/core/slip/piece-readings';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { readNamedParts } from '../ask/store.ts';
 import { readPartSheets, readPartTitles } from '../catalogue/read-facts.ts';
@@ -51,13 +52,14 @@ export async function judgeOthers(
   ]);
   const standing = standingBy(ruling.rules);
   const say = sayIn(units);
+  const sheetOf = (id: string) => withReadings(sheets.get(id) ?? {}, question.found?.ofPart.get(id) ?? []);
   const candidates = ids
     .map((id): JudgedCandidate => {
       const part = { ...stock.get(id)!, ...titles.get(id)! };
-      const { place, evidence, judgement } = judgeAtBestPlace(asked, kind, id, { ...sheets.get(id), ...jobFacts }, say);
+      const { place, evidence, judgement } = judgeAtBestPlace(asked, kind, id, { ...sheetOf(id), ...jobFacts }, say);
       return {
         part,
-        sheet: sheets.get(id)!,
+        sheet: sheetOf(id),
         judgement,
         evidence,
         servedAt: [...new Set(asked.positions.filter((p) => p.place === place).map(({ label }) => label))],

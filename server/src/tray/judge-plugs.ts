@@ -20,6 +20,7 @@ import { answeredInAnyCase, countAll, pickFirst, type CandidateCounts } from './
 import { readRuling, type Ruling } from './ruling.ts';
 import { standingBy } from './standing.ts';
 import { readStock } from './store.ts';
+import type { FoundHere } from '../slip/reading-store.ts';
 
 export interface PlugsQuestion extends AskedOf {
   readonly inHand?: string | undefined;
@@ -29,6 +30,8 @@ export interface PlugsQuestion extends AskedOf {
   readonly duty?: Duty | undefined;
   /** How many candidates to explain. */
   readonly most?: number;
+  /** What was found of the pieces and the vehicle of the job. */
+  readonly found?: FoundHere | undefined;
 }
 
 export interface TrayPart extends PartTitle {
@@ -82,10 +85,13 @@ export async function judgePlugs(
   if (!asked) return undefined;
   const standing = standingBy(ruling.rules);
   const { held } = asked;
-  const bench = layOut(asked, ruling);
+  const bench = layOut(asked, ruling, question.found);
   const { inHand } = question;
   const isPlug = (id: string) => held.plugs.placeOf(id) !== undefined;
-  const singled = [...new Set(question.only ?? [...asked.reached, ...(inHand ? [inHand] : [])])].filter(isPlug);
+  const read = question.found?.ofPart.keys() ?? [];
+  const singled = [...new Set(question.only ?? [...asked.reached, ...(inHand ? [inHand] : []), ...read])].filter(
+    isPlug,
+  );
   const others = question.only
     ? new Uint32Array()
     : plugsBySize(
@@ -93,11 +99,11 @@ export async function judgePlugs(
         asked.positions.map(({ sheet }) => sheet),
         new Set(singled.map((id) => held.plugs.placeOf(id)!)),
       );
-  const found = singled.map((id) => bench.screen(id));
+  const screened = singled.map((id) => bench.screen(id));
   const bySize = bench.screenAll(others);
   const most = question.most ?? singled.length + others.length;
-  const answered = answeredInAnyCase(found, inHand);
-  const chosen = pickFirst(found, bySize, most, answered, standing);
+  const answered = answeredInAnyCase(screened, inHand);
+  const chosen = pickFirst(screened, bySize, most, answered, standing);
   const ids = chosen.map(({ id }) => id);
   const onTrails = ids.flatMap((id) => asked.trails.get(id)?.steps.map(({ to }) => to) ?? []);
   const [stock, named] = await Promise.all([
@@ -127,7 +133,7 @@ export async function judgePlugs(
 
   const explain = bench.explainIn(units);
   const candidates = ranked.map(({ screened: { id, place, evidence }, part, cost }): JudgedCandidate => {
-    const sheet = held.plugs.sheetOf(held.plugs.placeOf(id)!);
+    const sheet = bench.sheetOf(id);
     return {
       part,
       sheet,
@@ -148,7 +154,7 @@ export async function judgePlugs(
     positions: asked.positions,
     everyPosition: asked.everyPosition,
     candidates,
-    counts: countAll(found, bySize, asked.reached),
+    counts: countAll(screened, bySize, asked.reached),
     edges: new Map(asked.edges.map((edge) => [edge.id, edge])),
     printed: new Map(named.map(({ id, printed }) => [id, printed])),
     scales: held.scales,

@@ -1,24 +1,37 @@
 import type { FactSheet } from '@brackenfell/core/fitment/facts';
-import { judgeOverPositions, weighFindings, type LineJudgement } from '@brackenfell/core/fitment/judge-plug';
-import { sayIn } from '@brackenfell/core/fitment/say';
+import { judgeOverPositions, judgePlug, weighFindings, type LineJudgement } from '@brackenfell/core/fitment/judge-plug';
+import { sayIn, type Say } from '@brackenfell/core/fitment/say';
 import { Explainer } from '@brackenfell/core/fitment/screening/explain';
 import { Screen, type ScreenedPlugs } from '@brackenfell/core/fitment/screening/screen';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
-import { VERDICTS, worstVerdict } from '@brackenfell/core/fitment/verdict';
+import { VERDICTS, worstVerdict, type Evidence } from '@brackenfell/core/fitment/verdict';
+import { withReadings } from '@brackenfell/core/slip/piece-readings';
+import type { FoundHere } from '../slip/reading-store.ts';
 import type { HeldPlugs } from '../catalogue/fact-sheets.ts';
 import { alikePositions, type Asked } from './asked.ts';
 import type { Ruling } from './ruling.ts';
 import { UNCONNECTED, type ScreenedBySize, type ScreenedCandidate } from './pick-candidates.ts';
 
-/** What is needed to screen and to explain plugs for an engine. */
-export function layOut(asked: Asked<HeldPlugs>, ruling: Ruling) {
+const NOTHING_FOUND_HERE: FoundHere = { ofVehicle: [], ofPart: new Map() };
+const PLAIN = sayIn('metric');
+
+/**
+ * What is needed to screen and to explain plugs for an engine. What was found on the vehicle is laid over what the engine
+ * asks before rules and duty speak; a plug that was read is judged by itself, with its readings over its figures.
+ */
+export function layOut(asked: Asked<HeldPlugs>, ruling: Ruling, found: FoundHere = NOTHING_FOUND_HERE) {
   const { plugs } = asked.held;
   const groups = alikePositions(asked.positions).map((positions) => {
-    const facts = ruling.apply(positions[0]!.sheet);
+    const facts = ruling.apply(withReadings(positions[0]!.sheet, found.ofVehicle));
     return { positions, place: positions[0]!.place, facts, screen: new Screen(plugs, facts) };
   });
   const places = [...new Set(groups.map(({ place }) => place))];
   const groupsAt = (place: string) => groups.filter((group) => group.place === place);
+
+  const sheetOf = (id: string): FactSheet =>
+    withReadings(plugs.sheetOf(plugs.placeOf(id)!), found.ofPart.get(id) ?? []);
+  const judgeRead = (id: string, facts: FactSheet, evidence: Evidence, say: Say) =>
+    judgePlug({ ...sheetOf(id), ...facts }, evidence, say);
 
   /** Where a cylinder's places ask different plugs, a plug is for the place it suits best and is judged there. */
   function screen(id: string): ScreenedCandidate {
@@ -26,7 +39,9 @@ export function layOut(asked: Asked<HeldPlugs>, ruling: Ruling) {
     return places
       .map((place): ScreenedCandidate => {
         const evidence = asked.evidenceAt(place, id);
-        const judged = groupsAt(place).map((group) => group.screen.judge(plug, evidence));
+        const judged = groupsAt(place).map(({ facts, screen: columns }) =>
+          found.ofPart.has(id) ? judgeRead(id, facts, evidence, PLAIN) : columns.judge(plug, evidence),
+        );
         const verdict = worstVerdict(judged.map((j) => j.verdict));
         return { id, place, evidence, verdict, closeness: Math.max(...judged.map((j) => j.closeness)) };
       })
@@ -67,13 +82,15 @@ export function layOut(asked: Asked<HeldPlugs>, ruling: Ruling) {
       return judgeOverPositions(
         groups.flatMap((group, i) => {
           if (group.place !== place) return [];
-          const judgement = weighFindings(explainers[i]!.findingsOf(plug, sheet), evidence);
+          const judgement = found.ofPart.has(id)
+            ? judgeRead(id, group.facts, evidence, say)
+            : weighFindings(explainers[i]!.findingsOf(plug, sheet), evidence);
           return [{ labels: group.positions.map(({ label }) => label), judgement }];
         }),
       );
     };
   }
-  return { screen, screenAll, explainIn };
+  return { screen, screenAll, explainIn, sheetOf };
 }
 
 function worstOfBoth(a: ScreenedPlugs, b: ScreenedPlugs): ScreenedPlugs {

@@ -26,7 +26,7 @@ export function findingView(finding: SharedFinding): Finding {
     sources: finding.sources.map(({ fact, source, questions }) =>
       questions ? { fact: FACTS[fact].label, source, questions } : { fact: FACTS[fact].label, source },
     ),
-    missing: finding.missing.map((fact) => ({ fact: FACTS[fact].label, question: FACTS[fact].question })),
+    missing: finding.missing.map((fact) => ({ id: fact, fact: FACTS[fact].label, question: FACTS[fact].question })),
     blocks,
     ...(relief ? { relief } : {}),
     onlyAt: [...onlyAt],

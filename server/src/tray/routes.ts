@@ -5,6 +5,7 @@ import { getNearMisses, getTray } from '@brackenfell/contract/tray';
 import type { Context } from '../context.ts';
 import { serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';
+import { readFound } from '../slip/reading-store.ts';
 import { readAround } from './around.ts';
 import { planFitting } from './fitting-plan.ts';
 import { judgeEngine } from './judge-engine.ts';
@@ -13,8 +14,9 @@ import { trayView } from './present.ts';
 
 export function trayRoutes(app: Express, context: Context): void {
   serve(app, context, getTray, async ({ params, query, db }) => {
-    const { position, units, duty, ...asked } = query;
-    const question = { ...asked, engineId: params.engineId, positionId: position, duty: readDuty(duty ?? '') };
+    const { position, units, duty, slip, ...asked } = query;
+    const found = slip === undefined ? undefined : await readFound(db, slip);
+    const question = { ...asked, engineId: params.engineId, positionId: position, duty: readDuty(duty ?? ''), found };
     const [judged, around] = await Promise.all([
       judgeEngine(context, question, units, db),
       query.kind === 'plug' ? undefined : readAround(context, db, params.engineId),

@@ -3,6 +3,7 @@ import * as firstCounter from './2026-11-25-first-counter.ts';
 import * as wholeCatalogue from './2026-11-26-whole-catalogue.ts';
 import * as wholeIgnition from './2026-11-27-whole-ignition.ts';
 import * as proof from './2026-11-28-proof.ts';
+import * as rightAtTheCounter from './2026-11-29-right-at-the-counter.ts';
 
 /** Every migration by its file name, in order. Listed by hand: a bundle cannot look into folders. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -10,4 +11,5 @@ export const MIGRATIONS: Record<string, Migration> = {
   '2026-11-26-whole-catalogue': wholeCatalogue,
   '2026-11-27-whole-ignition': wholeIgnition,
   '2026-11-28-proof': proof,
+  '2026-11-29-right-at-the-counter': rightAtTheCounter,
 };

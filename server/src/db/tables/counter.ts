@@ -1,7 +1,10 @@
 import type { ColumnType, Generated, GeneratedAlways } from 'kysely';
 import type { Finding } from '@brackenfell/contract/tray';
 import type { Role } from '@brackenfell/contract/endpoint';
+import type { FactId } from '@brackenfell/core/fitment/facts';
 import type { Verdict } from '@brackenfell/core/fitment/verdict';
+import type { ReadingHow } from '@brackenfell/core/slip/piece-readings';
+import type { EndReason, SlipState } from '@brackenfell/core/slip/slip-states';
 
 type Key = GeneratedAlways<string>;
 
@@ -29,12 +32,15 @@ export interface SessionTable {
   token_hash: Buffer;
   staff_id: string;
   created_at: Generated<Date>;
+  last_seen_at: Generated<Date>;
   expires_at: Date;
 }
 export interface SlipTable {
   id: Key;
   docket: Generated<number>;
-  state: Generated<'open' | 'parked' | 'closed'>;
+  state: Generated<SlipState>;
+  /** Why it ended without a sale. */
+  end_reason: Generated<EndReason | null>;
   version: Generated<number>;
   customer: Generated<string>;
   vehicle: Generated<string>;
@@ -73,6 +79,29 @@ export interface SlipNoteTable {
   slip_id: string;
   staff_id: string;
   text: string;
+  at: Generated<Date>;
+  /** The note it mends; that one is shown no more, and kept. */
+  replaces_id: Generated<string | null>;
+}
+/** What was found of the very pieces on a slip, or of its vehicle (then of no part). */
+export interface PieceReadingTable {
+  id: Key;
+  slip_id: string;
+  part_id: string | null;
+  fact: FactId;
+  value: Json<unknown>;
+  how: ReadingHow;
+  device: string | null;
+  staff_id: string;
+  at: Generated<Date>;
+  withdrawn_at: Generated<Date | null>;
+}
+/** A wrong password or PIN; for nobody known, `staff_id` is null. */
+export interface FailedTryTable {
+  id: Key;
+  staff_id: string | null;
+  what: 'sign-in' | 'pin';
+  address: string;
   at: Generated<Date>;
 }
 /** Append-only: what was told stays as told. */

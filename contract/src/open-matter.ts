@@ -1,0 +1,18 @@
+import { z } from 'zod';
+import { FACTS, type FactId } from '@brackenfell/core/fitment/facts';
+import { OPEN_MATTERS } from '@brackenfell/core/slip/open-matters';
+import { Id } from './endpoint.ts';
+
+export const FactKey = z.enum(Object.keys(FACTS) as [FactId, ...FactId[]]);
+
+/** One thing that keeps a slip from being collected. */
+export const OpenMatter = z
+  .object({
+    kind: z.enum(OPEN_MATTERS),
+    lineId: Id.nullable(),
+    says: z.string(),
+    /** Facts that settle a question. */
+    facts: z.array(FactKey),
+  })
+  .meta({ id: 'OpenMatter' });
+export type OpenMatter = z.infer<typeof OpenMatter>;

@@ -1,0 +1,114 @@
+import type { Verdict } from '../fitment/verdict.ts';
+
+/** What a line of a slip has to do with its being collected. */
+export interface LineStanding {
+  readonly lineId: string;
+  readonly partId: string;
+  readonly printed: string;
+  readonly kind: 'sale' | 'customers-own';
+  readonly quantity: number;
+  /** Null where it was not judged: no engine on the slip, or the engine takes no such part. */
+  readonly verdict: Verdict | null;
+  readonly isReleased: boolean;
+  /** Questions that block, as they were told. */
+  readonly questions: readonly { readonly facts: readonly string[]; readonly says: string }[];
+  /** The batch its pieces are from, where somebody said. */
+  readonly batch: { readonly code: string; readonly isHeld: boolean; readonly onHand: number } | null;
+  /** Pieces of the part that lie in a batch held in quarantine. */
+  readonly heldOnShelf: number;
+  /** All pieces of the part in the shop, held ones included. */
+  readonly onHand: number;
+}
+
+export const OPEN_MATTERS = [
+  'nothing-sold',
+  'not-judged',
+  'refused',
+  'question',
+  'waits-for-supervisor',
+  'batch-held',
+  'batch-not-named',
+  'not-on-shelf',
+] as const;
+export type OpenMatterKind = (typeof OPEN_MATTERS)[number];
+
+/** One thing that keeps a slip from being collected, and what is done about it. */
+export interface OpenMatter {
+  readonly kind: OpenMatterKind;
+  /** The line it is about; null where it is about the slip. */
+  readonly lineId: string | null;
+  readonly says: string;
+  /** Facts that settle a question. */
+  readonly facts: readonly string[];
+}
+
+const pieces = (n: number): string => (n === 1 ? '1 is' : `${n} are`);
+const batchName = (code: string): string => (code === '' ? 'its delivery' : `batch ${code}`);
+
+/** What may be sold of a part: what is in the shop less what is held. */
+export const freeOf = ({ onHand, heldOnShelf }: Pick<LineStanding, 'onHand' | 'heldOnShelf'>): number =>
+  Math.max(0, onHand - heldOnShelf);
+
+/** What is open on one line, gravest first. A customer's own part is told, never sold: nothing of it is open. */
+function matterOf(line: LineStanding, wanted: number, wantedOfBatch: number): OpenMatter[] {
+  if (line.kind === 'customers-own') return [];
+  const matter = (kind: OpenMatterKind, says: string, facts: readonly string[] = []): OpenMatter => ({
+    kind,
+    lineId: line.lineId,
+    says,
+    facts,
+  });
+  const found: OpenMatter[] = [];
+  if (line.batch?.isHeld)
+    found.push(
+      matter('batch-held', `${capital(batchName(line.batch.code))} is held in quarantine: hand none of it over.`),
+    );
+  if (line.batch === null && line.heldOnShelf > 0)
+    found.push(matter('batch-not-named', 'A batch of it is held in quarantine: say which batch these are from.'));
+  switch (line.verdict) {
+    case null:
+      found.push(matter('not-judged', 'Which engine is it for? The part was not judged.'));
+      break;
+    case 'refuse':
+      found.push(matter('refused', 'Refused for the engine now on the slip: take it off.'));
+      break;
+    case 'needs-supervisor':
+      if (!line.isReleased) found.push(matter('waits-for-supervisor', 'Waits for the supervisor.'));
+      break;
+    case 'ask-first':
+      if (line.questions.length === 0) found.push(matter('question', 'Ask before selling: see why.'));
+      for (const { says, facts } of line.questions) found.push(matter('question', says, facts));
+      break;
+    default:
+  }
+  const there = line.batch === null ? freeOf(line) : Math.max(0, line.batch.onHand);
+  const asked = line.batch === null ? wanted : wantedOfBatch;
+  if (asked > there) {
+    const where = line.batch === null ? 'free on the shelf' : `left of ${batchName(line.batch.code)}`;
+    found.push(matter('not-on-shelf', `${asked} asked, ${pieces(there)} ${where}: sell fewer, or order the rest.`));
+  }
+  return found;
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/**
+ * Everything that keeps a slip from being collected: the one home of that rule. The route refuses by it, the screen lists it,
+ * and the database holds the same line against whatever an application sends. Pieces are counted over all lines of a part.
+ */
+export function openMatters(lines: readonly LineStanding[]): readonly OpenMatter[] {
+  const sold = lines.filter(({ kind }) => kind === 'sale');
+  if (sold.length === 0)
+    return [
+      { kind: 'nothing-sold', lineId: null, says: 'Nothing on it is sold: put a part down, or end it.', facts: [] },
+    ];
+  const sum = (same: (line: LineStanding) => boolean) =>
+    sold.filter(same).reduce((total, { quantity }) => total + quantity, 0);
+  return lines.flatMap((line) =>
+    matterOf(
+      line,
+      sum(({ partId }) => partId === line.partId),
+      sum(({ partId, batch }) => partId === line.partId && batch !== null && batch.code === line.batch?.code),
+    ),
+  );
+}

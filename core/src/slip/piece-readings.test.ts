@@ -1,0 +1,61 @@
+import { describe, expect, test } from '@jest/globals';
+import { reach } from '../fitment/checks/reach.ts';
+import { FACTS, type FactId, type FactSheet } from '../fitment/facts.ts';
+import { sayIn } from '../fitment/say.ts';
+import { FACT_ANSWERS } from './fact-answers.ts';
+import { settles, withReadings, type PieceReading } from './piece-readings.ts';
+
+const say = sayIn('metric');
+const paper = { rank: 'part-maker', name: 'Tamsel' } as const;
+const asked: FactSheet = {
+  'position.reachMm': { ruling: [{ value: { low: 19, high: 19 }, source: { rank: 'engine-maker', name: 'Skerrow' } }] },
+};
+const listed: FactSheet = { ...asked, 'plug.reachMm': { ruling: [{ value: 19, source: paper }] } };
+const read = (value: number, how: PieceReading['how'] = 'gauged'): PieceReading => ({
+  fact: 'plug.reachMm',
+  value,
+  how,
+  by: 'Wren',
+});
+const outcome = (sheet: FactSheet, ...readings: PieceReading[]) =>
+  reach.ask(withReadings(sheet, readings), say).outcome;
+
+describe('a reading of the piece in hand', () => {
+  test('typed once, of a reach nobody has published, leaves the question open', () => {
+    expect(outcome(asked, read(19, 'typed'))).toBe('unknown');
+    expect(settles('plug.reachMm', [read(19, 'typed')])).toBe(false);
+  });
+
+  test('taken twice and agreeing settles it, for the better or the worse', () => {
+    expect(outcome(asked, read(19.02), read(19.06))).toBe('match');
+    expect(outcome(asked, read(26.5), read(26.45))).toBe('refuse');
+  });
+
+  test('taken twice and not agreeing settles nothing, until a third agrees with one of them', () => {
+    expect(outcome(asked, read(19), read(26.5))).toBe('unknown');
+    expect(outcome(asked, read(19), read(26.5), read(19.1))).toBe('match');
+  });
+
+  test('repeated, outranks what is on paper; once, it only questions it', () => {
+    expect(outcome(listed)).toBe('match');
+    expect(outcome(listed, read(26.5))).toBe('unknown');
+    expect(outcome(listed, read(26.5), read(26.5))).toBe('refuse');
+  });
+
+  test('names who read it, and how often, as its source', () => {
+    const finding = reach.ask(withReadings(asked, [read(19), read(19), read(19.1)]), say);
+    expect(finding.sources[0]!.source.name).toBe('This piece, read 3 times by Wren');
+  });
+
+  test('of a form that was seen holds at once, the latest of them', () => {
+    const seen = (value: string): PieceReading => ({ fact: 'plug.seat', value, how: 'seen', by: 'Wren' });
+    expect(withReadings({}, [seen('taper'), seen('gasket-fixed')])['plug.seat']!.ruling[0]!.value).toBe('gasket-fixed');
+  });
+});
+
+test('every fact of a plug that can be measured in mm is answered where it is asked', () => {
+  const measured = (Object.keys(FACTS) as FactId[]).filter(
+    (fact) => fact.startsWith('plug.') && fact !== 'plug.gapToleranceMm' && fact.endsWith('Mm'),
+  );
+  expect(measured.filter((fact) => FACT_ANSWERS[fact] === undefined)).toEqual([]);
+});

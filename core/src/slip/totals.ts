@@ -1,0 +1,26 @@
+/** Standard rate of value added tax, in basis points, on prices that are quoted without it. */
+export const TAX_BASIS_POINTS = 2000;
+
+export interface Totals {
+  readonly goodsMinor: number;
+  readonly taxMinor: number;
+  readonly totalMinor: number;
+}
+
+interface PricedLine {
+  readonly kind: 'sale' | 'customers-own';
+  readonly quantity: number;
+  readonly unitPriceMinor: number | null;
+}
+
+/** Goods, tax and what is to be paid, in minor units. Only what is sold is priced; tax is rounded once, half away from zero. */
+export function totalsOf(lines: readonly PricedLine[]): Totals {
+  const goodsMinor = lines
+    .filter(({ kind }) => kind === 'sale')
+    .reduce((sum, { quantity, unitPriceMinor }) => sum + quantity * (unitPriceMinor ?? 0), 0);
+  const taxMinor = Math.round((goodsMinor * TAX_BASIS_POINTS) / 10_000);
+  return { goodsMinor, taxMinor, totalMinor: goodsMinor + taxMinor };
+}
+
+/** A price without tax, with it. */
+export const withTax = (minor: number): number => minor + Math.round((minor * TAX_BASIS_POINTS) / 10_000);

@@ -1,0 +1,115 @@
+import { isPartKind, type PartKind } from '@brackenfell/core/fitment/part-kinds';
+import type { Staff } from '@brackenfell/contract/session';
+import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
+import type { Context } from '../context.ts';
+import type { Writing } from '../db/database.ts';
+import { recordChange } from '../history/store.ts';
+import { trouble, type Trouble } from '../http/trouble.ts';
+import type { JudgedCandidate, JudgedEngine } from '../tray/judge-plugs.ts';
+import { readPartRows } from '../tray/store.ts';
+import { judgeForSlip, judgeLinesAgain, storeJudgement } from './judge-lines.ts';
+import { readLines, type SlipRow } from './store.ts';
+
+export interface Put {
+  readonly partId: string;
+  readonly kind: 'sale' | 'customers-own';
+  readonly quantity?: number | undefined;
+  readonly positionId?: string | undefined;
+  readonly onTop?: boolean | undefined;
+  readonly units: UnitDisplay;
+}
+
+/** One for each place served in each engine of the job; by the shop's rule a spare with the plugs. */
+function usualQuantity(
+  kind: PartKind,
+  engines: number,
+  judged: JudgedEngine | undefined,
+  candidate: JudgedCandidate | undefined,
+): number {
+  const places = (candidate?.servedAt.length ?? 1) * (candidate ? engines : 1);
+  return kind === 'plug' && candidate && judged?.ruling.rules.sparePolicy === 'one-spare' ? places + 1 : places;
+}
+
+const MOST_PIECES = 999;
+
+/** Puts a part on a slip, judged here and stored as told; a part that stands on it already is counted up when that is meant. */
+export async function putLine(
+  context: Context,
+  trx: Writing,
+  slip: SlipRow,
+  staff: Staff,
+  { partId, kind, quantity: asked, positionId, onTop, units }: Put,
+): Promise<Trouble | undefined> {
+  const [part] = await readPartRows(trx, [partId]);
+  if (!part || !isPartKind(part.kind))
+    return trouble('invalid-request', 'Choose a part that can be handed over.', { partId: 'no such part' });
+  const lines = await readLines(trx, slip.id);
+  const judged =
+    slip.engine_id === null
+      ? undefined
+      : await judgeForSlip(context, trx, { ...slip, engine_id: slip.engine_id }, lines, {
+          kind: part.kind,
+          partIds: [part.id],
+          positionId,
+          units,
+        });
+  if (slip.engine_id !== null && !judged)
+    return trouble('invalid-request', 'The slip’s engine takes no such part, or not there.', {
+      positionId: 'no such position',
+    });
+  const candidate = judged?.candidates[0];
+  if (candidate?.judgement.verdict === 'refuse' && kind === 'sale') {
+    return trouble(
+      'not-allowed-now',
+      'It is refused for this engine. It can be noted as the customer’s own part, not sold.',
+    );
+  }
+  const quantity = asked ?? usualQuantity(part.kind, slip.engine_count, judged, candidate);
+  const standing = lines.find((line) => line.part_id === part.id && line.kind === kind);
+  if (standing) {
+    const pieces = standing.quantity === 1 ? '1 is' : `${standing.quantity} are`;
+    if (onTop !== true)
+      return trouble('already-there', `${pieces} on it: count the line up, or say that as many more are meant.`);
+    const more = standing.quantity + quantity;
+    if (more > MOST_PIECES) return trouble('invalid-request', `A line takes at most ${MOST_PIECES} pieces.`);
+    await trx.updateTable('slip_line').set({ quantity: more }).where('id', '=', standing.id).execute();
+    await recordChange(trx, {
+      staffId: staff.id,
+      subject: 'slip line',
+      subjectId: standing.id,
+      action: 'change',
+      before: { quantity: standing.quantity },
+      after: { quantity: more },
+    });
+    return undefined;
+  }
+  const line = await trx
+    .insertInto('slip_line')
+    .values({
+      slip_id: slip.id,
+      part_id: part.id,
+      kind,
+      quantity,
+      unit_price_minor: kind === 'sale' ? part.each_minor : null,
+      positions: [...(candidate?.servedAt ?? [])],
+      removed_at: null,
+    })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  if (judged && candidate) await storeJudgement(trx, line.id, staff, judged, candidate, null);
+  // The other half of a pair is told by what now stands beside it.
+  if (part.kind === 'cap' || part.kind === 'rotor')
+    await judgeLinesAgain(context, trx, slip, staff, {
+      cause: 'slip',
+      kinds: [part.kind === 'cap' ? 'rotor' : 'cap'],
+      store: 'changed',
+    });
+  await recordChange(trx, {
+    staffId: staff.id,
+    subject: 'slip line',
+    subjectId: line.id,
+    action: 'add',
+    after: { part: part.printed, kind },
+  });
+  return undefined;
+}

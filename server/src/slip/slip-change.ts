@@ -1,0 +1,30 @@
+import { isFinal, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
+import { mayTakeOver, mayWrite } from '@brackenfell/core/slip/who-may';
+import type { Staff } from '@brackenfell/contract/session';
+import { trouble, type Trouble } from '../http/trouble.ts';
+import type { SlipRow } from './store.ts';
+
+const held = (slip: SlipRow) => ({ state: slip.state, holderId: slip.holder_id });
+
+/** Only its holder writes on a slip, and only while it is open; says what to do otherwise. */
+export const mustHold =
+  (staff: Staff) =>
+  (slip: SlipRow): Trouble | undefined => {
+    if (mayWrite(held(slip), staff)) return undefined;
+    const is = `Slip ${slip.docket} is ${SLIP_STATE_WORDS[slip.state]}`;
+    if (isFinal(slip.state)) return trouble('not-allowed-now', `${is} and final: copy it to a new slip.`);
+    if (slip.state === 'parked') return trouble('not-allowed-now', `${is}: take it up first.`);
+    return trouble('not-allowed-now', `${slip.holder ?? 'Somebody'} holds slip ${slip.docket}: take it over first.`);
+  };
+
+export const mustBeTakable =
+  (staff: Staff) =>
+  (slip: SlipRow): Trouble | undefined => {
+    if (mayTakeOver(held(slip), staff)) return undefined;
+    if (isFinal(slip.state))
+      return trouble('not-allowed-now', `Slip ${slip.docket} is ${SLIP_STATE_WORDS[slip.state]} and final.`);
+    return trouble(
+      'role-not-allowed',
+      `${slip.holder ?? 'A colleague'} holds slip ${slip.docket}: ask them to park it, or ask a specialist to take it over.`,
+    );
+  };

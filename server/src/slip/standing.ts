@@ -1,0 +1,36 @@
+import { openMatters, type LineStanding } from '@brackenfell/core/slip/open-matters';
+import type { OpenMatter } from '@brackenfell/contract/open-matter';
+import type { LineRow } from './store.ts';
+
+const HELD: readonly (string | null)[] = ['held', 'confirmed'];
+
+/** A stored line as far as it matters whether it may be collected. */
+export function lineStanding(line: LineRow): LineStanding {
+  const blocking = (line.findings ?? []).filter(({ outcome, blocks }) => outcome === 'unknown' && blocks);
+  return {
+    lineId: line.id,
+    partId: line.part_id,
+    printed: line.printed,
+    kind: line.kind,
+    quantity: line.quantity,
+    verdict: line.verdict,
+    isReleased: line.released_by !== null,
+    questions: blocking.map(({ told, missing }) => ({
+      says: told.toDo ?? told.says,
+      facts: missing.flatMap(({ id }) => id ?? []),
+    })),
+    batch:
+      line.batch_id === null
+        ? null
+        : { code: line.batch_code!, isHeld: HELD.includes(line.batch_state), onHand: line.batch_on_hand! },
+    heldOnShelf: Number(line.held_on_shelf ?? 0),
+    onHand: line.on_hand ?? 0,
+  };
+}
+
+/** Everything that keeps these lines from being collected. */
+export const openOf = (lines: readonly LineRow[]): OpenMatter[] =>
+  openMatters(lines.map(lineStanding)).map(({ facts, ...matter }) => ({
+    ...matter,
+    facts: [...facts] as OpenMatter['facts'],
+  }));
