@@ -51,7 +51,7 @@ if (!ready) {
   );
 }
 
-const db = openDatabase(inLarge(env('BRACKENFELL_TEST_APP_URL')), () => undefined);
+const db = openDatabase(inLarge(env('BRACKENFELL_TEST_APP_URL')), () => undefined, { patient: true });
 const { id: anyPart } = await db.selectFrom('part').select('id').limit(1).executeTakeFirstOrThrow();
 const yardstick = express();
 yardstick.get('/pk', async (_req, res) => {

@@ -1,4 +1,5 @@
-import { ask, expect, expectTray, signIn, slipPane, test } from './counter.ts';
+import { chromium, type Page } from '@playwright/test';
+import { ask, expect, expectTray, signIn, slipPane, slowly, test } from './counter.ts';
 
 test('when the server is gone a banner says so, typed text is kept, and work goes on without a reload', async ({
   page,
@@ -23,14 +24,88 @@ test('when the server is gone a banner says so, typed text is kept, and work goe
   await page.keyboard.press('j');
   await expect(page.locator('[data-why]')).toContainText('TS 500 226');
 
+  await expect(slipPane(page).getByRole('region', { name: 'Not sent yet' })).toContainText('For: Cawdle Minibus');
   await counter.start();
   await expect(page.getByText('The server does not answer.').first()).toBeHidden();
+  await expect(slipPane(page).getByRole('region', { name: 'Not sent yet' })).toHaveCount(0);
   await expect(customer).toHaveValue('Cawdle Minibus Co-operative');
   expect(await page.evaluate(() => 'stillTheSamePage' in window)).toBe(true);
-  const stored = page.waitForResponse((response) => response.request().method() === 'PATCH' && response.ok());
-  await customer.focus();
-  await page.keyboard.press('Enter');
-  await stored;
   await page.reload();
   await expect(slipPane(page).getByLabel('For', { exact: true })).toHaveValue('Cawdle Minibus Co-operative');
+});
+
+/** Half a minute of a slip's writes while nobody answers; what was typed and not sent stands in its field. */
+async function workWhileAway(page: Page): Promise<void> {
+  await page.keyboard.press('k');
+  await page.keyboard.press('j');
+  await page.keyboard.press('+');
+  await expect(slipPane(page).getByRole('region', { name: 'Not sent yet' })).toContainText('put down');
+  await page.keyboard.press(']');
+  await page.keyboard.press('+');
+  await page.keyboard.press('+');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press(';');
+  await page.keyboard.type('Rings back at four', { delay: 20 });
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('=');
+  await page.keyboard.press('p');
+}
+
+async function expectAllOnce(page: Page): Promise<void> {
+  await page.keyboard.press('=');
+  await page.getByRole('button', { name: /04201.*parked/ }).click();
+  await expect(slipPane(page)).toContainText('Rings back at four');
+  await expect(slipPane(page).getByText('Rings back at four')).toHaveCount(1);
+  await expect(slipPane(page).getByRole('listitem').filter({ hasText: 'KN 419G-63DR' }).first()).toContainText('6');
+  await expect(slipPane(page).getByText('TS 500 226')).not.toHaveCount(0);
+}
+
+test('a line, a quantity, a note and parking while the server is gone for half a minute, and a reload, arrive once and in order', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter);
+  await ask(page, 'skerrow sc20', /Skerrow SC20/);
+  await expectTray(page);
+  await page.keyboard.press('Enter');
+  await expect(slipPane(page).getByText('KN 419G-63DR')).toBeVisible();
+  await page.keyboard.press('j');
+  await counter.kill();
+  await workWhileAway(page);
+  await page.waitForTimeout(30_000);
+  await page.reload().catch(() => undefined);
+  await counter.start();
+  await page.goto(counter.address);
+  await expect(slipPane(page)).toContainText('No slip yet');
+  await expectAllOnce(page);
+});
+
+test('the browser killed instead: what was not sent arrives when it is opened again', async ({ counter }, testInfo) => {
+  const profile = testInfo.outputPath('profile');
+  const open = () =>
+    chromium.launchPersistentContext(profile, {
+      ...testInfo.project.use.launchOptions,
+      viewport: { width: 1280, height: 800 },
+      locale: 'en-GB',
+    });
+  let context = await open();
+  let page = slowly(context.pages()[0] ?? (await context.newPage()));
+  await signIn(page, counter);
+  await ask(page, 'skerrow sc20', /Skerrow SC20/);
+  await expectTray(page);
+  await page.keyboard.press('Enter');
+  await expect(slipPane(page).getByText('KN 419G-63DR')).toBeVisible();
+  await page.keyboard.press('j');
+  await counter.kill();
+  await workWhileAway(page);
+  // Long enough for the browser to have written its storage down.
+  await page.waitForTimeout(2000);
+  await context.close();
+  await counter.start();
+  context = await open();
+  page = slowly(context.pages()[0] ?? (await context.newPage()));
+  await page.goto(counter.address);
+  await expect(slipPane(page)).toContainText('No slip yet');
+  await expectAllOnce(page);
+  await context.close();
 });

@@ -19,7 +19,7 @@ test('an Ask-first part shows which fact is missing and carries its question to 
   await expect(whyPanel(page)).toContainText('Ask first');
   await expect(whyPanel(page)).toContainText('Not known: reach. Measure from the seat face to the end of the shell');
   await expect(page.getByRole('img', { name: /Section: TS 500 231/ })).toContainText('reach ?');
-  await page.keyboard.press('Enter');
+  await page.keyboard.press('+');
   await expect(slipPane(page).getByRole('region', { name: 'Still open' })).toContainText('Measure from the seat face');
   await expect(page.getByRole('button', { name: /Parts.*1 question open/ })).toBeVisible();
 });

@@ -53,14 +53,19 @@ export class Counter {
 /** Keys come as from fingers: further apart than a scanner's, and each command done before the next. */
 const FINGER_MS = 45;
 
+/** A page whose keys come as from fingers. */
+export function slowly(page: Page): Page {
+  const press = page.keyboard.press.bind(page.keyboard);
+  page.keyboard.press = async (...given) => {
+    await press(...given);
+    await page.waitForTimeout(FINGER_MS);
+  };
+  return page;
+}
+
 export const test = base.extend<{ counter: Counter }>({
   page: async ({ page }, use) => {
-    const press = page.keyboard.press.bind(page.keyboard);
-    page.keyboard.press = async (...given) => {
-      await press(...given);
-      await page.waitForTimeout(FINGER_MS);
-    };
-    await use(page);
+    await use(slowly(page));
   },
   // eslint-disable-next-line no-empty-pattern -- Playwright reads fixtures from the pattern
   counter: async ({}, use) => {

@@ -4,7 +4,7 @@ export default defineConfig({
   testDir: '.',
   // Generous: a shared machine can be ten times slower than itself, and no journey is about speed.
   timeout: 300_000,
-  expect: { timeout: 45_000 },
+  expect: { timeout: Number(process.env.BRACKENFELL_PATIENCE_MS ?? 45_000) },
   fullyParallel: false,
   workers: 1,
   forbidOnly: true,

@@ -1,6 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
-import { readdirSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 const isRoot = process.getuid?.() === 0;
@@ -23,20 +22,24 @@ function install(packages: readonly string[]): void {
 
 const POSTGRES_FOLDER = '/usr/lib/postgresql';
 
-function findPostgres(): string | undefined {
+/** The programs that read a data folder: of its own major version, or the newest there is for one that is not made yet. */
+function findPostgres(folder?: string): string | undefined {
   if (!existsSync(POSTGRES_FOLDER)) return undefined;
   const versions = readdirSync(POSTGRES_FOLDER)
     .map(Number)
     .filter((v) => v >= 15);
+  const marker = folder === undefined ? undefined : join(folder, 'PG_VERSION');
+  const made = marker !== undefined && existsSync(marker) ? Number(readFileSync(marker, 'utf8').trim()) : undefined;
   const newest = versions
+    .filter((version) => made === undefined || version === made)
     .sort((a, b) => b - a)
     .find((v) => existsSync(join(POSTGRES_FOLDER, String(v), 'bin', 'initdb')));
   return newest === undefined ? undefined : join(POSTGRES_FOLDER, String(newest), 'bin');
 }
 
-/** Folder of PostgreSQL's programs, installed when missing. No system cluster is created or touched. */
-export function ensurePostgres(): string {
-  const present = findPostgres();
+/** Folder of PostgreSQL's programs for a data folder, installed when missing. No system cluster is created or touched. */
+export function ensurePostgres(folder?: string): string {
+  const present = findPostgres(folder);
   if (present) return present;
   const settings = '/etc/postgresql-common/createcluster.conf';
   if (isRoot && !existsSync(settings)) {
@@ -44,7 +47,11 @@ export function ensurePostgres(): string {
     writeFileSync(settings, 'create_main_cluster = false\n');
   }
   install(['postgresql-15']);
-  const installed = findPostgres();
+  const installed = findPostgres(folder);
+  if (!installed && findPostgres())
+    throw new Error(
+      `The data in ${folder ?? ''} was made by another major version of PostgreSQL than is installed. Install that version beside this one, or start over with --fresh.`,
+    );
   if (!installed) throw new Error('PostgreSQL was installed but its programs are not where Debian puts them.');
   return installed;
 }

@@ -4,7 +4,7 @@ import { migrate } from '@brackenfell/server/db/migrate';
 
 /** Migrates a database and, where it is still empty, fills it with the demo world. Says what it did. */
 export async function fillDemo(ownerUrl: string, say: (line: string) => void): Promise<void> {
-  const db = openDatabase(ownerUrl, () => undefined, 2);
+  const db = openDatabase(ownerUrl, () => undefined, { max: 2, patient: true });
   try {
     const applied = await migrate(db);
     if (applied.length > 0) say(`Migrated: ${applied.join(', ')}.`);

@@ -8,7 +8,11 @@ export interface RunningServer {
 }
 
 /** Starts the built server as a child that stops when its parent is gone, and waits for the port it listens on. */
-export async function startServer(databaseUrl: string, port: number, logLevel = 'warn'): Promise<RunningServer> {
+export async function startServer(
+  databaseUrl: string,
+  port: number,
+  settings: NodeJS.ProcessEnv = {},
+): Promise<RunningServer> {
   const child = spawn(process.execPath, ['--enable-source-maps', SERVER_BUNDLE], {
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     env: {
@@ -17,7 +21,7 @@ export async function startServer(databaseUrl: string, port: number, logLevel = 
       BRACKENFELL_DATABASE_URL: databaseUrl,
       BRACKENFELL_PORT: String(port),
       BRACKENFELL_WEB: WEB_BUILD,
-      BRACKENFELL_LOG: logLevel,
+      ...settings,
     },
   });
   return new Promise((resolve, reject) => {

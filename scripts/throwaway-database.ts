@@ -28,6 +28,8 @@ export async function withThrowawayDatabase<T>(
       BRACKENFELL_TEST_SUPER_URL: cluster.superUrl('postgres'),
       BRACKENFELL_TEST_OWNER_URL: ownerUrl,
       BRACKENFELL_TEST_APP_URL: appUrl,
+      // One for all servers of a journey: a retry after a restart is known again.
+      BRACKENFELL_SECRET: newPassword(),
     });
   } finally {
     await cluster.stop();

@@ -1,7 +1,7 @@
 import { openDatabase } from '@brackenfell/server/db/database';
 import { runAudit } from '@brackenfell/server/audit/run-audit';
 
-const db = openDatabase(process.argv[2]!, () => undefined, 2);
+const db = openDatabase(process.argv[2]!, () => undefined, { max: 2, patient: true });
 const start = performance.now();
 let found = 0;
 let planted = 0;

@@ -29,7 +29,19 @@ import { getFittedSet } from './fitted-set.ts';
 import { getFittingPlan } from './fitting-plan.ts';
 import { chooseHouseRule, getHouseRules } from './house-rules.ts';
 import { listWaiting, releaseLine, releaseLineByPin } from './release.ts';
-import { health, listStaff, signIn, signOut, switchPerson, whoAmI } from './session.ts';
+import {
+  changeSecret,
+  endSession,
+  health,
+  listFailedTries,
+  listSessions,
+  listStaff,
+  setStaffActive,
+  signIn,
+  signOut,
+  switchPerson,
+  whoAmI,
+} from './session.ts';
 import {
   addLine,
   addNote,
@@ -60,6 +72,11 @@ export const ENDPOINTS = {
   signOut,
   listStaff,
   switchPerson,
+  listSessions,
+  endSession,
+  listFailedTries,
+  changeSecret,
+  setStaffActive,
   ask,
   listEngines,
   getEngine,

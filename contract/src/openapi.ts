@@ -1,9 +1,16 @@
+import { z } from 'zod';
 import { createDocument } from 'zod-openapi';
 import type { Endpoint } from './endpoint.ts';
 import { ENDPOINTS } from './endpoints.ts';
 import { Problem } from './problem.ts';
 
 type OpenApiDocument = ReturnType<typeof createDocument>;
+
+const IdempotencyKey = z.object({
+  'idempotency-key': z
+    .uuid()
+    .meta({ description: 'The same key gives the first answer again and writes nothing twice.' }),
+});
 
 /** The OpenAPI 3.1 document of every endpoint, built from the same schemas that validate the calls. */
 export function openApiDocument(): OpenApiDocument {
@@ -20,6 +27,7 @@ export function openApiDocument(): OpenApiDocument {
       requestParams: {
         ...(endpoint.params ? { path: endpoint.params } : {}),
         ...(endpoint.query ? { query: endpoint.query } : {}),
+        ...(endpoint.idempotent ? { header: IdempotencyKey } : {}),
       },
       ...(endpoint.body ? { requestBody: { content: { 'application/json': { schema: endpoint.body } } } } : {}),
       responses: {

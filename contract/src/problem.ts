@@ -18,6 +18,7 @@ export const PROBLEM_CODES = [
   'not-collected',
   'key-reused',
   'busy',
+  'disk-full',
   'fault',
 ] as const;
 

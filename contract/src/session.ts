@@ -7,7 +7,7 @@ export type Staff = z.infer<typeof Staff>;
 export const health = endpoint({
   method: 'GET',
   path: '/api/health',
-  summary: 'Whether the server answers.',
+  summary: 'Whether the server can serve: it answers, and so does its database.',
   roles: 'public',
   response: z.object({ ok: z.literal(true) }),
 });
@@ -52,4 +52,63 @@ export const switchPerson = endpoint({
   roles: EVERYONE,
   body: z.object({ staffId: Id, pin: z.string().regex(/^\d{4,8}$/, 'must be 4 to 8 digits') }).strict(),
   response: Staff,
+});
+
+/** Ten characters or more; nothing is asked of their kind. */
+const NewPassword = z.string().min(10, 'takes ten characters or more').max(200);
+const Pin = z.string().regex(/^\d{4,8}$/, 'must be 4 to 8 digits');
+
+export const listSessions = endpoint({
+  method: 'GET',
+  path: '/api/session/all',
+  summary: 'Where one is signed in.',
+  roles: EVERYONE,
+  response: z.object({
+    sessions: z.array(
+      z.object({ sessionId: z.string(), begunAt: z.string(), lastSeenAt: z.string(), isThis: z.boolean() }),
+    ),
+  }),
+});
+
+export const endSession = endpoint({
+  method: 'DELETE',
+  path: '/api/session/all/:sessionId',
+  summary: 'Sign out somewhere else.',
+  roles: EVERYONE,
+  params: z.object({ sessionId: z.string().regex(/^[0-9a-f]{16}$/, 'must be as listed') }),
+  response: z.object({ ok: z.literal(true) }),
+});
+
+export const listFailedTries = endpoint({
+  method: 'GET',
+  path: '/api/session/failed-tries',
+  summary: 'Wrong passwords and PINs of the last month: one’s own, or everybody’s for a supervisor.',
+  roles: EVERYONE,
+  response: z.object({
+    tries: z.array(
+      z.object({ name: z.string().nullable(), what: z.enum(['sign-in', 'pin']), address: z.string(), at: z.string() }),
+    ),
+  }),
+});
+
+export const changeSecret = endpoint({
+  method: 'POST',
+  path: '/api/session/secret',
+  summary: 'Change one’s password or PIN; one’s other sessions end.',
+  roles: EVERYONE,
+  body: z
+    .object({ password: z.string().min(1).max(200), newPassword: NewPassword.optional(), newPin: Pin.optional() })
+    .strict(),
+  response: z.object({ ok: z.literal(true) }),
+});
+
+export const setStaffActive = endpoint({
+  method: 'POST',
+  path: '/api/staff/:staffId/active',
+  summary: 'Keep a person out, or let them in again.',
+  roles: ['supervisor'],
+  params: z.object({ staffId: Id }),
+  body: z.object({ active: z.boolean() }).strict(),
+  response: z.object({ ok: z.literal(true) }),
+  idempotent: true,
 });

@@ -309,10 +309,10 @@ export const addNote = endpoint({
 export const mendNote = endpoint({
   method: 'POST',
   path: '/api/slips/:slipId/notes/:noteId/mend',
-  summary: 'Write a note anew; the earlier wording is kept.',
+  summary: 'Write a note anew, or take it back (no text); the earlier wording is kept.',
   roles: COUNTER,
   params: z.object({ slipId: Id, noteId: Id }),
-  body: z.object({ version, text: line(400).min(1) }).strict(),
+  body: z.object({ version, text: line(400) }).strict(),
   response: Slip,
   idempotent: true,
 });

@@ -82,7 +82,11 @@ export const TrayRow = z
     }),
     /** Short word for the evidence column: named, listed, same, equivalent, by size… */
     evidenceWord: z.string(),
+    /** Free to sell; pieces held in quarantine are counted apart. */
     onHand: z.number().int(),
+    held: z.number().int(),
+    /** Places it serves in one engine. */
+    takes: z.number().int(),
     bin: z.string().nullable(),
     priceMinor: z.number().int().nullable(),
     costPer10000KmMinor: z.number().int().nullable(),

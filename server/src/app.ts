@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
+import compression from 'compression';
 import cookieParser from 'cookie-parser';
 import express, { type ErrorRequestHandler, type Express } from 'express';
 import helmet from 'helmet';
@@ -7,6 +8,7 @@ import { pinoHttp } from 'pino-http';
 import { openApiDocument } from '@brackenfell/contract/openapi';
 import { EVERYONE, endpoint } from '@brackenfell/contract/endpoint';
 import { health } from '@brackenfell/contract/session';
+import { sql } from 'kysely';
 import { z } from 'zod';
 import { askRoutes } from './ask/routes.ts';
 import { auditRoutes } from './audit/routes.ts';
@@ -15,7 +17,8 @@ import { inspectionRoutes } from './authenticity/routes.ts';
 import type { Context } from './context.ts';
 import { engineRoutes } from './engine/routes.ts';
 import { identifyRoutes } from './identify/routes.ts';
-import { sameOriginJson } from './http/same-origin.ts';
+import { plainJson } from './http/plain-json.ts';
+import { knownHost, sameOriginJson } from './http/same-origin.ts';
 import { sendTrouble, serve } from './http/serve.ts';
 import { trouble, type Trouble } from './http/trouble.ts';
 import { partRoutes } from './part/routes.ts';
@@ -43,6 +46,7 @@ const openApi = endpoint({
 export function createApp(context: Context): Express {
   const app = express();
   app.disable('x-powered-by');
+  if (context.trustProxy !== undefined) app.set('trust proxy', context.trustProxy);
   app.set('query parser', 'simple');
   // Answers are never stored, so nobody will ask whether they have changed; static files have their own.
   app.set('etag', false);
@@ -65,15 +69,26 @@ export function createApp(context: Context): Express {
       strictTransportSecurity: false,
     }),
   );
+  app.use((_req, res, next) => {
+    res.set('Permissions-Policy', 'camera=(), geolocation=(), microphone=(), payment=(), usb=()');
+    next();
+  });
+  app.use(knownHost(context.hosts));
+  app.use(compression());
   app.use('/api', (_req, res, next) => {
     res.set('Cache-Control', 'no-store');
     next();
   });
   app.use('/api', sameOriginJson);
   app.use(express.json({ limit: LARGEST_BODY }));
+  app.use(plainJson);
   app.use(cookieParser());
 
-  serve(app, context, health, () => Promise.resolve({ ok: true as const }));
+  // Healthy means that it can serve: the database answers.
+  serve(app, context, health, async ({ db }) => {
+    await sql`select 1`.execute(db);
+    return { ok: true as const };
+  });
   const document = openApiDocument();
   serve(app, context, openApi, () => Promise.resolve(document));
   sessionRoutes(app, context);
@@ -96,6 +111,9 @@ export function createApp(context: Context): Express {
     sendTrouble(req, res, trouble('not-found', 'Check the address.'));
   });
   if (context.webFolder) serveWeb(app, context.webFolder);
+  app.use((req, res) => {
+    sendTrouble(req, res, trouble('not-found', 'Check the address and the method.'));
+  });
   app.use(onError(context));
   return app;
 }
@@ -116,7 +134,17 @@ function serveWeb(app: Express, folder: string): void {
 /** Database troubles after which trying again is sensible: it is starting, stopping, out of reach, or chose between two. */
 const AWAY = /^(ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|57P0\d|08\d{3}|53300|40P01)$/;
 
-const SALE_OF_HELD = 'BF001';
+/** What the database says in its own words: a wrong sale, what is not on the shelf, what is final. */
+const OUR_OWN = /^BF00[123]$/;
+/** A statement or a lock took longer than the counter waits. */
+const TOO_LONG = /^(57014|55P03|25P03)$/;
+const DISK_FULL = /^(53100|ENOSPC)$/;
+
+const LOST = [
+  'timeout exceeded when trying to connect',
+  'Connection terminated',
+  'connection error and is not queryable',
+];
 
 function troubleOf(error: unknown): Trouble {
   const { type, code, status, message } = error as { type?: string; code?: string; status?: number; message?: string };
@@ -125,16 +153,13 @@ function troubleOf(error: unknown): Trouble {
     return trouble('wrong-media-type', 'Send UTF-8 JSON.');
   if (type?.startsWith('entity.') || type === 'request.aborted' || type === 'request.size.invalid')
     return trouble('unreadable-body', 'Send well-formed JSON.');
-  // The database's own last word on a batch in quarantine.
-  if (code === SALE_OF_HELD) return trouble('not-allowed-now', message ?? 'A batch of it is held in quarantine.');
+  if (code && OUR_OWN.test(code)) return trouble('not-allowed-now', message ?? 'The database refuses it.');
+  if (code && DISK_FULL.test(code))
+    return trouble('disk-full', 'Nothing was written. Free some room on the disk that holds the data, then try again.');
   if (error instanceof URIError || status === 400) return trouble('invalid-request', 'The address is not well formed.');
-  if (status === 404) return trouble('not-found', 'Check the address.');
-  if (
-    (code && AWAY.test(code)) ||
-    message?.includes('timeout exceeded when trying to connect') ||
-    message?.includes('Connection terminated')
-  ) {
-    return trouble('busy', 'Nothing was changed. Try again in a moment.');
+  if (status === 403 || status === 404) return trouble('not-found', 'Check the address.');
+  if ((code && (AWAY.test(code) || TOO_LONG.test(code))) || LOST.some((words) => message?.includes(words))) {
+    return trouble('busy', 'Try again in a moment: under its key the same call is never carried out twice.');
   }
   return trouble('fault', 'Nothing was half-written. Tell the supervisor the request id.');
 }

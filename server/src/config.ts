@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { z } from 'zod';
 
 const Config = z.object({
@@ -5,6 +6,12 @@ const Config = z.object({
   BRACKENFELL_DATABASE_URL: z.string().min(1),
   BRACKENFELL_PORT: z.coerce.number().int().min(0).max(65535).default(0),
   BRACKENFELL_WEB: z.string().optional(),
+  /** What receipts of calls are keyed with; the same for every server on one database. Random for this process when left out. */
+  BRACKENFELL_SECRET: z.string().min(16).optional(),
+  /** Host names this server answers to besides loopback, separated by commas. */
+  BRACKENFELL_HOSTS: z.string().default(''),
+  /** Addresses or the number of proxies that may say who calls; none when left out. */
+  BRACKENFELL_TRUST_PROXY: z.string().optional(),
   BRACKENFELL_LOG: z.enum(['silent', 'error', 'warn', 'info']).default('warn'),
 });
 
@@ -13,6 +20,9 @@ export interface Config {
   readonly port: number;
   /** Folder of the built web application; none while it is served by its own development server. */
   readonly webFolder: string | undefined;
+  readonly secret: string;
+  readonly hosts: readonly string[];
+  readonly trustProxy: string | number | undefined;
   readonly logLevel: string;
 }
 
@@ -27,6 +37,15 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     databaseUrl: read.data.BRACKENFELL_DATABASE_URL,
     port: read.data.BRACKENFELL_PORT,
     webFolder: read.data.BRACKENFELL_WEB,
+    secret: read.data.BRACKENFELL_SECRET ?? randomBytes(32).toString('base64url'),
+    hosts: read.data.BRACKENFELL_HOSTS.split(',')
+      .map((host) => host.trim().toLowerCase())
+      .filter((host) => host !== ''),
+    trustProxy: proxyOf(read.data.BRACKENFELL_TRUST_PROXY),
     logLevel: read.data.BRACKENFELL_LOG,
   };
 }
+
+/** A count of proxies, or addresses, as Express takes them. */
+const proxyOf = (text: string | undefined): string | number | undefined =>
+  text !== undefined && /^\d+$/.test(text) ? Number(text) : text;

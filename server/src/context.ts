@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import type { Logger } from 'pino';
 import { simulatedPlates, type PlateRegister } from '@brackenfell/stand-ins/plate-register';
 import { CatalogueIndexes } from './catalogue/catalogue-index.ts';
@@ -15,9 +16,25 @@ export interface Context {
   readonly plates: PlateRegister;
   readonly log: Logger;
   readonly webFolder: string | undefined;
+  /** What receipts of calls are keyed with. */
+  readonly secret: string;
+  /** Host names answered to besides loopback. */
+  readonly hosts: readonly string[];
+  readonly trustProxy: string | number | undefined;
 }
 
-export function createContext(db: Database, log: Logger, webFolder?: string): Context {
+interface Serving {
+  readonly webFolder?: string | undefined;
+  readonly secret?: string;
+  readonly hosts?: readonly string[];
+  readonly trustProxy?: string | number | undefined;
+}
+
+export function createContext(
+  db: Database,
+  log: Logger,
+  { webFolder, secret, hosts = [], trustProxy }: Serving = {},
+): Context {
   return {
     db,
     sheets: new FactSheets(db),
@@ -26,5 +43,8 @@ export function createContext(db: Database, log: Logger, webFolder?: string): Co
     plates: simulatedPlates,
     log,
     webFolder,
+    secret: secret ?? randomBytes(32).toString('base64url'),
+    hosts,
+    trustProxy,
   };
 }

@@ -7,8 +7,11 @@ import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { createContext } from './context.ts';
 import { openDatabase } from './db/database.ts';
+import { sweepReceipts } from './http/receipts.ts';
+import { keepAlive } from './keep-alive.ts';
 
 const GRACE_MS = 3000;
+const SWEEP_MS = 60 * 60 * 1000;
 /** The argument under which this program is the server's job worker. */
 const WORK = 'work-jobs';
 
@@ -22,7 +25,7 @@ function main(): void {
   const db = openDatabase(config.databaseUrl, (error) => {
     log.warn({ err: error }, 'database connection lost');
   });
-  const context = createContext(db, log, config.webFolder);
+  const context = createContext(db, log, config);
   const server = createServer(createApp(context));
   server.on('error', (error) => {
     log.error({ err: error }, 'cannot listen');
@@ -37,16 +40,20 @@ function main(): void {
       log.warn({ err: error }, 'the plugs are read at the first tray instead');
     });
   });
-  const worker = fork(fileURLToPath(import.meta.url), [WORK]);
   let stopping = false;
-  worker.on('exit', (code) => {
-    if (!stopping) log.error({ code }, 'the job worker stopped; audits wait until the server is started again');
-  });
+  const worker = keepAlive(
+    () => fork(fileURLToPath(import.meta.url), [WORK]),
+    (code) => {
+      log.error({ code }, 'the job worker stopped and is started again; its job is taken up anew');
+    },
+  );
+  const sweep = setInterval(() => void sweepReceipts(db).catch(() => undefined), SWEEP_MS);
+  sweep.unref();
   const stop = () => {
     if (stopping) return;
     stopping = true;
     setTimeout(() => process.exit(0), GRACE_MS).unref();
-    worker.kill();
+    worker.stop();
     server.closeIdleConnections();
     server.close(() => void db.destroy().finally(() => process.exit(0)));
   };
@@ -59,8 +66,12 @@ function main(): void {
 function work(): void {
   const config = readConfig(process.env);
   const log = pino({ level: config.logLevel });
-  const db = openDatabase(config.databaseUrl, (error) => log.warn({ err: error }, 'database connection lost'), 2);
-  // It lives and dies with the server that started it.
+  const db = openDatabase(config.databaseUrl, (error) => log.warn({ err: error }, 'database connection lost'), {
+    max: 2,
+    patient: true,
+  });
+  // It lives and dies with the server that started it, even one that died before this was heard.
+  if (!process.connected) process.exit(0);
   process.on('disconnect', () => process.exit(0));
   process.on('SIGINT', () => undefined);
   void workJobs(db, log, new AbortController().signal);

@@ -20,3 +20,18 @@ test.each([
 test('a range is printed once with its unit', () => {
   expect(formatQuantity('gap', 1, 1.1, 'metric')).toBe('1.00–1.10 mm');
 });
+
+test.each([
+  ['gap', 0.65, 0.75, 'imperial', '26–29 thou'],
+  ['gap', 1, 1.1, 'both', '1.00–1.10 mm / 40–43 thou'],
+  ['gap', 0.74, 0.76, 'imperial', '29.2–29.9 thou'],
+  ['gap', 0.745, 0.775, 'imperial', '30 thou only'],
+  ['gap', 0.7112, 0.762, 'metric', '0.72–0.76 mm'],
+  ['plug-torque', 15, 25, 'imperial', '12–18 lbf·ft'],
+  ['distance', 140_000, 140_000, 'imperial', '86\u00a0000 miles'],
+] as const)(
+  'limits of a %s from %d to %d are never widened by converting (%s)',
+  (kind, low, high, display, printed) => {
+    expect(formatQuantity(kind, low, high, display)).toBe(printed);
+  },
+);

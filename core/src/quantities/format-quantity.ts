@@ -17,21 +17,45 @@ const STEP: Partial<Record<UnitId, number>> = { mm: 0.01, in: 0.001, thou: 1, nm
 const grouped = (text: string): string =>
   text.length < 4 || text.includes('.') ? text : text.replace(/\B(?=(\d{3})+$)/g, '\u00a0');
 
-function digits(base: number, unit: UnitId, step: number): string {
-  const value = Math.round(fromBase(base, unit) / step) * step;
-  const decimals = step >= 1 ? 0 : step >= 0.1 ? 1 : step >= 0.01 ? 2 : 3;
-  return grouped(value.toFixed(decimals));
+type Rounding = 'nearest' | 'up' | 'down';
+/** A figure within this share of a step is that step. */
+const ON_STEP = 1e-6;
+
+function toStep(value: number, step: number, rounding: Rounding): number {
+  const steps = value / step;
+  const nearest = Math.round(steps);
+  if (rounding === 'nearest' || Math.abs(steps - nearest) <= ON_STEP) return nearest * step;
+  return (rounding === 'up' ? Math.ceil(steps) : Math.floor(steps)) * step;
 }
 
-function span(low: number, high: number, unit: UnitId, step: number): string {
-  const from = digits(low, unit, step);
-  const to = low === high ? from : digits(high, unit, step);
-  return `${from === to ? from : `${from}–${to}`} ${UNITS[unit].printed}`;
+const printStep = (value: number, step: number): string =>
+  grouped(value.toFixed(step >= 1 ? 0 : Math.min(6, Math.ceil(-Math.log10(step) - ON_STEP))));
+
+const FINER = [1, 0.1, 0.01] as const;
+
+/**
+ * A figure or a range in one unit. The ends of a range are limits, which printing never widens: the lower is rounded up, the
+ * upper down; where they would cross, with one digit more, at most two. Undefined where even that is too coarse.
+ */
+function span(low: number, high: number, unit: UnitId, step: number): string | undefined {
+  const [from, to] = [fromBase(low, unit), fromBase(high, unit)];
+  const { printed } = UNITS[unit];
+  if (low === high) return `${printStep(toStep(from, step, 'nearest'), step)} ${printed}`;
+  for (const finer of FINER) {
+    const size = step * finer;
+    const [least, most] = [toStep(from, size, 'up'), toStep(to, size, 'down')];
+    const [a, b] = [printStep(least, size), printStep(most, size)];
+    if (a === b) return `${a} ${printed} only`;
+    if (least < most) return `${a}–${b} ${printed}`;
+  }
+  return undefined;
 }
 
 /** A base range printed in one unit, with the digits that unit supports. */
 export function formatIn(low: number, high: number, unit: UnitId): string {
-  return span(low, high, unit, STEP[unit] ?? 1);
+  return (
+    span(low, high, unit, STEP[unit] ?? 1) ?? `${fromBase(low, unit)}–${fromBase(high, unit)} ${UNITS[unit].printed}`
+  );
 }
 
 function metricUnit(kind: DisplayKind): [UnitId, number] {
@@ -96,8 +120,20 @@ export function formatQuantity(kind: DisplayKind, low: number, high: number, dis
   const [imperial, imperialStep] = imperialUnit(kind, high);
   // Threads are named, not measured: M14 × 1.25 carries no idle zeros.
   if (kind === 'thread') return `${Number(low.toFixed(2))} mm`;
-  const inMetric = span(low, high, metric, metricStep);
+  const inMetric = span(low, high, metric, metricStep) ?? formatIn(low, high, metric);
   if (display === 'metric' || metric === imperial) return inMetric;
-  const inImperial = span(low, high, imperial, imperialStep);
+  const inImperial = kind === 'distance' ? coarsely(low, high, imperial) : span(low, high, imperial, imperialStep);
+  // Too narrow for the other system's steps: the source's own unit alone.
+  if (inImperial === undefined) return inMetric;
   return display === 'imperial' ? inImperial : `${inMetric} / ${inImperial}`;
+}
+
+/** An interval converted keeps two figures, and is never made longer: 140 000 km are 86 000 miles. */
+function coarsely(low: number, high: number, unit: UnitId): string {
+  const two = (base: number) => {
+    const value = fromBase(base, unit);
+    const step = value < 10 ? 1 : 10 ** (Math.floor(Math.log10(value)) - 1);
+    return grouped(toStep(value, step, 'down').toFixed(0));
+  };
+  return `${low === high ? two(low) : `${two(low)}–${two(high)}`} ${UNITS[unit].printed}`;
 }

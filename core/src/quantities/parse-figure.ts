@@ -6,6 +6,8 @@ export interface WrittenRange {
   readonly high: number;
   /** Size of the last written digit, for rounding intervals; 0 for a fraction, which is exact. */
   readonly step: number;
+  /** What was written in the middle of a tolerance. */
+  readonly nominal?: number;
 }
 
 export type ParsedFigure =
@@ -54,10 +56,12 @@ function readNumber(text: string): WrittenNumber[] {
   const asDecimalComma = plain.includes(',') && !plain.includes('.') ? decimal(plain.replace(',', '.')) : undefined;
   const thousands = /^-?[1-9]\d{0,2}(,\d{3})+(\.\d+)?$/.test(plain) ? decimal(plain.replaceAll(',', '')) : undefined;
   const asPoint = plain.includes(',') ? undefined : decimal(plain);
+  // A point before exactly three digits may set thousands apart, as a comma does.
+  const pointThousands = /^-?[1-9]\d{0,2}\.\d{3}$/.test(plain) ? decimal(plain.replace('.', '')) : undefined;
   const continental = /^-?[1-9]\d{0,2}(\.\d{3})+,\d+$/.test(plain)
     ? decimal(plain.replaceAll('.', '').replace(',', '.'))
     : undefined;
-  return [asPoint, asDecimalComma, thousands, continental].filter((n) => n !== undefined);
+  return [asPoint, asDecimalComma, thousands, pointThousands, continental].filter((n) => n !== undefined);
 }
 
 const rounded = (value: number): number => Number(value.toPrecision(12));
@@ -87,13 +91,27 @@ function figure(ways: WrittenRange[] | undefined, ...units: (string | undefined)
 }
 
 /**
+ * What compatibility forms would destroy, written plainly first: both primes and two apostrophes for inches, a vulgar
+ * fraction after a whole number, any dash, the ordinal sign for a degree, `+/-`, pounds a square inch.
+ */
+const asTyped = (text: string): string =>
+  text
+    .replaceAll(/[″‶“”]|''|′′|’’/g, '"')
+    .replaceAll(/(\d)\s*([¼-¾⅐-⅞])/g, '$1 $2')
+    .replaceAll(/[‐‑‒⁃﹣－]/g, '-')
+    .replaceAll(/[º˚]/g, '°')
+    .replaceAll(/\+\s*\/\s*-|\+-/g, (sign, at: number) => (/\+\s*\/\s*-\s*\d/.test(text.slice(at)) ? '±' : sign))
+    .replaceAll(/lbf?\s*(?:\/|per)\s*(?:sq\.?\s*)?in(?:ch)?(?:²|\^?2)/gi, 'psi');
+
+/**
  * Reads a figure as people write it: `0.8`, `0,8 mm`, `.028-.030"`, `13/16"`, `0.8 ±0.05`, `1 - 1.1mm`, `OL`.
  * Nothing is converted or judged plausible here. Unreadable text comes back as such, with the reason.
  */
 export function parseFigure(text: string): ParsedFigure {
-  const trimmed = text
+  const trimmed = asTyped(text)
     .normalize('NFKC')
     .trim()
+    .replaceAll('\u2044', '/')
     .replace(/^[~≈∅⌀]\s*/u, '');
   if (trimmed === '') return unreadable('Nothing was written.');
   if (trimmed.length > LONGEST_FIGURE) return unreadable('Too long to be a figure.');
@@ -108,7 +126,7 @@ export function parseFigure(text: string): ParsedFigure {
     const [, middle, unit, spread, percent, unitAfter] = tolerance;
     const ways = combine([middle!, spread!], ([m, s]) => {
       const half = percent ? (m!.value * s!.value) / 100 : s!.value;
-      return { low: rounded(m!.value - half), high: rounded(m!.value + half), step: m!.step };
+      return { low: rounded(m!.value - half), high: rounded(m!.value + half), step: m!.step, nominal: m!.value };
     });
     return figure(ways, unit, unitAfter);
   }
@@ -119,6 +137,7 @@ export function parseFigure(text: string): ParsedFigure {
       low: rounded(m!.value - b!.value),
       high: rounded(m!.value + a!.value),
       step: m!.step,
+      nominal: m!.value,
     }));
     return figure(ways, unit, unitAfter);
   }

@@ -1,4 +1,4 @@
-import { generalTorqueSpan } from '../torque/general-table.ts';
+import { generalTorqueSpan, type HeadMetal } from '../torque/general-table.ts';
 import type { Dimension, UnitId } from './units.ts';
 
 export type UnitSystem = 'metric' | 'imperial';
@@ -22,6 +22,8 @@ export type QuantityKind =
 export interface QuantityContext {
   readonly threadMm?: number;
   readonly seat?: 'gasket' | 'taper';
+  /** What the head is made of; both columns of the table are allowed while it is not known. */
+  readonly headMetal?: HeadMetal;
 }
 
 interface QuantityRule {
@@ -143,6 +145,6 @@ const TORQUE_ABOVE = 1.5;
 export function plausibleRange(kind: QuantityKind, context: QuantityContext = {}): { low: number; high: number } {
   const { low, high } = QUANTITIES[kind];
   if (kind !== 'plug-torque' || context.threadMm === undefined) return { low, high };
-  const span = generalTorqueSpan(context.threadMm, context.seat);
+  const span = generalTorqueSpan(context.threadMm, context.seat, context.headMetal);
   return span ? { low: span.lowNm * TORQUE_BELOW, high: span.highNm * TORQUE_ABOVE } : { low, high };
 }

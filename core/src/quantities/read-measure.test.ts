@@ -32,3 +32,12 @@ describe('a figure typed where anything may be typed', () => {
     expect(read('900 Nm')!.question).toMatch(/not a usual plug torque/);
   });
 });
+
+test('a pair on a sheet that cannot be one figure is asked back, one that can is not', () => {
+  expect(readMeasure('25 N·m / 25 lbf·ft', 'metric')?.question).toMatch(/are not the same/);
+  expect(readMeasure('1.1 mm (0.043 in)', 'metric')?.question ?? null).toBeNull();
+});
+
+test('a boot of 45° is asked back, for it is 135° told the other way', () => {
+  expect(readMeasure('45°', 'metric')?.question).toMatch(/135°/);
+});

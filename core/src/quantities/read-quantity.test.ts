@@ -34,6 +34,25 @@ describe('what people type at the counter', () => {
     ['5k', 'plug-resistor', 5000, 5000],
     ['１９．０ mm', 'reach', 19, 19],
     ['120 000 km', 'distance', 120_000, 120_000],
+    ['120,000 km', 'distance', 120_000, 120_000],
+    ['90.000 km', 'distance', 90_000, 90_000],
+    ['0.028″–0.030″', 'gap', 0.7112, 0.762],
+    ["0.030''", 'gap', 0.762, 0.762],
+    ['13⁄16″', 'hex', 20.6375, 20.6375],
+    ['⅝ in', 'hex', 15.875, 15.875],
+    ['1¼″', 'reach', 31.75, 31.75],
+    ['0.7‑0.8 mm', 'gap', 0.7, 0.8],
+    ['0.8 +/- 0.05 mm', 'gap', 0.75, 0.85],
+    ['20 ºC', 'temperature', 20, 20],
+    ['293.15 kelvin', 'temperature', 20, 20],
+    ['25 newton metres', 'plug-torque', 25, 25],
+    ['18 pound feet', 'plug-torque', 24.4047, 24.4047],
+    ['18 ft/lb', 'plug-torque', 24.4047, 24.4047],
+    ['1.9 cm', 'reach', 19, 19],
+    ['800 µm', 'gap', 0.8, 0.8],
+    ['1.2 MPa', 'compression', 1200, 1200],
+    ['150 lbf/in²', 'compression', 1034.2136, 1034.2136],
+    ['0.7 mm - 0.8 mm', 'gap', 0.7, 0.8],
   ])('%s as a %s', (text, kind, low, high) => {
     expect(read(text, kind)).toEqual([low, high]);
   });
@@ -87,7 +106,34 @@ describe('the unit-slip guard', () => {
 
   test('two plausible readings are asked, never chosen', () => {
     expect(readQuantity('1,000', 'compression').kind).toBe('asked');
-    expect(readQuantity('120,000 km', 'distance').kind).toBe('asked');
+    expect(readQuantity('1.000', 'compression').kind).toBe('asked');
+  });
+
+  test.each<[string, QuantityKind, RegExp]>([
+    ['0.8 kV', 'gap', /kV does not measure a gap.*0\.80 mm/],
+    ['2.5 kg', 'plug-torque', /kg does not measure a plug torque/],
+    ['15 lb', 'plug-torque', /lb does not measure a plug torque.*15\.0 N·m or 15 lbf·ft/],
+    ['180 lb', 'compression', /lb does not measure a compression.*180 psi/],
+  ])('%s for a %s is asked, with the likely readings', (text, kind, question) => {
+    expect(asked(text, kind)).toMatch(question);
+  });
+
+  test('a reach that is told and equals a thread is asked; one that is measured is read', () => {
+    expect(asked('14 mm', 'reach', { told: true })).toMatch(/is it the length from the seat/);
+    expect(readQuantity('19 mm', 'reach', { told: true }).kind).toBe('read');
+    expect(readQuantity('14 mm', 'reach').kind).toBe('read');
+  });
+
+  test('a bare plug resistor is kilohms, and said aloud; a tolerance keeps its nominal', () => {
+    expect(readQuantity('5', 'plug-resistor')).toMatchObject({ kind: 'read', low: 5000, said: 'Read as 5.0 kΩ.' });
+    expect(readQuantity('0.8 +0.1/-0.05 mm', 'gap')).toMatchObject({ nominal: 0.8 });
+  });
+
+  test('a torque is held against the column of the head’s own metal', () => {
+    const iron = { context: { threadMm: 14, seat: 'gasket', headMetal: 'cast-iron' } } as const;
+    const aluminium = { context: { threadMm: 14, seat: 'gasket', headMetal: 'aluminium' } } as const;
+    expect(readQuantity('50 Nm', 'plug-torque', iron).kind).toBe('read');
+    expect(readQuantity('50 Nm', 'plug-torque', aluminium).kind).toBe('asked');
   });
 
   test('zero is a reading, never a specification', () => {
@@ -139,6 +185,12 @@ describe('a converted pair printed side by side', () => {
   ])('%s beside %s', (one, other, agrees) => {
     expect(printedPairAgrees(one, other)).toBe(agrees);
   });
+});
+
+test('a pair of limits rounded inward agrees, one rounded outward or in the wrong unit does not', () => {
+  expect(printedPairAgrees('0.65–0.75 mm', '26–29 thou', 'limits')).toBe(true);
+  expect(printedPairAgrees('0.65–0.75 mm', '25–31 thou', 'limits')).toBe(false);
+  expect(printedPairAgrees('25 N·m', '25 lbf·ft', 'limits')).toBe(false);
 });
 
 describe('conversion', () => {

@@ -16,6 +16,7 @@ export interface LikelyReading {
   readonly unit: UnitId;
   readonly label: string;
   readonly plausible: boolean;
+  readonly nominal?: number;
 }
 
 export type QuantityReading =
@@ -25,6 +26,8 @@ export type QuantityReading =
       readonly low: number;
       readonly high: number;
       readonly unit: UnitId;
+      /** What a tolerance was written about. */
+      readonly nominal?: number;
       readonly said?: string;
     }
   | { readonly kind: 'asked'; readonly question: string; readonly likely: readonly LikelyReading[] }
@@ -36,7 +39,13 @@ export interface ReadOptions {
   readonly context?: QuantityContext;
   /** A specification can never be zero; a reading sometimes is. */
   readonly as?: 'reading' | 'specification';
+  /** Told by somebody, not measured here. */
+  readonly told?: boolean;
 }
+
+/** Threads of plugs: a reach told that equals one is asked back. */
+const THREADS_MM: readonly number[] = [10, 12, 14, 18];
+const THOUSAND = 1000;
 
 const UNIT_ORDER = Object.keys(UNITS) as UnitId[];
 
@@ -58,11 +67,17 @@ export function readQuantity(text: string, kind: QuantityKind, options: ReadOpti
   const inUnit = (way: WrittenRange, unit: UnitId): LikelyReading => {
     const low = toBase(way.low, unit);
     const high = toBase(way.high, unit);
-    return { low, high, unit, label: formatIn(low, high, unit), plausible: isPlausible(low, high) };
+    const nominal = way.nominal === undefined ? {} : { nominal: toBase(way.nominal, unit) };
+    return { low, high, unit, label: formatIn(low, high, unit), plausible: isPlausible(low, high), ...nominal };
   };
+  // On an odometer or an interval three digits after a mark are thousands.
+  const ways =
+    kind === 'distance' && parsed.ways.some(({ low }) => low >= THOUSAND)
+      ? parsed.ways.filter(({ low }) => low >= THOUSAND)
+      : parsed.ways;
   const ownUnits = rule.units[system];
   const allUnits = UNIT_ORDER.filter((unit) => UNITS[unit].dimension === rule.dimension);
-  const readingsIn = (units: readonly UnitId[]) => parsed.ways.flatMap((way) => units.map((unit) => inUnit(way, unit)));
+  const readingsIn = (units: readonly UnitId[]) => ways.flatMap((way) => units.map((unit) => inUnit(way, unit)));
   const ask = (why: string): QuantityReading => {
     const every = readingsIn(allUnits).filter((r) => r.unit !== parsed.unit || r.plausible);
     const plausible = every.filter((r) => r.plausible);
@@ -71,8 +86,22 @@ export function readQuantity(text: string, kind: QuantityKind, options: ReadOpti
     const offer = likely.map((r) => (r.plausible ? r.label : `${r.label}, still outside ${range}`)).join(' or ');
     return { kind: 'asked', question: offer ? `${why} Did you mean ${offer}?` : `${why} Usual is ${range}.`, likely };
   };
-  const read = ({ low, high, unit }: LikelyReading, said?: string): QuantityReading =>
-    said === undefined ? { kind: 'read', low, high, unit } : { kind: 'read', low, high, unit, said };
+  const read = ({ low, high, unit, nominal }: LikelyReading, said?: string): QuantityReading => {
+    if (kind === 'reach' && options.told === true && low === high && THREADS_MM.includes(low))
+      return {
+        kind: 'asked',
+        question: `${formatIn(low, high, 'mm')} is a thread as often as a reach: is it the length from the seat, or across the thread?`,
+        likely: [],
+      };
+    return {
+      kind: 'read',
+      low,
+      high,
+      unit,
+      ...(nominal === undefined ? {} : { nominal }),
+      ...(said === undefined ? {} : { said }),
+    };
+  };
 
   if (parsed.unit !== undefined) {
     const written = parsed.unit;
@@ -84,7 +113,8 @@ export function readQuantity(text: string, kind: QuantityKind, options: ReadOpti
     return ask(`${text.trim()} is not a usual ${rule.label}.`);
   }
   const own = readingsIn(ownUnits).filter((r) => r.plausible);
-  if (own.length === 1) return read(own[0]!);
+  // A plug's resistor is told without its unit so often that it is read, and said aloud.
+  if (own.length === 1) return read(own[0]!, kind === 'plug-resistor' ? `Read as ${own[0]!.label}.` : undefined);
   const any = own.length > 0 ? own : readingsIn(allUnits).filter((r) => r.plausible);
   if (any.length === 1) return read(any[0]!, `Read as ${any[0]!.label}.`);
   return ask(`${text.trim()} has no unit and is not a usual ${rule.label} as it stands.`);
@@ -96,17 +126,28 @@ export function bootAngleQuestion(angleDeg: number): string | undefined {
   return 'Measured between lead and boot, or as the bend away from straight? 45° one way is 135° the other.';
 }
 
-/** Whether a metric and an imperial figure printed side by side can be the same measurement, by their rounding intervals. */
-export function printedPairAgrees(one: string, other: string): boolean | undefined {
+/**
+ * Whether two figures printed side by side can be the same measurement. Nominal ones agree where their rounding intervals
+ * overlap; the ends of a range also where the second lies inward by less than a step of the coarser unit and half a step of
+ * the first as written, as rounding a limit inward makes it. Undefined where they are not two figures of one dimension.
+ */
+export function printedPairAgrees(
+  one: string,
+  other: string,
+  as: 'nominal' | 'limits' = 'nominal',
+): boolean | undefined {
   const [a, b] = [parseFigure(one), parseFigure(other)];
   if (a.kind !== 'figure' || b.kind !== 'figure' || !a.unit || !b.unit) return undefined;
   if (UNITS[a.unit].dimension !== UNITS[b.unit].dimension) return undefined;
-  const interval = (value: number, step: number, unit: UnitId) =>
-    [toBase(value - step / 2, unit), toBase(value + step / 2, unit)] as const;
-  const overlaps = (x: readonly [number, number], y: readonly [number, number]) =>
-    x[0] <= y[1] + 1e-9 && y[0] <= x[1] + 1e-9;
   const [wa, wb] = [a.ways[0]!, b.ways[0]!];
-  return (['low', 'high'] as const).every((end) =>
-    overlaps(interval(wa[end], wa.step, a.unit!), interval(wb[end], wb.step, b.unit!)),
-  );
+  const sizes = [wa.step * toBaseSize(a.unit), wb.step * toBaseSize(b.unit)] as const;
+  const allowed = Math.max(...sizes) + sizes[0] / 2;
+  return (['low', 'high'] as const).every((end) => {
+    const [source, told] = [toBase(wa[end], a.unit!), toBase(wb[end], b.unit!)];
+    if (Math.abs(source - told) <= (sizes[0] + sizes[1]) / 2 + 1e-9) return true;
+    const inward = end === 'low' ? told - source : source - told;
+    return as === 'limits' && inward >= 0 && inward < allowed;
+  });
 }
+
+const toBaseSize = (unit: UnitId): number => toBase(1, unit) - toBase(0, unit);

@@ -1,5 +1,14 @@
 /** The dimension a unit measures; figures are held in the base unit named here. */
-export type Dimension = 'length-mm' | 'torque-nm' | 'pressure-kpa' | 'resistance-ohm' | 'temperature-c' | 'distance-km';
+export type Dimension =
+  | 'length-mm'
+  | 'torque-nm'
+  | 'pressure-kpa'
+  | 'resistance-ohm'
+  | 'temperature-c'
+  | 'distance-km'
+  /** Nothing of these is measured here: they are known so that a slip of the unit is asked back. */
+  | 'voltage-kv'
+  | 'mass-kg';
 
 export interface Unit {
   readonly id: string;
@@ -23,7 +32,21 @@ const MILE_KM = 1.609344;
 
 /** Every unit the counter reads and prints. Factors are exact or as given in domain section 1. */
 export const UNITS = {
-  mm: { id: 'mm', dimension: 'length-mm', toBase: 1, printed: 'mm', spellings: ['mm', 'millimetre', 'millimetres'] },
+  mm: {
+    id: 'mm',
+    dimension: 'length-mm',
+    toBase: 1,
+    printed: 'mm',
+    spellings: ['mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters'],
+  },
+  cm: { id: 'cm', dimension: 'length-mm', toBase: 10, printed: 'cm', spellings: ['cm', 'centimetre', 'centimetres'] },
+  um: {
+    id: 'um',
+    dimension: 'length-mm',
+    toBase: 0.001,
+    printed: 'µm',
+    spellings: ['μm', 'um', 'micron', 'microns', 'micrometre', 'micrometres'],
+  },
   in: {
     id: 'in',
     dimension: 'length-mm',
@@ -43,21 +66,52 @@ export const UNITS = {
     dimension: 'torque-nm',
     toBase: 1,
     printed: 'N·m',
-    spellings: ['nm', 'n m', 'newtonmetre', 'newtonmetres'],
+    spellings: ['nm', 'newtonmetre', 'newtonmetres', 'newtonmeter', 'newtonmeters'],
   },
   lbfFt: {
     id: 'lbfFt',
     dimension: 'torque-nm',
     toBase: LBF_FT_NM,
     printed: 'lbf·ft',
-    spellings: ['lbfft', 'ftlbf', 'ftlb', 'ftlbs', 'lbft', 'lbsft', 'footpound', 'footpounds'],
+    spellings: [
+      'lbfft',
+      'ftlbf',
+      'ftlb',
+      'ftlbs',
+      'lbft',
+      'lbsft',
+      'ft/lb',
+      'ft/lbs',
+      'lb/ft',
+      'lbs/ft',
+      'footpound',
+      'footpounds',
+      'poundfoot',
+      'poundfeet',
+      'poundsfeet',
+      'feetpounds',
+    ],
   },
   lbfIn: {
     id: 'lbfIn',
     dimension: 'torque-nm',
     toBase: LBF_IN_NM,
     printed: 'lbf·in',
-    spellings: ['lbfin', 'inlbf', 'inlb', 'inlbs', 'lbin', 'lbsin', 'inchpound', 'inchpounds'],
+    spellings: [
+      'lbfin',
+      'inlbf',
+      'inlb',
+      'inlbs',
+      'lbin',
+      'lbsin',
+      'in/lb',
+      'in/lbs',
+      'lb/in',
+      'inchpound',
+      'inchpounds',
+      'poundinch',
+      'poundinches',
+    ],
   },
   kgfCm: {
     id: 'kgfCm',
@@ -73,13 +127,26 @@ export const UNITS = {
     printed: 'kgf·m',
     spellings: ['kgfm', 'kgm', 'mkgf', 'mkg'],
   },
-  kpa: { id: 'kpa', dimension: 'pressure-kpa', toBase: 1, printed: 'kPa', spellings: ['kpa', 'kilopascal'] },
+  kpa: {
+    id: 'kpa',
+    dimension: 'pressure-kpa',
+    toBase: 1,
+    printed: 'kPa',
+    spellings: ['kpa', 'kilopascal', 'kilopascals'],
+  },
+  mpa: {
+    id: 'mpa',
+    dimension: 'pressure-kpa',
+    toBase: 1000,
+    printed: 'MPa',
+    spellings: ['mpa', 'megapascal', 'megapascals'],
+  },
   psi: {
     id: 'psi',
     dimension: 'pressure-kpa',
     toBase: PSI_KPA,
     printed: 'psi',
-    spellings: ['psi', 'lbf/in²', 'lb/in²'],
+    spellings: ['psi', 'poundspersquareinch'],
   },
   bar: { id: 'bar', dimension: 'pressure-kpa', toBase: 100, printed: 'bar', spellings: ['bar', 'bars'] },
   ohm: { id: 'ohm', dimension: 'resistance-ohm', toBase: 1, printed: 'Ω', spellings: ['ω', 'ohm', 'ohms', 'r'] },
@@ -96,6 +163,14 @@ export const UNITS = {
     toBase: 1,
     printed: '°C',
     spellings: ['°c', 'c', 'degc', 'celsius'],
+  },
+  kelvin: {
+    id: 'kelvin',
+    dimension: 'temperature-c',
+    toBase: 1,
+    offset: -273.15,
+    printed: 'K',
+    spellings: ['kelvin', 'kelvins', '°k'],
   },
   fahrenheit: {
     id: 'fahrenheit',
@@ -118,6 +193,22 @@ export const UNITS = {
     toBase: MILE_KM,
     printed: 'miles',
     spellings: ['mi', 'mile', 'miles'],
+  },
+  kv: { id: 'kv', dimension: 'voltage-kv', toBase: 1, printed: 'kV', spellings: ['kv', 'kilovolt', 'kilovolts'] },
+  volt: { id: 'volt', dimension: 'voltage-kv', toBase: 0.001, printed: 'V', spellings: ['v', 'volt', 'volts'] },
+  kg: {
+    id: 'kg',
+    dimension: 'mass-kg',
+    toBase: 1,
+    printed: 'kg',
+    spellings: ['kg', 'kgs', 'kilo', 'kilos', 'kilogram', 'kilograms'],
+  },
+  lb: {
+    id: 'lb',
+    dimension: 'mass-kg',
+    toBase: 0.45359237,
+    printed: 'lb',
+    spellings: ['lb', 'lbs', 'pound', 'pounds'],
   },
 } as const satisfies Record<string, Unit>;
 

@@ -1,3 +1,7 @@
+/** What a cylinder head is made of: iron takes more torque than aluminium. */
+export const HEAD_METALS = ['aluminium', 'cast-iron'] as const;
+export type HeadMetal = (typeof HEAD_METALS)[number];
+
 export interface TorqueRange {
   readonly lowNm: number;
   readonly highNm: number;
@@ -28,12 +32,16 @@ export const GENERAL_TORQUES: readonly GeneralTorque[] = [
   row(18, 'taper', [15, 25], [20, 30]),
 ];
 
-/** The widest torque the general table gives a thread over both head materials (and both seats unless one is known). */
-export function generalTorqueSpan(threadMm: number, seat?: 'gasket' | 'taper'): TorqueRange | undefined {
+/** The widest torque the general table gives a thread, over both head metals and both seats unless they are known. */
+export function generalTorqueSpan(
+  threadMm: number,
+  seat?: 'gasket' | 'taper',
+  headMetal?: HeadMetal,
+): TorqueRange | undefined {
   const rows = GENERAL_TORQUES.filter((r) => r.threadMm === threadMm && (seat === undefined || r.seat === seat));
   if (rows.length === 0) return undefined;
   return {
-    lowNm: Math.min(...rows.map((r) => r.aluminium.lowNm)),
-    highNm: Math.max(...rows.map((r) => r.castIron.highNm)),
+    lowNm: Math.min(...rows.map((r) => (headMetal === 'cast-iron' ? r.castIron : r.aluminium).lowNm)),
+    highNm: Math.max(...rows.map((r) => (headMetal === 'aluminium' ? r.aluminium : r.castIron).highNm)),
   };
 }

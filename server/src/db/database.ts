@@ -89,17 +89,38 @@ function prepareStatements(client: pg.ClientBase): void {
   client.query = query as typeof client.query;
 }
 
-/** Opens a pool. A lost connection is reported to `onLost` and replaced at the next query. */
-export function openDatabase(connectionString: string, onLost: (error: Error) => void, max = 8): Database {
+/** How long the counter lets a statement run, wait for a lock, or a transaction stand idle: less than a pool's patience. */
+const LIMITS = ['statement_timeout=15000', 'lock_timeout=2000', 'idle_in_transaction_session_timeout=20000'];
+
+interface PoolOptions {
+  readonly max?: number;
+  /** For work that may take its time (an audit, a load): no limits of time. */
+  readonly patient?: boolean;
+}
+
+/**
+ * Opens a pool. A lost connection is reported to `onLost` and replaced at the next query, whether it was lying idle or in
+ * use when it was lost.
+ */
+export function openDatabase(
+  connectionString: string,
+  onLost: (error: Error) => void,
+  { max = 8, patient = false }: PoolOptions = {},
+): Database {
+  // Every list of ids would be planned anew for its length, which takes longer than to run the plan.
+  const settings = ['plan_cache_mode=force_generic_plan', ...(patient ? [] : LIMITS)];
   const pool = new pg.Pool({
     connectionString,
     max,
     connectionTimeoutMillis: 3000,
     types: dates,
-    // Every list of ids would be planned anew for its length, which takes longer than to run the plan.
-    options: '-c plan_cache_mode=force_generic_plan',
+    options: settings.map((setting) => `-c ${setting}`).join(' '),
   });
   pool.on('error', onLost);
-  pool.on('connect', prepareStatements);
+  pool.on('connect', (client) => {
+    // The pool hears of its idle clients alone; one that drops while in use would end the process.
+    client.on('error', onLost);
+    prepareStatements(client);
+  });
   return new Kysely<Tables>({ dialect: new PostgresDialect({ pool }) });
 }

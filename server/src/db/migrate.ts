@@ -11,7 +11,16 @@ export async function migrate(db: Database): Promise<readonly string[]> {
     provider: { getMigrations: () => Promise.resolve(MIGRATIONS) },
   });
   const { error, results = [] } = await migrator.migrateToLatest();
-  if (error) throw error instanceof Error ? error : new Error('The migration failed.', { cause: error });
+  const unknown = /previously executed migration (\S+) is missing/.exec(error instanceof Error ? error.message : '');
+  if (unknown)
+    throw new Error(
+      `The data was last used by a newer release (it has had the migration ${unknown[1]!}). Start that release, or restore a backup made before it; nothing was changed.`,
+    );
+  if (error)
+    throw new Error(
+      `The database could not be brought up to date; it is as it was before. ${error instanceof Error ? error.message : ''}`,
+      { cause: error },
+    );
   await shareAttributes(db);
   await completeDerived(db);
   return results.map((result) => result.migrationName);

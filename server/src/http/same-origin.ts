@@ -15,6 +15,10 @@ export const sameOriginJson: RequestHandler = (req, res, next) => {
     sendTrouble(req, res, trouble('wrong-origin', 'Use the application at its own address.'));
     return;
   }
+  if (origin === undefined && req.get('sec-fetch-site') === 'cross-site') {
+    sendTrouble(req, res, trouble('wrong-origin', 'Use the application at its own address.'));
+    return;
+  }
   const hasBody =
     req.get('content-length') !== '0' &&
     (req.get('content-length') !== undefined || req.get('transfer-encoding') !== undefined);
@@ -28,3 +32,14 @@ export const sameOriginJson: RequestHandler = (req, res, next) => {
 function hostOf(origin: string): string | undefined {
   return URL.canParse(origin) ? new URL(origin).host : undefined;
 }
+
+const LOOPBACK = /^(127\.\d+\.\d+\.\d+|localhost|\[::1\])$/;
+
+/** Answers only to names that are its own: loopback, and what the settings name. */
+export const knownHost =
+  (hosts: readonly string[]): RequestHandler =>
+  (req, res, next) => {
+    const name = (req.get('host') ?? '').replace(/:\d+$/, '').toLowerCase();
+    if (LOOPBACK.test(name) || hosts.includes(name)) next();
+    else sendTrouble(req, res, trouble('wrong-origin', 'This server does not answer to that name.'));
+  };

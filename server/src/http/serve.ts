@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import type { Express, Request, Response } from 'express';
 import type { z } from 'zod';
 import type { Endpoint } from '@brackenfell/contract/endpoint';
@@ -7,6 +6,7 @@ import type { Context } from '../context.ts';
 import type { Database, Writing } from '../db/database.ts';
 import { findSession } from '../session/store.ts';
 import { readSessionToken } from '../session/cookie.ts';
+import { callHash } from './receipts.ts';
 import { isTrouble, problemOf, trouble, type Trouble } from './trouble.ts';
 
 type Parsed<S> = S extends z.ZodType ? z.output<S> : object;
@@ -107,6 +107,9 @@ class Undone extends Error {
   }
 }
 
+const DEADLOCK = '40P01';
+const MOST_TRIES = 4;
+
 /** Runs a write once per Idempotency-Key: a retry gets the first answer, another call under the same key is refused. */
 async function onceOnly(
   context: Context,
@@ -122,33 +125,35 @@ async function onceOnly(
       'idempotency-key': 'must be a UUID',
     });
   }
-  const callHash = createHash('sha256')
-    .update(`${req.method} ${req.originalUrl} ${JSON.stringify(req.body ?? {})}`)
-    .digest('hex');
-  try {
-    return await context.db.transaction().execute(async (trx) => {
-      const claimed = await trx
-        .insertInto('request_receipt')
-        .values({ key, staff_id: staff.id, call_hash: callHash, status: null, response: null })
-        .onConflict((conflict) => conflict.column('key').doNothing())
-        .returning('key')
-        .executeTakeFirst();
-      if (!claimed) {
-        const first = await trx.selectFrom('request_receipt').selectAll().where('key', '=', key).executeTakeFirst();
-        const same = first?.call_hash === callHash && first.staff_id === staff.id;
-        return same ? first.response : trouble('key-reused', 'Use a fresh key for a new call.');
-      }
-      const reply = await handler({ ...call, trx } as never);
-      if (isTrouble(reply)) throw new Undone(reply);
-      await trx
-        .updateTable('request_receipt')
-        .set({ status: endpoint.status ?? 200, response: JSON.stringify(reply) })
-        .where('key', '=', key)
-        .execute();
-      return reply;
-    });
-  } catch (error) {
-    if (error instanceof Undone) return error.reply;
-    throw error;
+  const hash = callHash(context.secret, req.method, req.originalUrl, req.body);
+  for (let tries = 1; ; tries += 1) {
+    try {
+      return await context.db.transaction().execute(async (trx) => {
+        const claimed = await trx
+          .insertInto('request_receipt')
+          .values({ key, staff_id: staff.id, call_hash: hash, status: null, response: null })
+          .onConflict((conflict) => conflict.column('key').doNothing())
+          .returning('key')
+          .executeTakeFirst();
+        if (!claimed) {
+          const first = await trx.selectFrom('request_receipt').selectAll().where('key', '=', key).executeTakeFirst();
+          const same = first?.call_hash === hash && first.staff_id === staff.id;
+          return same ? first.response : trouble('key-reused', 'Use a fresh key for a new call.');
+        }
+        const reply = await handler({ ...call, trx } as never);
+        if (isTrouble(reply)) throw new Undone(reply);
+        await trx
+          .updateTable('request_receipt')
+          .set({ status: endpoint.status ?? 200, response: JSON.stringify(reply) })
+          .where('key', '=', key)
+          .execute();
+        return reply;
+      });
+    } catch (error) {
+      if (error instanceof Undone) return error.reply;
+      // Two transactions waited for each other and this one was chosen to give way: nothing of it was written.
+      if ((error as { code?: string }).code === DEADLOCK && tries < MOST_TRIES) continue;
+      throw error;
+    }
   }
 }

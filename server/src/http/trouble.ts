@@ -39,6 +39,7 @@ const HTTP: Readonly<Record<ProblemCode, { status: number; title: string }>> = {
   'not-collected': { status: 409, title: 'The slip is not collected: something on it is open.' },
   'key-reused': { status: 422, title: 'The idempotency key belongs to another call.' },
   busy: { status: 503, title: 'The database does not answer.' },
+  'disk-full': { status: 507, title: 'The disk is full.' },
   fault: { status: 500, title: 'Something went wrong here.' },
 };
 

@@ -8,8 +8,7 @@ import type { Writing } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
-import { isRight } from '../session/check-secret.ts';
-import { limitTries } from '../session/limit-tries.ts';
+import { checkSecret } from '../session/check-secret.ts';
 import { findSecrets } from '../session/store.ts';
 import { showSlip } from '../slip/show-slip.ts';
 import { changeSlipRow, readLines } from '../slip/store.ts';
@@ -32,7 +31,9 @@ async function release(trx: Writing, { slipId, lineId, version, reason, ...by }:
     staffId: by.supervisorId,
     action: 'release line',
     unless: ({ state, docket }) =>
-      isFinal(state) ? trouble('not-allowed-now', `Slip ${docket} is ${SLIP_STATE_WORDS[state]} and final.`) : undefined,
+      isFinal(state)
+        ? trouble('not-allowed-now', `Slip ${docket} is ${SLIP_STATE_WORDS[state]} and final.`)
+        : undefined,
   });
   if (isTrouble(slip)) return slip;
   const line = (await readLines(trx, slipId)).find(({ id }) => id === lineId);
@@ -57,20 +58,22 @@ async function release(trx: Writing, { slipId, lineId, version, reason, ...by }:
 }
 
 export function releaseRoutes(app: Express, context: Context): void {
-  app.post(
-    releaseLineByPin.path,
-    limitTries((req) => (req.body as { staffId?: unknown } | undefined)?.staffId),
-  );
-
   serve(app, context, releaseLine, ({ params, body, staff, trx }) =>
     release(trx, { ...params, ...body, supervisorId: staff.id, askedBy: staff.id }),
   );
 
-  serve(app, context, releaseLineByPin, async ({ params, body: { staffId, pin, ...body }, staff, trx }) => {
+  serve(app, context, releaseLineByPin, async ({ params, body: { staffId, pin, ...body }, staff, req, trx }) => {
     const found = await findSecrets(trx, { id: staffId });
-    const right = await isRight(found?.pinHash, pin);
-    if (!found || !right || found.staff.role !== 'supervisor')
-      return trouble('wrong-sign-in', 'Check who it is and the PIN: only a supervisor can release it.');
+    const isSupervisor = found?.staff.role === 'supervisor';
+    // Counted outside the transaction: a wrong try stays written down though everything else is undone.
+    const wrong = await checkSecret(context.db, req, {
+      staffId: found?.staff.id,
+      kept: isSupervisor ? found.pinHash : undefined,
+      typed: pin,
+      what: 'pin',
+      wrong: 'Check who it is and the PIN: only a supervisor can release it.',
+    });
+    if (wrong || !found) return wrong ?? trouble('not-found', 'There is no such person.');
     return release(trx, { ...params, ...body, supervisorId: found.staff.id, askedBy: staff.id });
   });
 

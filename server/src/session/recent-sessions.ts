@@ -26,4 +26,9 @@ export class RecentSessions {
   forget(token: string): void {
     this.#found.delete(token);
   }
+
+  /** Somebody's sessions were ended without their tokens being known. */
+  forgetAll(): void {
+    this.#found.clear();
+  }
 }

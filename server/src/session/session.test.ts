@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { demoStaff } from '@brackenfell/demo/staff';
-import { openTestCounter, type TestCounter } from '../testing/counter.ts';
+import { sql } from 'kysely';
+import supertest from 'supertest';
+import { openTestCounter, write, type Agent, type TestCounter } from '../testing/counter.ts';
 
 let counter: TestCounter;
 beforeAll(async () => {
@@ -29,14 +31,30 @@ describe('signing in', () => {
     expect(wrong.body.code).toBe('wrong-sign-in');
   });
 
-  test('is slowed down after ten wrong tries at one name, and for that name only', async () => {
+  test('is refused after ten wrong tries at one person, however the name is written and though the password is right', async () => {
+    const corwin = demoStaff[3]!;
+    const spelt = ['Corwin', 'corwin', ' Corwin', 'CORWIN  '];
     const tries = await Promise.all(
-      Array.from({ length: 12 }, () =>
-        counter.anonymous.post('/api/session').send({ name: 'Corwin', password: 'guess' }),
+      Array.from({ length: 12 }, (_, i) =>
+        counter.anonymous.post('/api/session').send({ name: spelt[i % spelt.length], password: 'guess' }),
       ),
     );
-    expect(tries.filter((t) => t.status === 429).length).toBeGreaterThan(0);
+    expect(tries.filter(({ status }) => status === 401)).toHaveLength(10);
+    const right = await counter.anonymous.post('/api/session').send({ name: corwin.name, password: corwin.password });
+    expect([right.status, right.body.code]).toEqual([429, 'too-many-tries']);
     await counter.anonymous.post('/api/session').send({ name: 'Isolde', password: demoStaff[2]!.password }).expect(200);
+    const seen = await counter.anonymous.get('/api/session/failed-tries').expect(200);
+    expect(seen.body.tries.filter(({ name }: { name: string }) => name === 'Corwin').length).toBeGreaterThan(10);
+  });
+
+  test('again in the same browser ends the session before it', async () => {
+    const first = await counter.anonymous
+      .post('/api/session')
+      .send({ name: 'Wren', password: wren.password })
+      .expect(200);
+    const cookie = first.get('set-cookie')![0]!.split(';')[0]!;
+    await counter.anonymous.post('/api/session').send({ name: 'Wren', password: wren.password }).expect(200);
+    await supertest(counter.app).get('/api/session').set('cookie', cookie).expect(401);
   });
 
   test('keeps neither password nor token in the database', async () => {
@@ -54,6 +72,56 @@ describe('signing in', () => {
       .set({ expires_at: new Date(Date.now() - 1000) })
       .execute();
     await agent.get('/api/session').expect(401);
+  });
+});
+
+describe('a session', () => {
+  test('ends when nobody has used it for two hours', async () => {
+    const agent = counter.fresh();
+    await agent.post('/api/session').send({ name: 'Wren', password: wren.password }).expect(200);
+    await sql`update session set last_seen_at = now() - interval '121 minutes'`.execute(counter.owner);
+    await agent.get('/api/session').expect(401);
+  });
+
+  test('is listed with one’s others, and ended from another place', async () => {
+    const [here, there] = [counter.fresh(), counter.fresh()];
+    for (const agent of [here, there])
+      await agent.post('/api/session').send({ name: 'Wren', password: wren.password }).expect(200);
+    const { sessions } = (await here.get('/api/session/all').expect(200)).body as {
+      sessions: { sessionId: string; isThis: boolean }[];
+    };
+    for (const { sessionId } of sessions.filter(({ isThis }) => !isThis))
+      await here.delete(`/api/session/all/${sessionId}`).expect(200);
+    await there.get('/api/session').expect(401);
+    await here.get('/api/session').expect(200);
+  });
+
+  test('of somebody who changed their PIN stays, their others end, and the new PIN counts', async () => {
+    const [here, there] = [counter.fresh(), counter.fresh()];
+    for (const agent of [here, there])
+      await agent.post('/api/session').send({ name: 'Wren', password: wren.password }).expect(200);
+    const change = (password: string) => here.post('/api/session/secret').send({ password, newPin: '998877' });
+    await change('not it').expect(401);
+    await change(wren.password).expect(200);
+    await there.get('/api/session').expect(401);
+    const { id } = (await here.get('/api/session').expect(200)).body as { id: string };
+    await here.post('/api/session/switch').send({ staffId: id, pin: wren.pin }).expect(401);
+    await here.post('/api/session/switch').send({ staffId: id, pin: '998877' }).expect(200);
+  });
+
+  test('of somebody who is disabled ends at once, and they do not come in again', async () => {
+    const [perrin, isolde] = [counter.fresh(), counter.fresh()];
+    const sign = (agent: Agent, who: { name: string; password: string }) =>
+      agent.post('/api/session').send({ name: who.name, password: who.password });
+    await sign(perrin, demoStaff[1]!).expect(200);
+    await sign(isolde, demoStaff[2]!).expect(200);
+    const { id } = (await perrin.get('/api/session').expect(200)).body as { id: string };
+    await write(perrin, 'post', `/api/staff/${id}/active`, { active: false }).expect(403);
+    await write(isolde, 'post', `/api/staff/${id}/active`, { active: false }).expect(200);
+    await perrin.get('/api/session').expect(401);
+    await sign(perrin, demoStaff[1]!).expect(401);
+    await write(isolde, 'post', `/api/staff/${id}/active`, { active: true }).expect(200);
+    await sign(perrin, demoStaff[1]!).expect(200);
   });
 });
 

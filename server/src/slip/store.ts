@@ -65,7 +65,7 @@ export async function readLines(db: Database, slipId: string) {
       // Of the same part, so many are on the shelf that may not be sold.
       eb
         .selectFrom('batch as other')
-        .select((held) => held.fn.coalesce(held.fn.sum<number>('other.on_hand'), held.val(0)).as('held'))
+        .select((held) => held.fn.coalesce(held.fn.sum<string>('other.on_hand'), held.val('0')).as('held'))
         .whereRef('other.part_id', '=', 'slip_line.part_id')
         .where('other.state', 'in', ['held', 'confirmed'])
         .where('other.on_hand', '>', 0)
@@ -121,9 +121,12 @@ export async function readNotes(db: Database, slipId: string) {
     .innerJoin('staff', 'staff.id', 'slip_note.staff_id')
     .select(['slip_note.id', 'slip_note.at', 'slip_note.text', 'slip_note.replaces_id', 'staff.name as by'])
     .where('slip_note.slip_id', '=', slipId)
-    .where(({ not, exists, selectFrom }) =>
-      not(
-        exists(selectFrom('slip_note as later').select('later.id').whereRef('later.replaces_id', '=', 'slip_note.id')),
+    .where('slip_note.text', '!=', '')
+    .where((eb) =>
+      eb.not(
+        eb.exists(
+          eb.selectFrom('slip_note as later').select('later.id').whereRef('later.replaces_id', '=', 'slip_note.id'),
+        ),
       ),
     )
     .orderBy('slip_note.id')

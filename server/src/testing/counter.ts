@@ -31,7 +31,12 @@ export interface TestCounter {
   readonly db: Database;
   /** The owner's connection, to put the catalogue in states that nobody at the counter could. */
   readonly owner: Database;
+  /** The cluster's superuser, to break connections as a crash would. */
+  readonly superuser: Database;
   readonly anonymous: Agent;
+  readonly app: ReturnType<typeof createApp>;
+  /** Another browser. */
+  fresh(): Agent;
   as(role: 'specialist' | 'starter' | 'supervisor' | 'editor'): Promise<Agent>;
   close(): Promise<void>;
 }
@@ -40,7 +45,10 @@ export interface TestCounter {
 export async function openEmptyDatabase(): Promise<{ owner: Database; close: () => Promise<void> }> {
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   await asSuper(`create database ${name} owner brackenfell_owner`);
-  const owner = openDatabase(setting('BRACKENFELL_TEST_OWNER_URL').replace(TEMPLATE, name), () => undefined, 2);
+  const owner = openDatabase(setting('BRACKENFELL_TEST_OWNER_URL').replace(TEMPLATE, name), () => undefined, {
+    max: 2,
+    patient: true,
+  });
   return {
     owner,
     close: async () => {
@@ -55,13 +63,20 @@ export async function openTestCounter(): Promise<TestCounter> {
   await asSuper(`create database ${name} template ${TEMPLATE} owner brackenfell_owner`);
   const inDatabase = (url: string) => url.replace(TEMPLATE, name);
   const db = openDatabase(inDatabase(setting('BRACKENFELL_TEST_APP_URL')), () => undefined);
-  const owner = openDatabase(inDatabase(setting('BRACKENFELL_TEST_OWNER_URL')), () => undefined, 1);
+  const owner = openDatabase(inDatabase(setting('BRACKENFELL_TEST_OWNER_URL')), () => undefined, {
+    max: 1,
+    patient: true,
+  });
+  const superuser = openDatabase(setting('BRACKENFELL_TEST_SUPER_URL'), () => undefined, { max: 1, patient: true });
   const app = createApp(createContext(db, silentLog()));
   const signedIn = new Map<string, Agent>();
   return {
     db,
     owner,
+    superuser,
+    app,
     anonymous: supertest.agent(app),
+    fresh: () => supertest.agent(app),
     as: async (role) => {
       const held = signedIn.get(role);
       if (held) return held;
@@ -72,7 +87,7 @@ export async function openTestCounter(): Promise<TestCounter> {
       return agent;
     },
     close: async () => {
-      await Promise.all([db.destroy(), owner.destroy()]);
+      await Promise.all([db.destroy(), owner.destroy(), superuser.destroy()]);
       await asSuper(`drop database ${name} with (force)`);
     },
   };

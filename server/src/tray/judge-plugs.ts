@@ -36,7 +36,9 @@ export interface PlugsQuestion extends AskedOf {
 
 export interface TrayPart extends PartTitle {
   readonly id: string;
+  /** Free to sell: held pieces are not counted. */
   readonly on_hand: number | null;
+  readonly held: number;
   readonly bin: string | null;
   readonly each_minor: number | null;
 }

@@ -118,6 +118,8 @@ function rowView(
     evidence: { named: evidence.named, listed: candidate.listedBy, trail: trailView(judged, candidate) },
     evidenceWord: evidenceWord(candidate, judged.kind === 'plug' ? 'by size' : 'by form'),
     onHand: part.on_hand ?? 0,
+    held: part.held,
+    takes: candidate.servedAt.length,
     bin: part.bin,
     priceMinor: part.each_minor,
     costPer10000KmMinor: candidate.costPer10000KmMinor,

@@ -40,11 +40,21 @@ export async function findByForm(db: Database, kind: PartKind, asked: AskedForm)
   return rows.map(({ id }) => id);
 }
 
-/** Stock and price of plugs, one row each. */
+/** What is free to sell of each part, what lies held in quarantine beside it, bin and price; one row each. */
 export async function readStock(db: Database, partIds: readonly string[]) {
-  const { rows } = await sql<{ id: string; on_hand: number | null; bin: string | null; each_minor: number | null }>`
-    select i.id, s.on_hand, s.bin, p.each_minor from unnest(${partIds}::bigint[]) as i (id)
-      left join stock s on s.part_id = i.id left join price p on p.part_id = i.id`.execute(db);
+  const { rows } = await sql<{
+    id: string;
+    on_hand: number | null;
+    held: number;
+    bin: string | null;
+    each_minor: number | null;
+  }>`
+    select i.id, greatest(0, s.on_hand - coalesce(h.held, 0))::int as on_hand, coalesce(h.held, 0)::int as held, s.bin, p.each_minor
+      from unnest(${partIds}::bigint[]) as i (id)
+      left join stock s on s.part_id = i.id left join price p on p.part_id = i.id
+      left join (select part_id, sum(on_hand) as held from batch
+                  where part_id = any(${partIds}::bigint[]) and state in ('held', 'confirmed') and on_hand > 0
+                  group by part_id) h on h.part_id = i.id`.execute(db);
   return new Map(rows.map((row) => [row.id, row]));
 }
 

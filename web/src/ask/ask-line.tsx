@@ -11,7 +11,7 @@ import { printPrice } from '../controls/money.ts';
 import { Mark } from '../controls/mark.tsx';
 import { STATE_MARK, STATE_WORDS } from '../quarantine/batch-words.ts';
 import { useCounter } from '../frame/use-counter.ts';
-import { slipCall, useSlipWrite } from '../slip/use-slip.ts';
+import { slipCall, useSlipWrite } from '../slip/slip-outbox.ts';
 import { call } from '../wire/call.ts';
 import { useScans, whenScanned } from './scans.ts';
 
@@ -316,29 +316,30 @@ function Printed({ text, differs }: { text: string; differs: readonly number[] }
 
 /** What taking an answer does: the engine goes on the slip, a part becomes the one in hand. */
 function useTake(done: () => void) {
-  const { slip, go, engineId } = useCounter();
+  const { slip, go, engineId, inHand } = useCounter();
   const write = useSlipWrite();
   const navigate = useNavigate();
   const current = slip.data?.state === 'open' ? slip.data : undefined;
-  const change = (details: { engineId?: string; vehicle?: string; inHandPartId?: string }) => {
+  const change = (details: { engineId?: string; vehicle?: string }) => {
     if (current)
       write.mutate(
-        slipCall('changeSlip', { params: { slipId: current.slipId }, body: { version: current.version, ...details } }),
+        slipCall('changeSlip', { params: { slipId: current.slipId }, body: details }, 'what the slip is for'),
       );
   };
   return {
     part: (part: PartAnswer) => {
       done();
       const isPart = isPartKind(part.kind);
-      if (isPart) change({ inHandPartId: part.partId });
+      // A question about a number does not take the place of what is in the customer's hand.
+      const as = inHand !== undefined && inHand !== part.partId ? 'asked' : 'inHand';
       if (engineId && isPart) {
         go('/counter/parts', {
-          inHand: part.partId,
+          [as]: part.partId,
           row: part.partId,
           part: part.kind === 'plug' ? null : part.kind,
         });
-        toast(`${part.number} is in hand; its row is picked in the tray.`);
-      } else go(`/parts/${part.partId}`, isPart ? { inHand: part.partId } : {});
+        toast(`${part.number} is picked in the tray.`);
+      } else go(`/parts/${part.partId}`, isPart ? { [as]: part.partId } : {});
     },
     engine: (id: string, vehicle?: string) => {
       done();

@@ -43,7 +43,12 @@ export function BeginInspection() {
     })),
   ];
   // What a row of the tray or a batch asked for needs no choosing; on the slip it is that line.
-  const only = asked === undefined ? undefined : subjects.find(({ partId }) => partId === asked);
+  const line = search.get('line');
+  const only =
+    asked === undefined
+      ? undefined
+      : (subjects.find((one) => line !== null && one.lineId === line) ??
+        subjects.find(({ partId }) => partId === asked));
   const subject = chosen ?? only;
   return (
     <>

@@ -19,7 +19,14 @@ export function Dialog({
       <Primitive.Portal>
         <Primitive.Overlay className="fixed inset-0 z-20 bg-veil" />
         <Primitive.Content
-          className={`fixed top-16 left-1/2 z-30 flex max-h-[calc(100vh-6rem)] -translate-x-1/2 flex-col border border-line bg-slip text-peat ${wide ? 'w-[min(52rem,calc(100vw-3rem))]' : 'w-[min(30rem,calc(100vw-3rem))]'}`}
+          tabIndex={-1}
+          onOpenAutoFocus={(event) => {
+            // A field that asks for it has the focus already; otherwise the sheet, so that Space and Enter close nothing.
+            const sheet = event.currentTarget as HTMLElement;
+            event.preventDefault();
+            if (!sheet.contains(document.activeElement)) sheet.focus();
+          }}
+          className={`fixed top-16 left-1/2 z-30 flex max-h-[calc(100vh-6rem)] -translate-x-1/2 flex-col border border-line bg-slip text-peat outline-none ${wide ? 'w-[min(52rem,calc(100vw-3rem))]' : 'w-[min(30rem,calc(100vw-3rem))]'}`}
           {...(about ? {} : { 'aria-describedby': undefined })}
         >
           <div className="flex items-baseline justify-between border-b border-line px-4 py-2">

@@ -1,5 +1,5 @@
 import { useCounter } from '../frame/use-counter.ts';
-import { slipCall, useSlipWrite } from '../slip/use-slip.ts';
+import { slipCall, useSlipWrite } from '../slip/slip-outbox.ts';
 
 /** Says what the engine is used for: on the slip where there is one, and in the address. */
 export function useSetDuty() {
@@ -8,9 +8,7 @@ export function useSetDuty() {
   return (duty: string) => {
     const current = slip.data;
     if (current?.state === 'open')
-      write.mutate(
-        slipCall('changeSlip', { params: { slipId: current.slipId }, body: { version: current.version, duty } }),
-      );
+      write.mutate(slipCall('changeSlip', { params: { slipId: current.slipId }, body: { duty } }, 'duty'));
     go(window.location.pathname, { duty: duty || null }, { replace: true });
   };
 }

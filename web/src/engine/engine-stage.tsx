@@ -4,7 +4,7 @@ import { printCount } from '../controls/count.ts';
 import { Mark } from '../controls/mark.tsx';
 import { useKeys, type KeyBinding } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
-import { slipCall, useSlipWrite } from '../slip/use-slip.ts';
+import { slipCall, useSlipWrite } from '../slip/slip-outbox.ts';
 import { ANSWER_KEYS, AskQuestion, WhyThis } from './ask-question.tsx';
 import { KnownSoFar } from './known-so-far.tsx';
 import { useIdentify, useSaid } from './use-identify.ts';
@@ -30,10 +30,11 @@ export function EngineStage() {
     const current = slip.data;
     if (current?.state === 'open')
       write.mutate(
-        slipCall('changeSlip', {
-          params: { slipId: current.slipId },
-          body: { version: current.version, engineId: engine.engineId },
-        }),
+        slipCall(
+          'changeSlip',
+          { params: { slipId: current.slipId }, body: { engineId: engine.engineId } },
+          `engine ${engine.code}`,
+        ),
       );
     go('/counter/parts', { engine: engine.engineId, ...(inHand ? { row: inHand } : {}) });
   };

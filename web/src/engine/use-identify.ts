@@ -2,8 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect } from 'react';
 import { useSearchParams } from 'react-router';
 import { call } from '../wire/call.ts';
-
-const shelf = (slipId: string | null) => `brackenfell.said.${slipId ?? 'none'}`;
+import { forgetSaid, keepSaid, readSaid } from './said-shelf.ts';
 
 /** What was said about the engine, kept in the address, and for its slip while this window is open. */
 export function useSaid() {
@@ -12,7 +11,7 @@ export function useSaid() {
   const said = search.getAll('said');
   const keep = useCallback(
     (next: readonly string[]) => {
-      sessionStorage.setItem(shelf(slipId), JSON.stringify(next));
+      keepSaid(slipId, next);
       setSearch(
         (before) => {
           const after = new URLSearchParams(before);
@@ -26,7 +25,13 @@ export function useSaid() {
     [setSearch, slipId],
   );
   useEffect(() => {
-    const kept = JSON.parse(sessionStorage.getItem(shelf(slipId)) ?? '[]') as string[];
+    // What was said before the slip was begun goes with it; the desk without one is clean again.
+    const before = slipId === null ? [] : readSaid(null);
+    if (before.length > 0) {
+      forgetSaid(null);
+      if (readSaid(slipId).length === 0) keepSaid(slipId, before);
+    }
+    const kept = readSaid(slipId);
     if (search.getAll('said').length === 0 && kept.length > 0) keep(kept);
     // Only when a slip is opened: afterwards the address is what counts.
     // eslint-disable-next-line react-hooks/exhaustive-deps

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { Outlet, useLocation } from 'react-router';
+import { Outlet, useLocation, useNavigate } from 'react-router';
 import { Toaster } from 'sonner';
 import type { Staff } from '@brackenfell/contract/session';
 import { AskLine } from '../ask/ask-line.tsx';
@@ -8,6 +8,7 @@ import { keepScan } from '../ask/scans.ts';
 import { SwitchPerson } from '../session/switch-person.tsx';
 import { changeSettings, nextUnits, useSettings } from '../settings/settings.ts';
 import { SlipList } from '../slip/slip-list.tsx';
+import { useBegunAs, useOutboxFlow } from '../slip/slip-outbox.ts';
 import { SlipPane } from '../slip/slip-pane.tsx';
 import { AwayBanner } from './away-banner.tsx';
 import { KeyHelp } from './key-help.tsx';
@@ -15,6 +16,7 @@ import { useKeys, watchForBursts } from './keys.ts';
 import { isCatalogue, isQuarantine, Rail } from './rail.tsx';
 import { CatalogueStrip } from '../catalogue/catalogue-strip.tsx';
 import { QuarantineStrip } from '../quarantine/quarantine-strip.tsx';
+import { keepCounter, lastCounter } from './last-address.ts';
 import { StageStrip } from './stage-strip.tsx';
 import { useCounter } from './use-counter.ts';
 
@@ -25,12 +27,22 @@ export function Frame({ me }: { me: Staff }) {
   const [sheet, open] = useState<Sheet>();
   const ask = useRef<HTMLInputElement>(null);
   const desk = useRef<HTMLDivElement>(null);
-  const { go } = useCounter();
+  const { go, slipId } = useCounter();
+  const navigate = useNavigate();
   const settings = useSettings();
-  const { pathname } = useLocation();
+  const { pathname, search } = useLocation();
   const inCatalogue = isCatalogue(pathname);
   const inQuarantine = isQuarantine(pathname);
   useEffect(() => watchForBursts(keepScan), []);
+  useOutboxFlow();
+  // A slip begun here gets its number in the address as soon as the server has given it one.
+  const begunAs = useBegunAs(slipId);
+  useEffect(() => {
+    if (begunAs) go(window.location.pathname, { slip: begunAs }, { replace: true });
+  }, [begunAs, go]);
+  useEffect(() => {
+    if (pathname.startsWith('/counter')) keepCounter(`${pathname}${search}`);
+  }, [pathname, search]);
   const close = () => {
     open(undefined);
   };
@@ -52,7 +64,7 @@ export function Frame({ me }: { me: Staff }) {
           { press: '2', does: 'Parts stage', run: () => go('/counter/parts') },
           { press: '3', does: 'Proof stage', run: () => go('/counter/proof') },
         ]),
-    { press: ', c', printed: ', then c', does: 'Counter', run: () => go('/counter/engine') },
+    { press: ', c', printed: ', then c', does: 'Counter', run: () => void navigate(lastCounter()) },
     { press: ', k', printed: ', then k', does: 'Catalogue', run: () => go('/catalogue/engines') },
     { press: ', q', printed: ', then q', does: 'Quarantine', run: () => go('/quarantine/batches') },
     { press: ', h', printed: ', then h', does: 'House rules', run: () => go('/house-rules') },

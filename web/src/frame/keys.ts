@@ -13,6 +13,8 @@ export interface KeyBinding {
   readonly run: () => void;
   /** For a command too quick to wait, such as a move to the next row: what undoes it when it began a scan. */
   readonly takeBack?: () => void;
+  /** Stands before the same key of the desk while it is on the map: the slip's lines while they have the hand. */
+  readonly first?: boolean;
 }
 
 interface Group {
@@ -120,6 +122,8 @@ export function useKeys(
           if (isSingle && !currentSettings().singleKeys) return;
           if (dialogIsOpen() !== inDialog) return;
           if (yields && groups.some((g) => !g.yields && g.bindings.some((b) => b.press === press))) return;
+          // While the slip's lines have the hand, what is theirs is not also the desk's.
+          if (!binding.first && groups.some((g) => g.bindings.some((b) => b.press === press && b.first))) return;
           // The end of a sequence is not also the command it would be alone.
           if (groups.some((g) => g.bindings.some((b) => b.press === `${watcher.leader} ${press}`))) return;
           // Enter and Space on a focused control are that control's own.

@@ -1,7 +1,8 @@
-import { Link, useLocation } from 'react-router';
+import { Link, useLocation, useNavigate } from 'react-router';
 import { Tooltip } from 'radix-ui';
 import type { Staff } from '@brackenfell/contract/session';
 import { Frond } from './frond.tsx';
+import { lastCounter } from './last-address.ts';
 
 /** Rooms of the shop. Those not built yet are shown for what they will be and cannot be entered. */
 const ROOMS = [
@@ -21,6 +22,7 @@ export const isQuarantine = (pathname: string): boolean => pathname.startsWith('
 
 export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
   const { pathname } = useLocation();
+  const navigate = useNavigate();
   const here = isCatalogue(pathname)
     ? 'Catalogue'
     : isQuarantine(pathname)
@@ -40,7 +42,11 @@ export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
               <Tooltip.Root>
                 <Tooltip.Trigger asChild>
                   {'to' in room ? (
-                    <Link to={room.to} aria-current={room.name === here ? 'page' : undefined} aria-label={room.name}>
+                    <Link
+                      to={room.name === 'Counter' ? lastCounter() : room.to}
+                      aria-current={room.name === here ? 'page' : undefined}
+                      aria-label={room.name}
+                    >
                       <RoomName name={room.name} />
                     </Link>
                   ) : (

@@ -8,7 +8,7 @@ export function StageStrip() {
   const { engineId, slip, go } = useCounter();
   const engine = useEngine(engineId);
   const { pathname } = useLocation();
-  const openQuestions = slip.data?.lines.reduce((sum, line) => sum + line.openQuestions.length, 0) ?? 0;
+  const openQuestions = slip.data?.open.filter(({ kind }) => kind === 'question').length ?? 0;
   const lines = slip.data?.lines.length ?? 0;
   const engineNeed = engine.data ? engine.data.code : engineId ? 'fetching' : 'which engine?';
   const partsNeed = !engineId

@@ -1,6 +1,8 @@
 import { useCallback, useMemo } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
+import { forgetSaid } from '../engine/said-shelf.ts';
 import { useSlip } from '../slip/use-slip.ts';
+import { forgetCounter } from './last-address.ts';
 
 /** What the counter is working on, read from the address and the slip: shared by all stages. */
 export function useCounter() {
@@ -11,6 +13,9 @@ export function useCounter() {
   const engineId = slip.data?.engineId ?? search.get('engine') ?? undefined;
   // The address tells what was taken in hand last; the slip remembers it when the address says nothing.
   const inHand = search.get('inHand') ?? slip.data?.inHand?.partId ?? undefined;
+
+  // What was only asked about joins the tray beside what is in hand, and never takes its place.
+  const asked = search.get('asked') ?? undefined;
 
   const build = slip.data?.build ?? search.get('build') ?? undefined;
 
@@ -23,7 +28,7 @@ export function useCounter() {
     (path: string, change: Record<string, string | null> = {}, options: { replace?: boolean } = {}) => {
       const next = new URLSearchParams();
       const now = new URLSearchParams(window.location.search);
-      for (const name of ['slip', 'engine', 'inHand', 'part', 'build', 'staying', 'duty']) {
+      for (const name of ['slip', 'engine', 'inHand', 'asked', 'part', 'build', 'staying', 'duty']) {
         const value = name in change ? change[name] : now.get(name);
         if (value) next.set(name, value);
       }
@@ -34,8 +39,14 @@ export function useCounter() {
     },
     [navigate],
   );
+  /** A clean desk for the next customer: nothing of the last one is left, in the address or behind it. */
+  const clear = useCallback(() => {
+    forgetSaid(null);
+    forgetCounter();
+    void navigate('/counter/engine');
+  }, [navigate]);
   return useMemo(
-    () => ({ slipId, slip, engineId, inHand, build, staying, duty, search, go }),
-    [slipId, slip, engineId, inHand, build, staying, duty, search, go],
+    () => ({ slipId, slip, engineId, inHand, asked, build, staying, duty, search, go, clear }),
+    [slipId, slip, engineId, inHand, asked, build, staying, duty, search, go, clear],
   );
 }

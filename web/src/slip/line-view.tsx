@@ -14,18 +14,34 @@ export const mayBeReleased = (line: SlipLine): boolean =>
 
 interface LineViewProps {
   readonly line: SlipLine;
+  /** How many such engines the job is for. */
+  readonly engines: number;
   readonly picked: boolean;
-  readonly onRelease: (() => void) | undefined;
+  /** What may be done with it here; none on a slip that is not in this person's hands. */
+  readonly acts: LineActs | undefined;
+}
+
+interface LineActs {
+  readonly more: () => void;
+  readonly fewer: () => void;
+  readonly remove: () => void;
+  readonly batch: () => void;
+  readonly proof: () => void;
+  readonly release: (() => void) | undefined;
 }
 
 /** One line of the docket: what, for where, its verdict and reason, what was told before, who released it. */
-export function LineView({ line, picked, onRelease }: LineViewProps) {
+export function LineView({ line, engines, picked, acts }: LineViewProps) {
   const own = line.kind === 'customers-own';
   // No green mark beside a suspect or held part.
   const isStopped = line.held !== null || line.proof?.band === 'suspect';
+  // "all 4" is said only of a line that serves them all.
+  const takes = line.positions.length * engines;
   const at =
     line.positions.length > 1
-      ? `all ${line.positions.length}`
+      ? line.quantity >= takes
+        ? `all ${line.positions.length}`
+        : `${line.quantity} of the ${takes} it takes`
       : line.positions.length === 1
         ? `cylinder ${line.positions[0]!}`
         : '';
@@ -69,17 +85,17 @@ export function LineView({ line, picked, onRelease }: LineViewProps) {
             Released by {line.released.by}: {line.released.reason}
           </span>
         )}
-        {onRelease && (
-          <button type="button" className="block min-h-6 underline" onClick={onRelease}>
-            Supervisor’s release
-          </button>
-        )}
-        {line.toldBefore.map((before) => (
-          <span key={before.at} className="block border-l-2 border-heather pl-1.5 text-soft">
-            Told {clock.format(new Date(before.at))}: {VERDICT_WORDS[before.verdict]}. {before.reason}. Changed by{' '}
-            {before.changedBy}.
-          </span>
-        ))}
+        {line.toldBefore
+          .filter(({ verdict, reason }, i, all) => {
+            const after = all[i - 1] ?? line;
+            return verdict !== after.verdict || reason !== after.reason;
+          })
+          .map((before) => (
+            <span key={before.at} className="block border-l-2 border-heather pl-1.5 text-soft">
+              Told {clock.format(new Date(before.at))}: {VERDICT_WORDS[before.verdict]}. {before.reason}. Changed by{' '}
+              {before.changedBy}.
+            </span>
+          ))}
         {line.review && (
           <span className="block border-l-2 border-heather pl-1.5">
             Review: sold as {VERDICT_WORDS[line.review.before]}; by the rule {line.review.rule} it would be{' '}
@@ -90,6 +106,54 @@ export function LineView({ line, picked, onRelease }: LineViewProps) {
       <span className={own ? 'text-soft' : 'num font-medium'}>
         {own ? 'not sold' : printPrice(line.unitPriceMinor === null ? null : line.unitPriceMinor * line.quantity)}
       </span>
+      {acts && (
+        <span className="col-span-2 col-start-3 flex flex-wrap gap-x-1">
+          {acts.release && (
+            <button type="button" className="button-plain" onClick={acts.release}>
+              Supervisor’s release
+            </button>
+          )}
+          {!own && (
+            <>
+              <button
+                type="button"
+                className="button-quiet"
+                aria-label={`One fewer ${line.printed}`}
+                onClick={acts.fewer}
+              >
+                −
+              </button>
+              <button
+                type="button"
+                className="button-quiet"
+                aria-label={`One more ${line.printed}`}
+                onClick={acts.more}
+              >
+                +
+              </button>
+              <button
+                type="button"
+                className="button-quiet"
+                aria-label={`Batch of ${line.printed}`}
+                onClick={acts.batch}
+              >
+                batch
+              </button>
+              <button
+                type="button"
+                className="button-quiet"
+                aria-label={`Proof of ${line.printed}`}
+                onClick={acts.proof}
+              >
+                proof
+              </button>
+            </>
+          )}
+          <button type="button" className="button-quiet" aria-label={`Take ${line.printed} off`} onClick={acts.remove}>
+            take off
+          </button>
+        </span>
+      )}
     </li>
   );
 }

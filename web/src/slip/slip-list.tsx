@@ -1,80 +1,151 @@
 import type { Staff } from '@brackenfell/contract/session';
-import type { SlipSummary } from '@brackenfell/contract/slip';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import type { Slip, SlipSummary } from '@brackenfell/contract/slip';
+import { isFinal, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
+import { mayTakeOver, mayWrite } from '@brackenfell/core/slip/who-may';
 import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
 import { printMoment } from '../controls/moment.ts';
 import { useKeys } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
 import { LETTERS } from '../session/switch-person.tsx';
-import { call } from '../wire/call.ts';
-import { slipCall, useSlips, useSlipWrite } from './use-slip.ts';
+import { slipSheet } from './open-sheet.ts';
+import { printDocket } from './print-docket.ts';
+import { slipCall, useSlipWrite } from './slip-outbox.ts';
+import { useSlips } from './use-slip.ts';
+
+/** What an address says of the last customer: none of it goes along to another slip. */
+const CLEAN = { engine: null, inHand: null, asked: null, part: null, build: null, staying: null, duty: null };
 
 /** Slips that wait: one letter takes one up; the slip at hand is parked, begun or closed from here. */
 export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
+  const [past, showPast] = useState(false);
   const parked = useSlips('parked');
   const open = useSlips('open');
-  const { slip, go } = useCounter();
+  const collected = useSlips('collected', past);
+  const ended = useSlips('ended', past);
+  const { slip, go, clear } = useCounter();
   const write = useSlipWrite();
   const current = slip.data;
-  const others = [...(parked.data?.slips ?? []), ...(open.data?.slips ?? [])]
-    .filter((s) => s.slipId !== current?.slipId)
-    .slice(0, LETTERS.length);
+  const waiting = [...(parked.data?.slips ?? []), ...(open.data?.slips ?? [])];
+  const done = [...(collected.data?.slips ?? []), ...(ended.data?.slips ?? [])].sort((a, b) =>
+    b.updatedAt.localeCompare(a.updatedAt),
+  );
+  const others = (past ? done : waiting).filter((s) => s.slipId !== current?.slipId).slice(0, LETTERS.length);
 
-  const show = (slipId: string | null) => {
+  const show = (slipId: string) => {
     onClose();
-    go(slipId ? '/counter/parts' : '/counter/engine', { slip: slipId, engine: null, inHand: null });
+    go('/counter/parts', { ...CLEAN, slip: slipId });
   };
-  const takeUp = async (chosen: SlipSummary) => {
+  const takeUp = (chosen: SlipSummary) => {
     const { slipId } = chosen;
-    const { version } = await call('getSlip', { params: { slipId } });
-    write.mutate(slipCall('takeOverSlip', { params: { slipId }, body: { version } }), {
-      onSuccess: () => show(slipId),
-    });
+    // What is done is looked at; what waits is taken up.
+    if (past || chosen.holder === me.name) show(slipId);
+    if (past || (chosen.state === 'open' && chosen.holder === me.name)) return;
+    write.mutate(
+      slipCall('takeOverSlip', { params: { slipId }, body: {} }, `slip ${printDocket(chosen.docket)} taken up`),
+      {
+        onSuccess: () => show(slipId),
+      },
+    );
   };
-  const move = (name: 'parkSlip' | 'closeSlip' | 'takeOverSlip' | 'reopenSlip', after: () => void) => {
-    if (current)
-      write.mutate(slipCall(name, { params: { slipId: current.slipId }, body: { version: current.version } }), {
-        onSuccess: after,
-      });
-  };
+  const docket = current ? printDocket(current.docket) : '';
+  const held = current && { state: current.state, holderId: current.holderId };
   const actions = [
     {
       press: 'n',
       does: 'Begin a new slip',
-      run: () => write.mutate(slipCall('createSlip', { body: {} }), { onSuccess: (begun) => show(begun.slipId) }),
+      run: () => {
+        clear();
+        onClose();
+        write.mutate(slipCall('createSlip', { body: {} }, 'new slip'), {
+          onSuccess: (begun: Slip) => go('/counter/engine', { ...CLEAN, slip: begun.slipId }),
+        });
+      },
     },
-    ...(current?.state === 'open'
-      ? [{ press: 'p', does: `Park slip ${current.docket}`, run: () => move('parkSlip', () => show(null)) }]
+    ...(current && held && mayWrite(held, me)
+      ? [
+          {
+            press: 'p',
+            does: `Park slip ${docket}`,
+            run: () => {
+              write.mutate(slipCall('parkSlip', { params: { slipId: current.slipId }, body: {} }, 'parked'), {
+                onSuccess: () => toast(`Slip ${docket} is parked. = takes it up again.`),
+              });
+              onClose();
+              clear();
+            },
+          },
+        ]
       : []),
-    ...(current?.state === 'parked' || (current?.state === 'open' && current.holder !== me.name)
-      ? [{ press: 't', does: `Take over slip ${current.docket}`, run: () => move('takeOverSlip', onClose) }]
+    ...(current && held && mayTakeOver(held, me) && !mayWrite(held, me)
+      ? [
+          {
+            press: 't',
+            does: `Take over slip ${docket}`,
+            run: () => {
+              write.mutate(slipCall('takeOverSlip', { params: { slipId: current.slipId }, body: {} }, 'taken over'));
+              onClose();
+            },
+          },
+        ]
       : []),
-    ...(current?.state === 'closed'
-      ? [{ press: 'o', does: `Reopen slip ${current.docket}`, run: () => move('reopenSlip', onClose) }]
+    ...(current && !isFinal(current.state)
+      ? [
+          {
+            press: 'x',
+            does: `End slip ${docket} without a sale`,
+            run: () => {
+              onClose();
+              slipSheet.set({ kind: 'end' });
+            },
+          },
+        ]
       : []),
-    ...(current && current.state !== 'closed'
-      ? [{ press: 'x', does: `Close slip ${current.docket}`, run: () => move('closeSlip', () => show(null)) }]
+    ...(current && isFinal(current.state)
+      ? [
+          {
+            press: 'y',
+            does: `Copy slip ${docket} to a new one`,
+            run: () => {
+              write.mutate(slipCall('copySlip', { params: { slipId: current.slipId }, body: {} }, 'copied'), {
+                onSuccess: (copy: Slip) => show(copy.slipId),
+                isUndo: true,
+              });
+            },
+          },
+        ]
       : []),
+    ...(current
+      ? [
+          {
+            press: 'q',
+            does: 'Clear the desk',
+            run: () => {
+              onClose();
+              clear();
+            },
+          },
+        ]
+      : []),
+    { press: 'o', does: past ? 'What waits' : 'Collected and ended', run: () => showPast(!past) },
   ];
   useKeys(
     'Slips',
-    [
-      ...actions,
-      ...others.map((s, i) => ({ press: LETTERS[i]!, does: `Take up ${s.docket}`, run: () => void takeUp(s) })),
-    ],
+    [...actions, ...others.map((s, i) => ({ press: LETTERS[i]!, does: `Take up ${s.docket}`, run: () => takeUp(s) }))],
     { inDialog: true },
   );
   return (
-    <Dialog title="Slips" about="A letter takes one up. Nothing is lost by parking." onClose={onClose} wide>
+    <Dialog
+      title={past ? 'Slips that are done' : 'Slips'}
+      about={past ? 'A letter shows one.' : 'A letter takes one up. Nothing is lost by parking.'}
+      onClose={onClose}
+      wide
+    >
       <div className="flex flex-wrap gap-2 pb-3">
         {actions.map((action) => (
-          <button
-            key={action.press}
-            type="button"
-            className="button-plain"
-            onClick={action.run}
-            disabled={write.isPending}
-          >
+          <button key={action.press} type="button" className="button-plain" onClick={action.run}>
             <Key>{action.press}</Key> {action.does}
           </button>
         ))}
@@ -84,17 +155,19 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
           {(parked.error ?? open.error)!.message}
         </p>
       )}
-      {parked.data && open.data && others.length === 0 && <p className="text-soft">No other slip is parked or open.</p>}
+      {parked.data && open.data && others.length === 0 && (
+        <p className="text-soft">{past ? 'None is collected or ended yet.' : 'No other slip is parked or open.'}</p>
+      )}
       <ul className="grid gap-1">
         {others.map((s, i) => (
           <li key={s.slipId}>
             <button
               type="button"
               className="grid min-h-8 w-full grid-cols-[1.5rem_4rem_1fr_6rem_6rem_7rem] items-center gap-2 border border-hair px-2 text-left hover:bg-bracken-wash"
-              onClick={() => void takeUp(s)}
+              onClick={() => takeUp(s)}
             >
               <Key>{LETTERS[i]}</Key>
-              <b className="num font-semibold">{String(s.docket).padStart(5, '0')}</b>
+              <b className="num font-semibold">{printDocket(s.docket)}</b>
               <span className="truncate">
                 {[s.customer || 'No name', s.vehicle, s.engine].filter(Boolean).join(', ')}
               </span>
@@ -102,7 +175,7 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
                 {s.lines} {s.lines === 1 ? 'line' : 'lines'}
               </span>
               <span className="text-soft">
-                {s.state}
+                {SLIP_STATE_WORDS[s.state]}
                 {s.holder ? `, ${s.holder}` : ''}
               </span>
               <span className="num text-right text-soft">{printMoment(s.updatedAt)}</span>

@@ -1,191 +1,215 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
-import type { Slip, SlipLine } from '@brackenfell/contract/slip';
 import type { Staff } from '@brackenfell/contract/session';
-import { readDuty, sayDuty } from '@brackenfell/core/duty/duty-text';
+import type { Slip, SlipLine } from '@brackenfell/contract/slip';
+import { isFinal, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
+import { mayTakeOver, mayWrite } from '@brackenfell/core/slip/who-may';
 import { Key } from '../controls/key.tsx';
-import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
 import { printPrice } from '../controls/money.ts';
 import { useKeys } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
-import { ReleaseDialog } from '../release/release-dialog.tsx';
-import { BatchDialog } from './batch-dialog.tsx';
+import { useNarrow } from '../settings/use-narrow.ts';
+import { LineKeys } from './line-keys.tsx';
 import { LineView, mayBeReleased } from './line-view.tsx';
-import { NoteDialog } from './note-dialog.tsx';
-import { slipCall, useSlipWrite } from './use-slip.ts';
+import { slipSheet } from './open-sheet.ts';
+import { OpenList } from './open-list.tsx';
+import { printDocket } from './print-docket.ts';
+import { SlipDetails } from './slip-details.tsx';
+import { slipCall, useSlipWrite, useUnsent } from './slip-outbox.ts';
+import { SlipSheets } from './slip-sheets.tsx';
+import { popUndo } from './undo-stack.ts';
+import { UnsentList } from './unsent-list.tsx';
+import { useOpenMatter } from './use-open-matter.ts';
 
 const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
 const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 
 /** The docket at the right: who it is for, what was chosen, what is still open, what was said. */
 export function SlipPane({ me, onSlips }: { me: Staff; onSlips: () => void }) {
-  const { slipId, slip } = useCounter();
+  const { slipId, slip, go } = useCounter();
+  const unsent = useUnsent(slipId);
+  const narrow = useNarrow();
+  const [opened, setOpened] = useState(false);
+  // Empty, or where there is no room for it, it is an edge; the tray has its width.
+  const isEdge = (slipId === undefined && unsent.length === 0) || narrow;
+  const folded = isEdge && !opened;
+  useKeys('Slip', [{ press: ']', does: 'Open the slip', run: () => setOpened(true) }], {
+    active: folded,
+    yields: true,
+  });
+  if (folded) {
+    return (
+      <aside className="frame-slip" aria-label="Slip" data-folded>
+        <button type="button" className="slip-edge" onClick={() => setOpened(true)} aria-expanded={false}>
+          <Key>]</Key>
+          <span className="rail-name">
+            {slip.data
+              ? `Slip ${printDocket(slip.data.docket)}: ${printPrice(slip.data.totalMinor)}${slip.data.open.length > 0 ? `, ${slip.data.open.length} open` : ''}`
+              : slipId
+                ? 'Slip'
+                : 'No slip yet'}
+          </span>
+        </button>
+        <SlipSheets slip={slip.data} me={me} />
+      </aside>
+    );
+  }
   return (
-    <aside className="frame-slip" aria-label="Slip">
+    <aside className="frame-slip" aria-label="Slip" data-over={narrow || undefined}>
+      {isEdge && (
+        <button type="button" className="button-quiet self-end" aria-expanded onClick={() => setOpened(false)}>
+          Fold the slip away
+        </button>
+      )}
       {slip.data ? (
-        <OpenSlip key={slip.data.slipId} slip={slip.data} me={me} />
+        <OpenSlip key={slip.data.slipId} slip={slip.data} me={me} onSlips={onSlips} />
       ) : (
-        <div className="grid gap-2 p-3">
-          <h2 className="text-lead font-semibold">{slipId ? 'Fetching the slip …' : 'No slip yet'}</h2>
-          {slip.error && (
-            <p role="alert" className="text-madder">
-              {slip.error.message}
-            </p>
-          )}
-          {!slipId && (
-            <p className="text-soft">
-              Price and stock are answered without one. The first part put down begins a slip by itself.
-            </p>
-          )}
-          <button type="button" className="button-plain justify-self-start" onClick={onSlips}>
-            Slips <Key>=</Key>
-          </button>
-        </div>
+        <>
+          <div className="grid gap-2 p-3">
+            <h2 className="text-lead font-semibold">
+              {unsent.length > 0 ? 'New slip, not sent yet' : slipId ? 'Fetching the slip …' : 'No slip yet'}
+            </h2>
+            {slip.error && (
+              <>
+                <p role="alert" className="text-madder">
+                  {slip.error.message}
+                </p>
+                <button
+                  type="button"
+                  className="button-plain justify-self-start"
+                  onClick={() => go('/counter/engine', { slip: null })}
+                >
+                  Leave it
+                </button>
+              </>
+            )}
+            {!slipId && (
+              <p className="text-soft">
+                Price and stock are answered without one. The first part put down begins a slip by itself.
+              </p>
+            )}
+            <button type="button" className="button-plain justify-self-start" onClick={onSlips}>
+              Slips <Key>=</Key>
+            </button>
+          </div>
+          <UnsentList unsent={unsent} />
+          <SlipSheets slip={undefined} me={me} />
+        </>
       )}
     </aside>
   );
 }
 
-/** Detail fields that are stored when left, and keep their text when that fails. */
-const DETAILS = [
-  { label: 'For', name: 'customer', longest: 120 },
-  { label: 'Vehicle', name: 'vehicle', longest: 120 },
-  { label: 'Came for', name: 'cameFor', longest: 200 },
-] as const;
-
-function OpenSlip({ slip, me }: { slip: Slip; me: Staff }) {
+function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips: () => void }) {
   const write = useSlipWrite();
-  const [note, setNote] = useState(false);
-  const [releasing, setReleasing] = useState<SlipLine>();
-  const [naming, setNaming] = useState<SlipLine>();
+  const unsent = useUnsent(slip.slipId);
+  const openMatter = useOpenMatter(slip);
   const { go } = useCounter();
   const [inPane, setInPane] = useState(false);
   const [pickedLine, pickLine] = useState(0);
-  const [undo, setUndo] = useState<{ lineId: string; wasRemoved: boolean }>();
-  const line = slip.lines[Math.min(pickedLine, slip.lines.length - 1)];
-  const at = { params: { slipId: slip.slipId }, body: { version: slip.version } } as const;
-  const isOpen = slip.state === 'open';
+  const at = Math.min(pickedLine, slip.lines.length - 1);
+  const line = slip.lines[at];
+  const params = { slipId: slip.slipId };
+  const held = { state: slip.state, holderId: slip.holderId };
+  const mine = mayWrite(held, me);
 
   const remove = (gone: SlipLine | undefined) => {
-    if (!gone) return;
-    write.mutate(slipCall('removeLine', { params: { slipId: slip.slipId, lineId: gone.lineId }, body: at.body }), {
-      onSuccess: () => {
-        setUndo({ lineId: gone.lineId, wasRemoved: true });
-        toast(`${gone.printed} taken off. z puts it back.`);
-      },
-    });
-  };
-  const undoLast = () => {
-    if (undo?.wasRemoved) {
-      write.mutate(slipCall('restoreLine', { params: { slipId: slip.slipId, lineId: undo.lineId }, body: at.body }), {
-        onSuccess: () => setUndo(undefined),
-      });
-    } else remove(slip.lines.at(-1));
-  };
-  const changeQuantity = (by: number) => {
-    if (!line || line.quantity + by < 1) return;
+    if (!gone || !mine) return;
     write.mutate(
-      slipCall('changeLine', {
-        params: { slipId: slip.slipId, lineId: line.lineId },
-        body: { ...at.body, quantity: line.quantity + by },
-      }),
+      slipCall('removeLine', { params: { ...params, lineId: gone.lineId }, body: {} }, `${gone.printed} taken off`),
+      {
+        onSuccess: () => toast(`${gone.printed} taken off. z puts it back.`),
+      },
     );
+  };
+  const stepBack = () => {
+    const undo = popUndo(slip.slipId);
+    if (!undo) {
+      toast('Nothing to step back from on this slip.');
+      return;
+    }
+    write.mutate({ ...undo }, { isUndo: true, onSuccess: () => toast(`Stepped back: ${undo.says}.`) });
+  };
+  const changeQuantity = (by: number, of = line) => {
+    if (!of || !mine || of.quantity + by < 1) return;
+    // What is on its way counts, so that two presses are two.
+    const meant = unsent.findLast((one) => one.name === 'changeLine' && one.request.params?.lineId === of.lineId);
+    const quantity = Number(meant?.request.body?.quantity ?? of.quantity) + by;
+    write.mutate(
+      slipCall(
+        'changeLine',
+        { params: { ...params, lineId: of.lineId }, body: { quantity } },
+        `${of.printed}: ${quantity}`,
+      ),
+    );
+  };
+  const prove = (of: SlipLine | undefined) => {
+    if (of) go('/counter/proof', { inspect: of.partId, line: of.lineId });
   };
   useKeys(
     'Slip',
     [
-      { press: ';', does: 'Note what was said or found', run: () => setNote(true) },
-      { press: 'z', does: 'Undo the last line added or removed', run: undoLast },
+      { press: ';', does: 'Note what was said or found', run: () => slipSheet.set({ kind: 'note' }) },
+      { press: 'z', does: 'Step back: undo the last thing done on the slip', run: stepBack },
       { press: ']', does: inPane ? 'Back to the desk' : 'Into the slip’s lines', run: () => setInPane(!inPane) },
       { press: '[', does: inPane ? 'Back to the desk' : 'Into the slip’s lines', run: () => setInPane(!inPane) },
+      ...(slip.open[0] && slip.lines.length > 0
+        ? [{ press: '.', does: 'The next open item', run: () => openMatter(slip.open[0]!) }]
+        : []),
+      ...(mine ? collectKeys : []),
     ],
     { yields: true },
   );
-  const questions = slip.lines.flatMap((l) => l.openQuestions.map((question) => ({ line: l, question })));
-  const toTell = slip.lines.filter((l) => l.kind === 'sale' && l.verdict === 'sell-with-advice');
   return (
     <>
       {inPane && (
         <LineKeys
           move={(by) => pickLine(Math.max(0, Math.min(slip.lines.length - 1, pickedLine + by)))}
+          answer={() => {
+            const open = slip.open.find(({ lineId }) => lineId === line?.lineId);
+            if (open) openMatter(open);
+          }}
           quantity={changeQuantity}
           remove={() => remove(line)}
-          release={() => line && mayBeReleased(line) && setReleasing(line)}
-          batch={() => line && isOpen && setNaming(line)}
-          proof={() => line && go('/counter/proof', { inspect: null })}
+          release={() => line && mayBeReleased(line) && slipSheet.set({ kind: 'release', lineId: line.lineId })}
+          batch={() => line && mine && slipSheet.set({ kind: 'batch', lineId: line.lineId })}
+          proof={() => prove(line)}
           leave={() => setInPane(false)}
         />
       )}
       <header className="flex items-center justify-between border-b border-line px-3 py-1.5">
         <h2 className="flex items-baseline gap-2">
           <span className="text-soft">Slip</span>
-          <span className="num text-head font-semibold">{String(slip.docket).padStart(5, '0')}</span>
+          <span className="num text-head font-semibold">{printDocket(slip.docket)}</span>
         </h2>
         <p className="text-right text-xs text-soft">
           {day.format(new Date(slip.createdAt))}
           <br />
-          {slip.state === 'open' ? `${clock.format(new Date(slip.createdAt))}, ${slip.holder ?? 'nobody'}` : slip.state}
+          {slip.state === 'open'
+            ? `${clock.format(new Date(slip.createdAt))}, ${slip.holder ?? 'nobody'}`
+            : SLIP_STATE_WORDS[slip.state]}
         </p>
       </header>
-      {slip.holder !== null && slip.holder !== me.name && isOpen && (
-        <p className="border-b border-hair px-3 py-1.5 text-heather">
-          {slip.holder} holds this slip. <Key>=</Key> takes it over.
-        </p>
-      )}
-      {!isOpen && (
+      <UnsentList unsent={unsent} />
+      {!mine && (
         <p className="border-b border-hair bg-well px-3 py-1.5">
-          This slip is {slip.state}. <Key>=</Key> takes it up again.
+          {isFinal(slip.state)
+            ? `This slip is ${SLIP_STATE_WORDS[slip.state]} and final.`
+            : slip.state === 'parked'
+              ? 'This slip is parked.'
+              : `${slip.holder ?? 'Nobody'} holds this slip.`}{' '}
+          {mayTakeOver(held, me) && (
+            <button
+              type="button"
+              className="button-plain"
+              onClick={() => write.mutate(slipCall('takeOverSlip', { params, body: {} }, 'taken over'))}
+            >
+              {slip.state === 'parked' ? 'Take it up' : 'Take it over'}
+            </button>
+          )}
         </p>
       )}
-      <dl className="slip-details">
-        {DETAILS.map(({ label, name, longest }) => (
-          <Detail
-            key={name}
-            label={label}
-            stored={slip[name]}
-            longest={longest}
-            disabled={!isOpen}
-            store={(text, done) =>
-              write.mutate(slipCall('changeSlip', { params: at.params, body: { ...at.body, [name]: text } }), {
-                onSuccess: done,
-              })
-            }
-          />
-        ))}
-        <dt>Engine</dt>
-        <dd>
-          {slip.engine ?? <span className="text-ash">not chosen</span>}
-          {slip.build && <span className="text-soft">, {slip.build}</span>}
-        </dd>
-        {slip.engineId !== null && (
-          <Detail
-            label="Engines"
-            stored={String(slip.engineCount)}
-            longest={2}
-            disabled={!isOpen}
-            store={(text, done) => {
-              const count = Number(text);
-              if (Number.isInteger(count) && count >= 1 && count <= 50)
-                write.mutate(slipCall('changeSlip', { params: at.params, body: { ...at.body, engineCount: count } }), {
-                  onSuccess: done,
-                });
-              else toast.error('How many such engines: a whole number from 1 to 50.');
-            }}
-          />
-        )}
-        {slip.duty !== '' && (
-          <>
-            <dt>Duty</dt>
-            <dd>{sayDuty(readDuty(slip.duty) ?? {})}</dd>
-          </>
-        )}
-        {slip.inHand && (
-          <>
-            <dt>In hand</dt>
-            <dd className="num">{slip.inHand.printed}</dd>
-          </>
-        )}
-      </dl>
+      <SlipDetails slip={slip} disabled={!mine} />
       <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="group" aria-label="Lines and notes of the slip">
         {slip.lines.length === 0 && (
           <p className="px-3 py-2 text-soft">Nothing on it yet. In the tray, Enter puts the row down.</p>
@@ -195,182 +219,89 @@ function OpenSlip({ slip, me }: { slip: Slip; me: Staff }) {
             <LineView
               key={l.lineId}
               line={l}
-              picked={inPane && i === Math.min(pickedLine, slip.lines.length - 1)}
-              onRelease={isOpen && mayBeReleased(l) ? () => setReleasing(l) : undefined}
+              engines={slip.engineCount}
+              picked={inPane && i === at}
+              acts={
+                mine
+                  ? {
+                      more: () => changeQuantity(1, l),
+                      fewer: () => changeQuantity(-1, l),
+                      remove: () => remove(l),
+                      batch: () => slipSheet.set({ kind: 'batch', lineId: l.lineId }),
+                      proof: () => prove(l),
+                      release: mayBeReleased(l)
+                        ? () => slipSheet.set({ kind: 'release', lineId: l.lineId })
+                        : undefined,
+                    }
+                  : undefined
+              }
             />
           ))}
         </ol>
-        {questions.length + toTell.length > 0 && (
-          <section className="border-b border-line px-3 py-2" aria-label="Still open">
-            <h3 className="text-xs font-semibold text-slate">Still open</h3>
-            <ul>
-              {questions.map(({ line: l, question }) => (
-                <li key={`${l.lineId} ${question}`} className="grid grid-cols-[1.125rem_1fr] pt-1">
-                  <span className="pt-0.5">
-                    <Mark kind={l.verdict === null ? 'unknown' : VERDICT_MARK[l.verdict]} label="Open" />
-                  </span>
-                  <span>
-                    <span className="num font-semibold">{l.printed}</span>: {question}
-                  </span>
-                </li>
-              ))}
-              {toTell.map((l) => (
-                <li key={l.lineId} className="grid grid-cols-[1.125rem_1fr] pt-1">
-                  <span className="pt-0.5">
-                    <Mark kind="acceptable" label="To tell" />
-                  </span>
-                  <span>
-                    <span className="num font-semibold">{l.printed}</span>: tell the customer. {l.reason}
-                  </span>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
-        <dl className="slip-sums">
-          <dt>Goods</dt>
-          <dd className="num">{printPrice(slip.goodsMinor)}</dd>
-          <dt>Tax 20%</dt>
-          <dd className="num">{printPrice(slip.taxMinor)}</dd>
-          <dt className="total">To pay</dt>
-          <dd className="num total">{printPrice(slip.totalMinor)}</dd>
-        </dl>
+        <OpenList slip={slip} onAnswer={openMatter} />
         {slip.notes.length > 0 && (
           <section className="px-3 py-2" aria-label="Said and found">
             <h3 className="text-xs font-semibold text-slate">Said and found</h3>
             {slip.notes.map((n) => (
-              <p key={n.at} className="grid grid-cols-[3.25rem_1fr] pt-1 text-soft">
+              <p key={n.noteId} className="grid grid-cols-[3.25rem_1fr_auto] pt-1 text-soft">
                 <time className="num text-slate" dateTime={n.at}>
                   {clock.format(new Date(n.at))}
                 </time>
-                <span>{n.text}</span>
+                <span>
+                  {n.text}{' '}
+                  <span className="text-xs text-slate">
+                    {n.by}
+                    {n.mended ? ', mended' : ''}
+                  </span>
+                </span>
+                {(n.by === me.name || me.role === 'supervisor') && (
+                  <button
+                    type="button"
+                    className="button-quiet"
+                    aria-label={`Write the note anew: ${n.text}`}
+                    onClick={() => slipSheet.set({ kind: 'note', noteId: n.noteId })}
+                  >
+                    mend
+                  </button>
+                )}
               </p>
             ))}
           </section>
         )}
       </div>
-      <footer className="flex flex-wrap gap-x-4 border-t border-line px-3 py-2 text-soft">
-        <span>
-          <Key>;</Key> note
-        </span>
-        <span>
-          <Key>=</Key> slips
-        </span>
-        <span>
-          <Key>z</Key> undo
-        </span>
-        <span>
-          <Key>]</Key> lines
-        </span>
-        {questions.length > 0 && <b className="font-semibold text-peat">{questions.length} open</b>}
+      <dl className="slip-sums border-t border-line">
+        <dt>Goods</dt>
+        <dd className="num">{printPrice(slip.goodsMinor)}</dd>
+        <dt>Tax 20%</dt>
+        <dd className="num">{printPrice(slip.taxMinor)}</dd>
+        <dt className="total">To pay</dt>
+        <dd className="num total">{printPrice(slip.totalMinor)}</dd>
+      </dl>
+      <footer className="flex flex-wrap gap-1 border-t border-line px-2 py-1.5">
+        {mine && (
+          <button type="button" className="button-act" onClick={() => slipSheet.set({ kind: 'collect' })}>
+            {slip.open.length > 0 ? `${slip.open.length} open` : 'Collect'} <Key>$</Key>
+          </button>
+        )}
+        <button type="button" className="button-plain" onClick={() => slipSheet.set({ kind: 'note' })}>
+          Note <Key>;</Key>
+        </button>
+        <button type="button" className="button-plain" onClick={onSlips}>
+          Slips <Key>=</Key>
+        </button>
+        {mine && (
+          <button type="button" className="button-plain" onClick={stepBack}>
+            Undo <Key>z</Key>
+          </button>
+        )}
       </footer>
-      {releasing && (
-        <ReleaseDialog
-          slip={slip}
-          line={releasing}
-          says={releasing.told.filter(({ outcome }) => outcome === 'caution').map(({ told }) => told.says)}
-          ownSession={me.role === 'supervisor'}
-          onClose={() => setReleasing(undefined)}
-        />
-      )}
-      {naming && (
-        <BatchDialog
-          line={naming}
-          onClose={() => setNaming(undefined)}
-          onChoose={(batchId) =>
-            write.mutate(
-              slipCall('changeLine', {
-                params: { slipId: slip.slipId, lineId: naming.lineId },
-                body: { ...at.body, batchId },
-              }),
-              { onSuccess: () => setNaming(undefined) },
-            )
-          }
-        />
-      )}
-      {note && (
-        <NoteDialog
-          docket={slip.docket}
-          pending={write.isPending}
-          onClose={() => setNote(false)}
-          store={(text) =>
-            write.mutate(slipCall('addNote', { params: at.params, body: { ...at.body, text } }), {
-              onSuccess: () => setNote(false),
-            })
-          }
-        />
-      )}
+      <SlipSheets slip={slip} me={me} />
     </>
   );
 }
 
-/** Keys while the slip's lines have the hand; they stand before the desk's own while it lasts. */
-function LineKeys({
-  move,
-  quantity,
-  remove,
-  release,
-  batch,
-  proof,
-  leave,
-}: {
-  move: (by: number) => void;
-  quantity: (by: number) => void;
-  remove: () => void;
-  release: () => void;
-  batch: () => void;
-  proof: () => void;
-  leave: () => void;
-}) {
-  useKeys('Lines of the slip', [
-    { press: 'Shift+ArrowDown', printed: 'Shift ↓', does: 'Next line', run: () => move(1) },
-    { press: 'Shift+ArrowUp', printed: 'Shift ↑', does: 'Line before', run: () => move(-1) },
-    { press: '+', does: 'One more', run: () => quantity(1) },
-    { press: 'Shift++', printed: '+', does: 'One more', run: () => quantity(1) },
-    { press: '-', does: 'One fewer', run: () => quantity(-1) },
-    { press: 'Delete', does: 'Take the line off', run: remove },
-    { press: 'Shift+R', printed: 'Shift r', does: 'Supervisor’s release', run: release },
-    { press: 'Shift+B', printed: 'Shift b', does: 'Which batch its pieces are from', run: batch },
-    { press: 'Shift+V', printed: 'Shift v', does: 'Proof of its pieces', run: proof },
-    { press: 'Escape', does: 'Back to the desk', run: leave },
-  ]);
-  return null;
-}
-
-interface DetailProps {
-  readonly label: string;
-  readonly stored: string;
-  readonly longest: number;
-  readonly disabled: boolean;
-  readonly store: (text: string, done: () => void) => void;
-}
-
-function Detail({ label, stored, longest, disabled, store }: DetailProps) {
-  const [typed, setTyped] = useState<string>();
-  const commit = () => {
-    if (typed === undefined) return;
-    if (typed.trim() === stored) setTyped(undefined);
-    else store(typed.trim(), () => setTyped(undefined));
-  };
-  return (
-    <>
-      <dt>{label}</dt>
-      <dd>
-        <input
-          className="quiet-field"
-          aria-label={label}
-          value={typed ?? stored}
-          maxLength={longest}
-          disabled={disabled}
-          placeholder="–"
-          onChange={(event) => setTyped(event.target.value)}
-          onBlur={commit}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter') event.currentTarget.blur();
-            if (event.key === 'Escape') setTyped(undefined);
-          }}
-        />
-      </dd>
-    </>
-  );
-}
+const openCollect = () => slipSheet.set({ kind: 'collect' });
+const collectKeys = [
+  { press: '$', does: 'Collect: the sale, or what keeps it from being one', run: openCollect },
+  { press: 'Shift+$', printed: '$', does: 'Collect: the sale, or what keeps it from being one', run: openCollect },
+];

@@ -1,5 +1,5 @@
 import { useCounter } from '../frame/use-counter.ts';
-import { slipCall, useSlipWrite } from './use-slip.ts';
+import { slipCall, useSlipWrite } from './slip-outbox.ts';
 
 interface Said {
   /** The build, by its label. */
@@ -15,9 +15,7 @@ export function useSayEngine() {
   return (engineId: string, said: Said) => {
     const current = slip.data;
     if (current?.state === 'open' && current.engineId === engineId)
-      write.mutate(
-        slipCall('changeSlip', { params: { slipId: current.slipId }, body: { version: current.version, ...said } }),
-      );
+      write.mutate(slipCall('changeSlip', { params: { slipId: current.slipId }, body: said }, 'more of the engine'));
     go(window.location.pathname, { ...said }, { replace: true });
   };
 }

@@ -18,13 +18,18 @@ import { BUILD_LETTERS, BuildQuestion, KindStrip } from './kind-strip.tsx';
 import { PickedDetail } from './picked-detail.tsx';
 import { RowPick, usePickedAfterPaint } from './row-pick.ts';
 import type { TraySheet } from './open-sheet.tsx';
+import { FIND_IN_TRAY, TrayBar } from './tray-bar.tsx';
+import { openQuestion, recommended } from './row-acts.ts';
 import { TraySheets } from './tray-sheets.tsx';
 import { TrayTable } from './tray-table.tsx';
 import { useTray } from './use-tray.ts';
 
+/** Rows a page key goes. */
+const PAGE = 10;
+
 /** Every candidate for the engine, judged, with the drawing that proves it. */
 export function PartsStage() {
-  const { engineId, inHand, build, staying, duty, search, go } = useCounter();
+  const { engineId, inHand, asked: askedAbout, build, staying, duty, search, slip, go } = useCounter();
   const engine = useEngine(engineId);
   const wanted = PART_KINDS.find((kind) => kind === search.get('part')) ?? 'plug';
   // An engine that takes no such part shows its plugs.
@@ -35,12 +40,13 @@ export function PartsStage() {
   const beside = useOtherHalf(kind);
   const tray = useTray(engineId, {
     kind,
-    inHand,
+    inHand: askedAbout ?? inHand,
     most,
     build,
     duty,
     staying: kind === 'coil' ? staying : undefined,
     beside,
+    slip: slip.data,
   });
   const problem = tray.error ?? engine.error;
   if (!engineId) {
@@ -120,12 +126,37 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
   const move = (by: number) => pick.set(Math.max(0, Math.min(rows.length - 1, pick.index + by)));
   const take = (row: OpenRow | undefined) => {
     if (!row) return;
+    if (row.verdict === 'ask-first') {
+      answer(row);
+      return;
+    }
     if (row.verdict === 'refuse') {
       setShowAll(true);
       toast(`${row.printed} is refused here. Press r to note it as the customer’s own part, not sold.`);
       return;
     }
     add.mutate({ row, kind: 'sale', engineId: engine.engineId });
+  };
+  const answer = (row: OpenRow) => openQuestion(row, engine.engineId);
+  /** As it is: with its question, or to be weighed by the supervisor. */
+  const put = (row: OpenRow | undefined) => {
+    if (!row) return;
+    if (row.verdict === 'refuse') take(row);
+    else add.mutate({ row, kind: 'sale', engineId: engine.engineId });
+  };
+  const sellBetter = () => {
+    const better = recommended(tray);
+    if (!better) {
+      toast('Nothing in this tray can be sold as it stands.');
+      return;
+    }
+    pick.set(rows.indexOf(better));
+    put(better);
+  };
+  const note = () => {
+    const row = rows[pick.index];
+    if (row?.verdict === 'refuse') add.mutate({ row, kind: 'customers-own', engineId: engine.engineId });
+    else toast('Only a refused part is noted as the customer’s own; Enter sells this one.');
   };
   const proveRow = (row: OpenRow | undefined) => row && go('/counter/proof', { inspect: row.partId });
   const takeRef = useRef(take);
@@ -138,7 +169,19 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
     { press: 'k', does: 'Candidate before', run: () => move(-1), takeBack: () => move(1) },
     { press: 'ArrowDown', printed: '↓', does: 'Next candidate', run: () => move(1) },
     { press: 'ArrowUp', printed: '↑', does: 'Candidate before', run: () => move(-1) },
-    { press: 'Enter', does: 'Put it on the slip; on a refused one, why', run: () => take(rows[pick.index]) },
+    { press: 'Home', does: 'The first: what is recommended', run: () => pick.set(0) },
+    { press: 'End', does: 'The last', run: () => pick.set(rows.length - 1) },
+    { press: 'PageDown', printed: 'PgDn', does: 'Ten further', run: () => move(PAGE) },
+    { press: 'PageUp', printed: 'PgUp', does: 'Ten back', run: () => move(-PAGE) },
+    { press: 'g', does: 'Go to a number of the tray', run: () => document.getElementById(FIND_IN_TRAY)?.focus() },
+    {
+      press: 'Enter',
+      does: 'Put it on the slip; answer its question; on a refused one, why',
+      run: () => take(rows[pick.index]),
+    },
+    { press: '+', does: 'Put it on the slip as it stands', run: () => put(rows[pick.index]) },
+    { press: 'Shift++', printed: '+', does: 'Put it on the slip as it stands', run: () => put(rows[pick.index]) },
+    { press: 'Shift+Enter', printed: 'Shift Enter', does: 'Sell what is recommended instead', run: sellBetter },
     { press: 'w', does: 'Why: all checks, or only what differs', run: () => setShowAll((all) => !all) },
     { press: 's', does: 'Sources of every figure', run: () => setShowSources((shown) => !shown) },
     { press: 'x', does: 'Compare two: mark one, then the other', run: compare },
@@ -174,15 +217,7 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
     ...(kind === 'coil' || kind === 'lead-set'
       ? [{ press: 'm', does: 'Measure one: judge a reading', run: () => open('measure') }]
       : []),
-    {
-      press: 'r',
-      does: 'Note a refused part as the customer’s own',
-      run: () => {
-        const row = rows[pick.index];
-        if (row?.verdict === 'refuse') add.mutate({ row, kind: 'customers-own', engineId: engine.engineId });
-        else toast('Only a refused part is noted as the customer’s own; Enter sells this one.');
-      },
-    },
+    { press: 'r', does: 'Note a refused part as the customer’s own', run: note },
   ]);
   const allRefused = rows.length > 0 && rows[0]!.verdict === 'refuse';
   return (
@@ -233,7 +268,16 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
               </p>
             )}
             <TrayTable tray={tray} pick={pick} onTake={onTake} onMore={onMore} />
-            <PickedDetail tray={tray} pick={pick} engine={engine} showAll={showAll} showSources={showSources} />
+            <TrayBar tray={tray} pick={pick} acts={{ take, put, sellBetter, note, prove: proveRow, compare, open }} />
+            <PickedDetail
+              tray={tray}
+              pick={pick}
+              engine={engine}
+              showAll={showAll}
+              showSources={showSources}
+              onAll={() => setShowAll((all) => !all)}
+              onSources={() => setShowSources((shown) => !shown)}
+            />
           </>
         )}
       </main>

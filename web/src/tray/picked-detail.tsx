@@ -2,7 +2,6 @@ import { useMemo } from 'react';
 import type { EngineCard } from '@brackenfell/contract/engine';
 import type { OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
 import type { Drawing } from '@brackenfell/contract/tray';
-import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { CoilDrawing } from '../coils/coil-drawing.tsx';
 import { Key } from '../controls/key.tsx';
 import { CapPlan, RotorPlan } from '../distributor/distributor-plans.tsx';
@@ -13,6 +12,7 @@ import { useSize } from '../drawing/use-size.ts';
 import { LeadPlan } from '../leads/lead-plan.tsx';
 import { useSettings } from '../settings/settings.ts';
 import { usePickedAfterPaint, type RowPick } from './row-pick.ts';
+import { openQuestion, recommended } from './row-acts.ts';
 import { TrailLine } from './trail-line.tsx';
 import { WhyPanel } from './why-panel.tsx';
 
@@ -22,13 +22,15 @@ interface PickedDetailProps {
   readonly engine: EngineCard;
   readonly showAll: boolean;
   readonly showSources: boolean;
+  readonly onAll: () => void;
+  readonly onSources: () => void;
 }
 
 /** Below the tray: trail, drawing and why of the picked row. */
-export function PickedDetail({ tray, pick, engine, showAll, showSources }: PickedDetailProps) {
+export function PickedDetail({ tray, pick, engine, showAll, showSources, onAll, onSources }: PickedDetailProps) {
   const row = tray.rows[Math.min(usePickedAfterPaint(pick), tray.rows.length - 1)]!;
   const [pane, size] = useSize();
-  const better = tray.rows.find((r) => r.verdict === 'sell' || r.verdict === 'sell-with-advice');
+  const better = recommended(tray);
   return (
     <>
       <TrailLine row={row} showSources={showSources} />
@@ -45,13 +47,13 @@ export function PickedDetail({ tray, pick, engine, showAll, showSources }: Picke
           betterPrinted={better?.printed}
           mixedFill={tray.mixedFill}
           rules={tray.rules}
+          onAll={onAll}
+          onSources={onSources}
+          onAnswer={row.verdict === 'ask-first' ? () => openQuestion(row, engine.engineId) : undefined}
           showAll={showAll}
           showSources={showSources}
         />
       </div>
-      <p className="sr-only" role="status">
-        {row.printed}, {VERDICT_WORDS[row.verdict]}: {row.reason}
-      </p>
     </>
   );
 }

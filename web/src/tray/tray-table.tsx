@@ -7,6 +7,7 @@ import { printCount } from '../controls/count.ts';
 import { Key } from '../controls/key.tsx';
 import { Mark, MARK_WORDS, MarkPaths, VERDICT_MARK } from '../controls/mark.tsx';
 import type { MarkKind } from '../controls/mark-shapes.ts';
+import { withTax } from '@brackenfell/core/slip/totals';
 import { printAmount } from '../controls/money.ts';
 import { useSettings } from '../settings/settings.ts';
 import { gridColumns, markPlaces, marksWidth } from './columns.ts';
@@ -88,8 +89,23 @@ export function TrayTable({ tray, pick, onTake, onMore }: TrayTableProps) {
     return pick.subscribe(show);
   }, [places, pick]);
 
+  const grid = useRef<HTMLDivElement>(null);
+  // The grid has the keys' focus and names its picked row, so that a screen reader says what was moved to.
+  useEffect(() => {
+    const name = () => grid.current?.setAttribute('aria-activedescendant', rowId(pick.index));
+    const hear = () => {
+      name();
+      const focus = document.activeElement;
+      if (focus === document.body || focus?.hasAttribute('data-desk')) grid.current?.focus({ preventScroll: true });
+    };
+    name();
+    return pick.subscribe(hear);
+  }, [pick, tray]);
+
   return (
     <div
+      ref={grid}
+      tabIndex={0}
       className={`tray ${tray.kind === 'plug' ? '' : 'tray-without-cost'}`}
       role="grid"
       aria-label="Tray of candidates"
@@ -99,7 +115,7 @@ export function TrayTable({ tray, pick, onTake, onMore }: TrayTableProps) {
       data-tray
     >
       <TrayHead tray={tray} pick={pick} />
-      <div ref={scroller} className="tray-scroll" role="rowgroup" tabIndex={0}>
+      <div ref={scroller} className="tray-scroll" role="rowgroup" tabIndex={-1}>
         <div role="presentation" className="relative" style={{ height: virtual.getTotalSize() }}>
           <Highlight places={places} pick={pick} />
           {virtual.getVirtualItems().map(({ index, start, size }) => {
@@ -163,13 +179,15 @@ const HeadCells = memo(function HeadCells({ tray, failing }: { tray: OpenTray; f
         Reason
       </div>
       <div role="columnheader" className="self-end text-right">
-        Stock
+        Free
       </div>
-      <div role="columnheader" className="self-end text-right">
-        £ each
+      <div role="columnheader" className="self-end text-right leading-tight">
+        £ set
+        <br />
+        with tax
       </div>
       <div role="columnheader" className="tray-per self-end pr-2 text-right leading-tight">
-        £ a set
+        £ per
         <br />
         10 000
         <br />
@@ -178,6 +196,8 @@ const HeadCells = memo(function HeadCells({ tray, failing }: { tray: OpenTray; f
     </div>
   );
 });
+
+const rowId = (index: number) => `tray-row-${index}`;
 
 interface Place {
   readonly top: number;
@@ -236,10 +256,9 @@ function More({ item, style, onMore }: MoreProps) {
   return (
     <div className="tray-divider" role="row" style={style}>
       <span role="gridcell" className="flex items-center gap-2">
-        <button type="button" className="underline" onClick={onMore}>
-          More
+        <button type="button" className="button-quiet" onClick={onMore}>
+          More <Key>e</Key>
         </button>
-        <Key>e</Key>
         <span className="font-normal text-soft">
           judged and not shown:{' '}
           {item.beyond.map(({ verdict, count }) => `${printCount(count)} ${VERDICT_WORDS[verdict]}`).join(', ')}
@@ -266,6 +285,8 @@ const Row = memo(function Row({ row, index, top, height, columns, pick, onTake }
     <div
       className={`tray-row verdict-${row.verdict}`}
       role="row"
+      id={rowId(index)}
+      aria-label={`${row.printed}, ${VERDICT_WORDS[row.verdict]}: ${row.reason}`}
       aria-rowindex={index + 2}
       aria-selected={picked}
       style={{ top, height }}
@@ -312,9 +333,10 @@ const RowCells = memo(function RowCells({ row, columns }: RowCellsProps) {
       </span>
       <span role="gridcell" className="num text-right">
         {row.onHand}
+        {row.held > 0 && <span className="sr-only">, {row.held} more held in quarantine</span>}
       </span>
       <span role="gridcell" className="num text-right">
-        {printAmount(row.priceMinor)}
+        {printAmount(row.priceMinor === null ? null : withTax(row.priceMinor * row.takes))}
       </span>
       <span role="gridcell" className="num tray-per pr-2 text-right">
         {row.verdict === 'refuse' ? '–' : printAmount(row.costPer10000KmMinor)}

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import type { Slip } from '@brackenfell/contract/slip';
 import { openTray } from '@brackenfell/contract/open-tray';
 import { MOST_EXPLAINED } from '@brackenfell/contract/tray-limits';
 import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
@@ -17,12 +18,14 @@ interface TrayAsked {
   readonly staying?: string | undefined;
   /** The cap or rotor that is on the slip. */
   readonly beside?: string | undefined;
+  /** The slip, where something of its pieces or vehicle was read. */
+  readonly slip?: Slip | undefined;
 }
 
 /** The judged tray of an engine. Moving through it asks nothing of the server: every row comes with all its reasons. */
 export function useTray(
   engineId: string | undefined,
-  { kind = 'plug', inHand, most = MOST_EXPLAINED, build, duty, staying, beside }: TrayAsked,
+  { kind = 'plug', inHand, most = MOST_EXPLAINED, build, duty, staying, beside, slip }: TrayAsked,
 ) {
   const { units } = useSettings();
   const query = {
@@ -34,9 +37,11 @@ export function useTray(
     ...(duty ? { duty } : {}),
     ...(staying ? { staying } : {}),
     ...(beside ? { beside } : {}),
+    ...(slip && slip.readings.length > 0 ? { slip: slip.slipId } : {}),
   };
   return useQuery({
-    queryKey: ['tray', engineId, query],
+    // A reading more judges anew.
+    queryKey: ['tray', engineId, query, (slip?.readings ?? []).map(({ readingId }) => readingId).join()],
     queryFn: () => call('getTray', { params: { engineId: engineId! }, query }),
     select: openTray,
     enabled: engineId !== undefined,

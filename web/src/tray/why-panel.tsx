@@ -16,10 +16,25 @@ interface WhyPanelProps {
   readonly rules: OpenTray['rules'];
   readonly showAll: boolean;
   readonly showSources: boolean;
+  readonly onAll: () => void;
+  readonly onSources: () => void;
+  /** Opens the question where it stands; none where nothing is asked. */
+  readonly onAnswer: (() => void) | undefined;
 }
 
 /** Why the picked row has its verdict: the checks that differ first, one sentence each, then what to do. */
-export function WhyPanel({ row, sources, betterPrinted, mixedFill, rules, showAll, showSources }: WhyPanelProps) {
+export function WhyPanel({
+  row,
+  sources,
+  betterPrinted,
+  mixedFill,
+  rules,
+  showAll,
+  showSources,
+  onAll,
+  onSources,
+  onAnswer,
+}: WhyPanelProps) {
   const ordered = GRAVITY.flatMap((outcome) => row.findings.filter((f) => f.outcome === outcome));
   const differing = ordered.filter((f) => f.outcome !== 'match' && f.outcome !== 'not-asked');
   const shown = showAll ? ordered : differing;
@@ -35,7 +50,19 @@ export function WhyPanel({ row, sources, betterPrinted, mixedFill, rules, showAl
         <b className="text-verdict font-semibold text-[var(--ink)]">{VERDICT_WORDS[row.verdict]}</b>
         <span className="num ml-auto text-right">{row.printed}</span>
       </h2>
-      <p className="pb-1">{summary(row, betterPrinted)}</p>
+      <p className="pb-1">
+        {summary(row, betterPrinted)}{' '}
+        {onAnswer && (
+          <button type="button" className="button-plain" onClick={onAnswer}>
+            Answer it <Key>Enter</Key>
+          </button>
+        )}
+      </p>
+      {row.held > 0 && (
+        <p className="pb-1 text-heather">
+          {row.held} more {row.held === 1 ? 'is' : 'are'} held in quarantine and not counted.
+        </p>
+      )}
       {shown.map((finding) => (
         <FindingSentence
           key={finding.check}
@@ -87,17 +114,12 @@ export function WhyPanel({ row, sources, betterPrinted, mixedFill, rules, showAl
             {idle > 0 ? `, ${idle} not asked` : ''}
           </span>
         )}
-        <span>
-          <Key>w</Key> {showAll ? 'only what differs' : `all ${row.findings.length}`}
-        </span>
-        <span>
-          <Key>s</Key> sources
-        </span>
-        {row.verdict === 'refuse' && (
-          <span>
-            <Key>r</Key> note as the customer’s own
-          </span>
-        )}
+        <button type="button" className="button-quiet" aria-pressed={showAll} onClick={onAll}>
+          {showAll ? 'only what differs' : `all ${row.findings.length}`} <Key>w</Key>
+        </button>
+        <button type="button" className="button-quiet" aria-pressed={showSources} onClick={onSources}>
+          sources <Key>s</Key>
+        </button>
       </p>
     </section>
   );

@@ -127,5 +127,6 @@ const STATEMENTS = [
   `grant select, insert on piece_reading, failed_try to brackenfell_app`,
   `grant update (withdrawn_at) on piece_reading to brackenfell_app`,
   `grant delete on failed_try to brackenfell_app`,
+  `grant update (password_hash, pin_hash, active) on staff to brackenfell_app`,
   `grant usage on all sequences in schema public to brackenfell_app`,
 ];

@@ -1,0 +1,30 @@
+import { useKeys } from '../frame/keys.ts';
+
+interface LineKeysProps {
+  readonly move: (by: number) => void;
+  readonly answer: () => void;
+  readonly quantity: (by: number) => void;
+  readonly remove: () => void;
+  readonly release: () => void;
+  readonly batch: () => void;
+  readonly proof: () => void;
+  readonly leave: () => void;
+}
+
+/** Keys while the slip's lines have the hand; they stand before the desk's own while it lasts. */
+export function LineKeys({ move, answer, quantity, remove, release, batch, proof, leave }: LineKeysProps) {
+  useKeys('Lines of the slip', [
+    { press: 'Shift+ArrowDown', printed: 'Shift ↓', does: 'Next line', run: () => move(1) },
+    { press: 'Shift+ArrowUp', printed: 'Shift ↑', does: 'Line before', run: () => move(-1) },
+    { press: 'Enter', does: 'Answer what is open on the line', run: answer, first: true },
+    { press: '+', does: 'One more', run: () => quantity(1), first: true },
+    { press: 'Shift++', printed: '+', does: 'One more', run: () => quantity(1), first: true },
+    { press: '-', does: 'One fewer', run: () => quantity(-1) },
+    { press: 'Delete', does: 'Take the line off', run: remove },
+    { press: 'Shift+R', printed: 'Shift r', does: 'Supervisor’s release', run: release },
+    { press: 'Shift+B', printed: 'Shift b', does: 'Which batch its pieces are from', run: batch },
+    { press: 'Shift+V', printed: 'Shift v', does: 'Proof of its pieces', run: proof },
+    { press: 'Escape', does: 'Back to the desk', run: leave },
+  ]);
+  return null;
+}

@@ -1,0 +1,211 @@
+import { useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react';
+import { toast } from 'sonner';
+import type { EndpointName, RequestOf } from '@brackenfell/contract/endpoints';
+import type { ProblemCode } from '@brackenfell/contract/problem';
+import type { Slip } from '@brackenfell/contract/slip';
+import { useSession } from '../session/use-session.ts';
+import { call, ProblemError } from '../wire/call.ts';
+import { NEW_SLIP, Outbox, type Intent, type Outcome } from '../wire/outbox.ts';
+import { onServerReturn } from '../wire/server-presence.ts';
+import { inverseOf, type Undo } from './undo.ts';
+import { pushUndo } from './undo-stack.ts';
+
+/** Writes that go through the outbox: every one of a slip, and the taking in of a delivery. */
+export type OutboxWrite = Extract<
+  EndpointName,
+  | 'createSlip'
+  | 'changeSlip'
+  | 'parkSlip'
+  | 'takeOverSlip'
+  | 'collectSlip'
+  | 'endSlip'
+  | 'copySlip'
+  | 'addLine'
+  | 'changeLine'
+  | 'removeLine'
+  | 'restoreLine'
+  | 'addNote'
+  | 'mendNote'
+  | 'addReading'
+  | 'withdrawReading'
+  | 'receiveDelivery'
+>;
+
+type Unversioned<R> = R extends { readonly body: infer B }
+  ? Omit<R, 'body'> & { readonly body: Omit<B, 'version'> }
+  : R;
+
+/** One write as it is meant; the version it goes out against is the outbox's matter. */
+export interface SlipCall {
+  readonly name: OutboxWrite;
+  readonly request: Intent['request'];
+  readonly says: string;
+}
+
+export const slipCall = <N extends OutboxWrite>(
+  name: N,
+  request: Unversioned<RequestOf<N>>,
+  says: string,
+): SlipCall => ({
+  name,
+  request: request as unknown as Intent['request'],
+  says,
+});
+
+/** Words of the server after which sending the same once more would be of no use. */
+const FINAL: ReadonlySet<ProblemCode> = new Set<ProblemCode>([
+  'invalid-request',
+  'not-found',
+  'key-reused',
+  'role-not-allowed',
+  'not-allowed-now',
+  'already-there',
+  'not-collected',
+  'body-too-large',
+  'unreadable-body',
+]);
+
+async function send({ name, request, version, key }: Intent): Promise<Outcome<unknown>> {
+  const { params, body = {} } = request;
+  const full = { ...(params ? { params } : {}), body: version === undefined ? body : { ...body, version } };
+  try {
+    return { kind: 'stored', reply: await call(name, full as never, { key }) };
+  } catch (error) {
+    if (!(error instanceof ProblemError)) return { kind: 'kept' };
+    const { code, detail } = error.problem;
+    if (code === 'changed-meanwhile') return { kind: 'overtaken' };
+    return FINAL.has(code) ? { kind: 'refused', why: detail, error } : { kind: 'kept' };
+  }
+}
+
+const isSlip = (reply: unknown): reply is Slip =>
+  typeof reply === 'object' && reply !== null && 'docket' in reply && 'version' in reply;
+
+const outbox = new Outbox<unknown>(window.localStorage, {
+  send,
+  versionOf: (slipId) =>
+    call('getSlip', { params: { slipId } }).then(
+      ({ version }) => version,
+      (error: unknown) => (error instanceof ProblemError ? 1 : undefined),
+    ),
+  readSlip: (reply) => (isSlip(reply) ? reply : undefined),
+});
+
+/** Only one window sends at a time; another's sending is heard of through the storage they share. */
+function flush(staffId: string): void {
+  const locks = navigator.locks as LockManager | undefined;
+  if (locks) void locks.request('brackenfell outbox', () => outbox.flush(staffId));
+  else void outbox.flush(staffId);
+}
+
+/** What could not be sent is tried again after this. */
+const TRY_AGAIN_MS = 3000;
+
+/** Keeps the outbox going while somebody is signed in. Stands once, in the frame. */
+export function useOutboxFlow(): void {
+  const { data: me } = useSession();
+  const queries = useQueryClient();
+  const staffId = me?.id;
+  useEffect(() => {
+    if (!staffId) return undefined;
+    const go = () => {
+      if (outbox.waiting.some((intent) => intent.staffId === staffId)) flush(staffId);
+    };
+    const heard = () => {
+      outbox.refresh();
+      void queries.invalidateQueries({ queryKey: ['slips'] });
+    };
+    go();
+    const again = setInterval(go, TRY_AGAIN_MS);
+    const stop = onServerReturn(go);
+    window.addEventListener('storage', heard);
+    return () => {
+      clearInterval(again);
+      stop();
+      window.removeEventListener('storage', heard);
+    };
+  }, [staffId, queries]);
+}
+
+function useWaiting(): readonly Intent[] {
+  return useSyncExternalStore(outbox.subscribe, () => outbox.waiting);
+}
+
+/** Writes of a slip that are not known to be stored. */
+export function useUnsent(slipId: string | undefined): readonly Intent[] {
+  const waiting = useWaiting();
+  return useMemo(
+    () =>
+      waiting.filter((intent) => {
+        const real = intent.slipId?.startsWith(NEW_SLIP)
+          ? (outbox.begunAs(intent.slipId) ?? intent.slipId)
+          : intent.slipId;
+        return real === (slipId ?? null) || intent.slipId === slipId;
+      }),
+    [waiting, slipId],
+  );
+}
+
+/** The number of a slip that was begun here, once the server has given it one. */
+export function useBegunAs(slipId: string | undefined): string | undefined {
+  useWaiting();
+  return slipId?.startsWith(NEW_SLIP) ? outbox.begunAs(slipId) : undefined;
+}
+
+export const isUnsentSlip = (slipId: string | undefined): boolean => slipId?.startsWith(NEW_SLIP) ?? false;
+
+/** A name of our own for a slip that is begun now, until it has a number. */
+export const nameNewSlip = (): string => `${NEW_SLIP}${crypto.randomUUID()}`;
+
+/** Has seen a slip: what is written on it next goes out against this version. */
+export function sawSlip({ slipId, version }: Slip): Slip['slipId'] {
+  outbox.saw(slipId, version);
+  return slipId;
+}
+
+interface Hearing {
+  readonly onSuccess?: (reply: never) => void;
+  readonly onRefused?: (error: Error) => void;
+  /** Not undone by stepping back: it is itself a step back. */
+  readonly isUndo?: boolean;
+}
+
+function keep(queries: QueryClient, slip: Slip): void {
+  queries.setQueryData(['slips', slip.slipId], slip);
+  void queries.invalidateQueries({ queryKey: ['slips', 'list'] });
+}
+
+/** Writes on slips. Each is kept until the server has it, and can be stepped back from where that makes sense. */
+export function useSlipWrite() {
+  const queries = useQueryClient();
+  const { data: me } = useSession();
+  const waiting = useWaiting();
+  const mutate = useCallback(
+    (one: SlipCall, hearing: Hearing = {}, slipId: string | null = one.request.params?.slipId ?? null) => {
+      if (!me) return;
+      const before = slipId === null ? undefined : queries.getQueryData<Slip>(['slips', slipId]);
+      outbox.add(
+        { staffId: me.id, name: one.name, request: one.request, slipId, says: one.says },
+        {
+          onStored: (reply) => {
+            if (isSlip(reply)) {
+              keep(queries, reply);
+              const undo: Undo | undefined = hearing.isUndo ? undefined : inverseOf(one, before, reply);
+              if (undo) pushUndo(reply.slipId, undo);
+            }
+            (hearing.onSuccess as ((reply: unknown) => void) | undefined)?.(reply);
+          },
+          onRefused: (why, error) => {
+            if (hearing.onRefused) hearing.onRefused(error);
+            else toast.error(why);
+            void queries.invalidateQueries({ queryKey: ['slips'] });
+          },
+        },
+      );
+      flush(me.id);
+    },
+    [me, queries],
+  );
+  return { mutate, isPending: waiting.length > 0 };
+}

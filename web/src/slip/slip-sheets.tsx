@@ -1,0 +1,128 @@
+import type { Staff } from '@brackenfell/contract/session';
+import type { Slip } from '@brackenfell/contract/slip';
+import { useCounter } from '../frame/use-counter.ts';
+import { ReleaseDialog } from '../release/release-dialog.tsx';
+import { AnswerDialog } from './answer-dialog.tsx';
+import { BatchDialog } from './batch-dialog.tsx';
+import { CollectDialog, EndDialog } from './collect-dialog.tsx';
+import { NoteDialog } from './note-dialog.tsx';
+import { slipSheet } from './open-sheet.ts';
+import { printDocket } from './print-docket.ts';
+import { QuantityDialog } from './quantity-dialog.tsx';
+import { slipCall, useSlipWrite } from './slip-outbox.ts';
+import { useOpenMatter } from './use-open-matter.ts';
+
+const close = () => slipSheet.set(undefined);
+
+/** The sheet that is open about the slip: one at a time. */
+export function SlipSheets({ slip, me }: { slip: Slip | undefined; me: Staff }) {
+  const sheet = slipSheet.use();
+  if (!sheet) return null;
+  if (sheet.kind === 'answer') return <AnswerDialog sheet={sheet} slip={slip} onClose={close} />;
+  return slip ? <OfSlip slip={slip} me={me} sheet={sheet} /> : null;
+}
+
+interface OfSlipProps {
+  readonly slip: Slip;
+  readonly me: Staff;
+  readonly sheet: Exclude<ReturnType<typeof slipSheet.use>, undefined | { kind: 'answer' }>;
+}
+
+function OfSlip({ slip, me, sheet }: OfSlipProps) {
+  const write = useSlipWrite();
+  const { clear } = useCounter();
+  const openMatter = useOpenMatter(slip);
+  const params = { slipId: slip.slipId };
+  const line = 'lineId' in sheet ? slip.lines.find(({ lineId }) => lineId === sheet.lineId) : undefined;
+  switch (sheet.kind) {
+    case 'collect':
+      return (
+        <CollectDialog
+          slip={slip}
+          onAnswer={openMatter}
+          onCollect={() => {
+            close();
+            write.mutate(slipCall('collectSlip', { params, body: {} }, 'collected'), { onSuccess: clear });
+          }}
+          onClose={close}
+        />
+      );
+    case 'end':
+      return (
+        <EndDialog
+          slip={slip}
+          onEnd={(reason) => {
+            close();
+            write.mutate(slipCall('endSlip', { params, body: { reason } }, 'ended'), { onSuccess: clear });
+          }}
+          onClose={close}
+        />
+      );
+    case 'note': {
+      const note = slip.notes.find(({ noteId }) => noteId === sheet.noteId);
+      return (
+        <NoteDialog
+          docket={printDocket(slip.docket)}
+          draft={note ? `mend ${note.noteId}` : slip.slipId}
+          wording={note?.text ?? ''}
+          onClose={close}
+          store={(text) =>
+            write.mutate(
+              note
+                ? slipCall(
+                    'mendNote',
+                    { params: { ...params, noteId: note.noteId }, body: { text } },
+                    `note anew: ${text}`,
+                  )
+                : slipCall('addNote', { params, body: { text } }, `note: ${text}`),
+            )
+          }
+        />
+      );
+    }
+    case 'release':
+      return line ? (
+        <ReleaseDialog
+          slip={slip}
+          line={line}
+          says={line.toTell}
+          ownSession={me.role === 'supervisor'}
+          onClose={close}
+        />
+      ) : null;
+    case 'quantity':
+      return line ? (
+        <QuantityDialog
+          slip={slip}
+          line={line}
+          onClose={close}
+          store={(quantity) =>
+            write.mutate(
+              slipCall(
+                'changeLine',
+                { params: { ...params, lineId: line.lineId }, body: { quantity } },
+                `${line.printed}: ${quantity}`,
+              ),
+            )
+          }
+        />
+      ) : null;
+    case 'batch':
+      return line ? (
+        <BatchDialog
+          line={line}
+          onClose={close}
+          onChoose={(batchId) => {
+            close();
+            write.mutate(
+              slipCall(
+                'changeLine',
+                { params: { ...params, lineId: line.lineId }, body: { batchId } },
+                `${line.printed}: its batch`,
+              ),
+            );
+          }}
+        />
+      ) : null;
+  }
+}

@@ -1,0 +1,90 @@
+import type { Slip } from '@brackenfell/contract/slip';
+import type { SlipCall } from './slip-outbox.ts';
+
+/** What takes a write back, and what it is called. */
+export interface Undo {
+  readonly says: string;
+  readonly name: SlipCall['name'];
+  readonly request: SlipCall['request'];
+}
+
+const DETAILS = ['customer', 'vehicle', 'cameFor', 'engineId', 'build', 'duty', 'staying', 'engineCount'] as const;
+
+/** The write that takes another back, from the slip before and after it; undefined for what is not stepped back from. */
+export function inverseOf({ name, request }: SlipCall, before: Slip | undefined, after: Slip): Undo | undefined {
+  const { slipId } = after;
+  const lineId = request.params?.lineId ?? '';
+  const body = request.body ?? {};
+  const lineOf = (slip: Slip | undefined, id: string) => slip?.lines.find((line) => line.lineId === id);
+  switch (name) {
+    case 'addLine': {
+      const added = after.lines.find((line) => !lineOf(before, line.lineId));
+      if (added)
+        return { says: `${added.printed} taken off`, name: 'removeLine', request: ofLine(slipId, added.lineId) };
+      const counted = after.lines.find((line) => lineOf(before, line.lineId)?.quantity !== line.quantity);
+      const was = counted && lineOf(before, counted.lineId);
+      return was && quantityBack(slipId, was.lineId, was.printed, was.quantity);
+    }
+    case 'removeLine': {
+      const gone = lineOf(before, lineId);
+      return gone && { says: `${gone.printed} put back`, name: 'restoreLine', request: ofLine(slipId, lineId) };
+    }
+    case 'restoreLine': {
+      const back = lineOf(after, lineId);
+      return back && { says: `${back.printed} taken off`, name: 'removeLine', request: ofLine(slipId, lineId) };
+    }
+    case 'changeLine': {
+      const was = lineOf(before, lineId);
+      if (!was) return undefined;
+      if ('quantity' in body) return quantityBack(slipId, lineId, was.printed, was.quantity);
+      const batchId = was.batch?.batchId ?? null;
+      return {
+        says: `${was.printed}: batch as before`,
+        name: 'changeLine',
+        request: { ...ofLine(slipId, lineId), body: { batchId } },
+      };
+    }
+    case 'changeSlip': {
+      if (!before) return undefined;
+      const changed = DETAILS.filter((detail) => detail in body);
+      if (changed.length === 0) return undefined;
+      const back = Object.fromEntries(changed.map((detail) => [detail, before[detail]]));
+      return { says: 'what the slip is for is as before', name, request: { params: { slipId }, body: back } };
+    }
+    case 'addNote': {
+      const note = after.notes.at(-1);
+      return note && mended(slipId, note.noteId, '', 'note taken back');
+    }
+    case 'mendNote': {
+      const was = before?.notes.find(({ noteId }) => noteId === request.params?.noteId);
+      const now = after.notes.at(-1);
+      return was && now && mended(slipId, now.noteId, was.text, 'note as before');
+    }
+    case 'addReading': {
+      const reading = after.readings.at(-1);
+      return (
+        reading && {
+          says: 'the last reading taken back',
+          name: 'withdrawReading',
+          request: { params: { slipId, readingId: reading.readingId }, body: {} },
+        }
+      );
+    }
+    default:
+      return undefined;
+  }
+}
+
+const ofLine = (slipId: string, lineId: string) => ({ params: { slipId, lineId }, body: {} });
+
+const quantityBack = (slipId: string, lineId: string, printed: string, quantity: number): Undo => ({
+  says: `${printed}: ${quantity} again`,
+  name: 'changeLine',
+  request: { params: { slipId, lineId }, body: { quantity } },
+});
+
+const mended = (slipId: string, noteId: string, text: string, says: string): Undo => ({
+  says,
+  name: 'mendNote',
+  request: { params: { slipId, noteId }, body: { text } },
+});

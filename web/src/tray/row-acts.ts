@@ -1,0 +1,18 @@
+import type { OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
+import { slipSheet } from '../slip/open-sheet.ts';
+
+/** What the tray recommends: the first that can be sold as it stands. */
+export const recommended = (tray: OpenTray): OpenRow | undefined =>
+  tray.rows.find(({ verdict }) => verdict === 'sell' || verdict === 'sell-with-advice');
+
+/** Opens the question of an Ask-first row where it stands. */
+export function openQuestion(row: OpenRow, engineId: string): void {
+  const blocking = row.findings.filter(({ outcome, blocks }) => outcome === 'unknown' && blocks);
+  slipSheet.set({
+    kind: 'answer',
+    part: { partId: row.partId, printed: row.printed },
+    facts: blocking.flatMap(({ missing }) => missing.flatMap(({ id }) => id ?? [])),
+    says: blocking.map(({ told }) => told.toDo ?? told.says).join(' '),
+    engineId,
+  });
+}
