@@ -2,7 +2,16 @@ import { z } from 'zod';
 import { CONNECTORS, GRIPS, TOPOLOGIES } from '@brackenfell/core/coils/coil-facts';
 import { CAP_FIXINGS, SHAFTS } from '@brackenfell/core/distributor/distributor-facts';
 import { SUPPLY_STATES } from '@brackenfell/core/fitment/fact-shapes';
-import { GROUND_FORMS, MATERIALS, SEATS, SHELLS, TERMINALS, type FactId } from '@brackenfell/core/fitment/facts';
+import {
+  GROUND_FORMS,
+  MATERIALS,
+  PLATINGS,
+  SEATS,
+  SHELLS,
+  TERMINALS,
+  type FactId,
+} from '@brackenfell/core/fitment/facts';
+import { HEAD_METALS } from '@brackenfell/core/torque/general-table';
 import { LEAD_BOOTS, SOURCE_ENDS } from '@brackenfell/core/leads/lead-facts';
 
 const mm = z.number().positive().max(200);
@@ -52,6 +61,7 @@ export const RECORDED_FACTS = {
   'plug.shell': z.enum(SHELLS),
   'plug.lifeKm': z.number().positive(),
   'plug.supply': supply,
+  'plug.plating': z.enum(PLATINGS),
   'position.threadDiameterMm': mm,
   'position.threadPitchMm': mm,
   'position.reachMm': span,
@@ -84,6 +94,8 @@ export const RECORDED_FACTS = {
   'position.shellFitted': z.enum(SHELLS),
   'position.seizesTwoPiece': z.boolean(),
   'position.intervalKm': z.number().positive(),
+  'position.headMetal': z.enum(HEAD_METALS),
+  'position.hasBattery': z.boolean(),
 
   'coil.topology': z.enum(TOPOLOGIES),
   'coil.towersCount': count,

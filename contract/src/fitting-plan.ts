@@ -6,6 +6,8 @@ export const FittingPlan = z
   .object({
     engine: z.string(),
     part: z.string(),
+    /** Refused here: the one step says what it would do. */
+    isRefused: z.boolean(),
     steps: z.array(
       z.object({
         says: z.string(),

@@ -1,6 +1,8 @@
 import { Suspense, useEffect } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { Navigate, Route, Routes, useParams } from 'react-router';
 import { EngineStage } from './engine/engine-stage.tsx';
+import { FaultScreen } from './frame/fault-screen.tsx';
 import { Frame } from './frame/frame.tsx';
 import { AwayBanner } from './frame/away-banner.tsx';
 import { fetchRooms, room } from './frame/room.ts';
@@ -42,34 +44,36 @@ export function App() {
       )}
       {session.data === null && <SignIn />}
       {session.data && (
-        <Suspense fallback={<p className="p-6 text-soft">Opening …</p>}>
-          <Routes>
-            <Route element={<Frame me={session.data} />}>
-              <Route index element={<Navigate to="/counter/engine" replace />} />
-              <Route path="counter/engine" element={<EngineStage />} />
-              <Route path="counter/parts" element={<PartsStage />} />
-              <Route path="counter/proof" element={<BeginInspection />} />
-              <Route path="counter/proof/:inspectionId" element={<ProofStage />} />
-              <Route path="quarantine" element={<Navigate to="/quarantine/batches" replace />} />
-              <Route path="quarantine/batches" element={<BatchesPage />} />
-              <Route path="quarantine/batches/:batchId" element={<BatchesPage />} />
-              <Route path="quarantine/sellers" element={<SellersPage />} />
-              <Route path="quarantine/receiving" element={<ReceivingPage />} />
-              <Route path="quarantine/receiving/:deliveryId" element={<ReceivingPage />} />
-              <Route path="quarantine/references" element={<ReferencesPage />} />
-              <Route path="quarantine/notices" element={<NoticesPage />} />
-              <Route path="parts/:partId" element={<PartPage />} />
-              <Route path="slips/:slipId" element={<SlipAddress />} />
-              <Route path="parts/:partId/graph" element={<GraphPage />} />
-              <Route path="engines/:engineId" element={<EnginePage />} />
-              <Route path="catalogue" element={<Navigate to="/catalogue/engines" replace />} />
-              <Route path="catalogue/engines" element={<EngineList />} />
-              <Route path="catalogue/audit" element={<AuditPage />} />
-              <Route path="house-rules" element={<HouseRulesPage />} />
-              <Route path="*" element={<Nowhere />} />
-            </Route>
-          </Routes>
-        </Suspense>
+        <ErrorBoundary FallbackComponent={FaultScreen}>
+          <Suspense fallback={<p className="p-6 text-soft">Opening …</p>}>
+            <Routes>
+              <Route element={<Frame me={session.data} />}>
+                <Route index element={<Navigate to="/counter/engine" replace />} />
+                <Route path="counter/engine" element={<EngineStage />} />
+                <Route path="counter/parts" element={<PartsStage />} />
+                <Route path="counter/proof" element={<BeginInspection />} />
+                <Route path="counter/proof/:inspectionId" element={<ProofStage />} />
+                <Route path="quarantine" element={<Navigate to="/quarantine/batches" replace />} />
+                <Route path="quarantine/batches" element={<BatchesPage />} />
+                <Route path="quarantine/batches/:batchId" element={<BatchesPage />} />
+                <Route path="quarantine/sellers" element={<SellersPage />} />
+                <Route path="quarantine/receiving" element={<ReceivingPage />} />
+                <Route path="quarantine/receiving/:deliveryId" element={<ReceivingPage />} />
+                <Route path="quarantine/references" element={<ReferencesPage />} />
+                <Route path="quarantine/notices" element={<NoticesPage />} />
+                <Route path="parts/:partId" element={<PartPage />} />
+                <Route path="slips/:slipId" element={<SlipAddress />} />
+                <Route path="parts/:partId/graph" element={<GraphPage />} />
+                <Route path="engines/:engineId" element={<EnginePage />} />
+                <Route path="catalogue" element={<Navigate to="/catalogue/engines" replace />} />
+                <Route path="catalogue/engines" element={<EngineList />} />
+                <Route path="catalogue/audit" element={<AuditPage />} />
+                <Route path="house-rules" element={<HouseRulesPage />} />
+                <Route path="*" element={<Nowhere />} />
+              </Route>
+            </Routes>
+          </Suspense>
+        </ErrorBoundary>
       )}
     </>
   );

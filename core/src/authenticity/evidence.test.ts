@@ -127,7 +127,10 @@ describe('the band of a piece', () => {
 
   test('is not inspected while only price and code are known, and while all that was tried could not be seen', () => {
     expect(judgePiece(0.6, [item('price', 'paper', 'paper', 3)]).band).toBe('not-inspected');
-    expect(judgePiece(0.01, [item('weld', 'weld', 'physical', 1)]).band).toBe('not-inspected');
+    const untold = item('weld', 'weld', 'physical', 1);
+    expect(judgePiece(0.01, [{ ...untold, unseen: true }]).band).toBe('not-inspected');
+    // What was seen and weighs nothing either way was looked at, and counts as a group.
+    expect(judgePiece(0.01, [untold])).toMatchObject({ band: 'not-proven', physicalGroups: 1 });
   });
 
   test('is consistent only under 5% and with three physical groups seen', () => {

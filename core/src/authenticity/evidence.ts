@@ -11,6 +11,8 @@ export interface EvidenceItem {
   readonly aspect: EvidenceAspect;
   /** Natural logarithm of P(observed | fake) / P(observed | genuine), uncapped; 0 where nothing could be seen. */
   readonly logRatio: number;
+  /** Nothing could be seen; what was seen and weighs nothing either way was seen all the same. */
+  readonly unseen?: boolean;
 }
 
 /** Caps of a likelihood ratio. Domain section 10: one sign never decides alone, and correlated ones count once. */

@@ -186,6 +186,12 @@ describe('whether a set is whole', () => {
     expect(batch).toMatchObject({ what: 'batch', blocks: false, odd: ['C'] });
   });
   test('three of four is told', () => {
+    const unread = { ...piece('B', 'EX 1'), revision: undefined };
+    expect(setIntegrity([{ ...piece('A', 'EX 1'), revision: 'A' }, unread])[0]).toMatchObject({
+      what: 'unread',
+      blocks: false,
+      odd: ['B'],
+    });
     expect(setIntegrity([piece('A', 'EX 1')], 4)[0]).toMatchObject({ what: 'count', blocks: false });
   });
   test('one OE number filled by two makers is told when it arrives', () => {

@@ -25,7 +25,7 @@ export interface PieceJudgement extends Weighed {
 
 /** The band of evidence already weighed. Domain section 10, Bands. */
 function bandOf(chance: number, items: readonly EvidenceItem[], physicalGroups: number, differences: number): Band {
-  if (!items.some(({ aspect, logRatio }) => aspect !== 'paper' && logRatio !== 0)) return 'not-inspected';
+  if (!items.some(({ aspect, unseen }) => aspect !== 'paper' && unseen !== true)) return 'not-inspected';
   if (chance >= SUSPECT_FROM && differences > 0) return 'suspect';
   return chance < CONSISTENT_BELOW && physicalGroups >= GROUPS_FOR_CONSISTENT ? 'consistent' : 'not-proven';
 }
@@ -36,7 +36,7 @@ function bandOf(chance: number, items: readonly EvidenceItem[], physicalGroups: 
  */
 export function judgePiece(prior: number, items: readonly EvidenceItem[]): PieceJudgement {
   const weighed = weigh(prior, items);
-  const physical = items.filter(({ aspect, logRatio }) => aspect === 'physical' && logRatio !== 0);
+  const physical = items.filter(({ aspect, unseen }) => aspect === 'physical' && unseen !== true);
   const physicalGroups = new Set(physical.map(({ group }) => group)).size;
   const physicalDifferences = physical.filter(({ logRatio }) => logRatio > 0).length;
   return {

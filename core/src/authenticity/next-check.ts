@@ -5,7 +5,7 @@ import { logRatioOf, type Tell, type TellAnswer } from './tell.ts';
 /** A tell's answer as evidence. */
 export function itemOf(tell: Tell, answer: TellAnswer): EvidenceItem {
   const { id, title, group, aspect } = tell;
-  return { id, title, group, aspect, logRatio: logRatioOf(tell, answer) };
+  return { id, title, group, aspect, logRatio: logRatioOf(tell, answer), unseen: answer === 'cannot-see' };
 }
 
 /** Uncertainty of a chance, in bits: 1 at even odds, 0 when sure. */

@@ -10,7 +10,7 @@ export interface SetPiece {
 }
 
 export interface SetFinding {
-  readonly what: 'number' | 'maker' | 'revision' | 'batch' | 'count';
+  readonly what: 'number' | 'maker' | 'revision' | 'batch' | 'count' | 'unread';
   /** A mixed set must not leave as one; a second batch is only told. */
   readonly blocks: boolean;
   readonly odd: readonly string[];
@@ -38,7 +38,15 @@ export function setIntegrity(pieces: readonly SetPiece[], asked?: number): SetFi
       says: `${pieces.length} of the ${asked} asked are here.`,
     });
   for (const { what, blocks, word } of KINDS) {
-    const { usual, odd } = oddOneOut(pieces.map((piece) => ({ label: piece.label, part: piece[what] })));
+    const { usual, odd, missing } = oddOneOut(pieces.map((piece) => ({ label: piece.label, part: piece[what] })));
+    // What was read of some and not of others makes no set whole.
+    if (blocks && missing.length > 0 && missing.length < pieces.length)
+      findings.push({
+        what: 'unread',
+        blocks: false,
+        odd: missing,
+        says: `The ${word} of ${missing.length === 1 ? 'piece' : 'pieces'} ${missing.join(', ')} is not known: whether the set is one stays open.`,
+      });
     if (odd.length === 0) continue;
     const list = odd.length === 1 ? `Piece ${odd[0]!} is` : `Pieces ${odd.join(', ')} are`;
     findings.push({

@@ -45,7 +45,7 @@ export function clusterContradictions(
   return oneAPair([...direct, ...acrossUnknown(members, linksOf(edges), isKnown, differs)]);
 }
 
-/** Two members may be joined wrongly in several ways at once: that is one contradiction, with the first way and all edges. */
+/** Two members may be joined wrongly in several ways at once: that is one contradiction, with the shortest way and all edges. */
 function oneAPair(found: readonly ClusterContradiction[]): ClusterContradiction[] {
   const byPair = new Map<string, ClusterContradiction>();
   for (const contradiction of found) {
@@ -53,7 +53,12 @@ function oneAPair(found: readonly ClusterContradiction[]): ClusterContradiction[
     const before = byPair.get(key);
     byPair.set(
       key,
-      before ? { ...before, edges: [...new Set([...before.edges, ...contradiction.edges])] } : contradiction,
+      before
+        ? {
+            ...(contradiction.path.length < before.path.length ? contradiction : before),
+            edges: [...new Set([...before.edges, ...contradiction.edges])],
+          }
+        : contradiction,
     );
   }
   return [...byPair.values()];

@@ -2,6 +2,7 @@ import type { HeatScale } from '../heat-range/heat-scale.ts';
 import { COIL_FACTS, type CoilFactTypes } from '../coils/coil-facts.ts';
 import { DISTRIBUTOR_FACTS, type DistributorFactTypes } from '../distributor/distributor-facts.ts';
 import { LEAD_FACTS, type LeadFactTypes } from '../leads/lead-facts.ts';
+import type { HeadMetal } from '../torque/general-table.ts';
 import { meaning, type FactMeaning, type Span, type Supply } from './fact-shapes.ts';
 
 /** Electrode materials in order of wear, fastest first. Domain section 13, Electrode and polarity. */
@@ -16,6 +17,9 @@ export type Terminal = (typeof TERMINALS)[number];
 
 export const GROUND_FORMS = ['over-tip', 'side', 'surface'] as const;
 export type GroundForm = (typeof GROUND_FORMS)[number];
+
+export const PLATINGS = ['nickel', 'zinc', 'none'] as const;
+export type Plating = (typeof PLATINGS)[number];
 
 export const SHELLS = ['one-piece', 'two-piece'] as const;
 export type Shell = (typeof SHELLS)[number];
@@ -91,6 +95,8 @@ interface PlugFactTypes {
   'plug.shell': Shell;
   'plug.lifeKm': number;
   'plug.supply': Supply;
+  /** What the shell's threads carry: plated ones are fitted dry. */
+  'plug.plating': Plating;
   /** Normal forms of the numbers printed on the plug itself: what a class list is read against. */
   'plug.printedNumbers': readonly string[];
 
@@ -129,6 +135,10 @@ interface PlugFactTypes {
   /** The engine is known to seize two-piece plugs in its head. */
   'position.seizesTwoPiece': boolean;
   'position.intervalKm': number;
+  /** What the head is made of here: iron takes more torque. */
+  'position.headMetal': HeadMetal;
+  /** Whether the engine has a battery to take off; pumps and hand-started machines have none. */
+  'position.hasBattery': boolean;
 
   /** Steps colder that the shop's rule moves the target for the customer's duty; 0 for standard duty. */
   'duty.heatOffsetSteps': number;
@@ -184,6 +194,7 @@ export const FACTS: Readonly<Record<FactId, FactMeaning>> = {
   'plug.shell': meaning('shell', 'Is the shell one piece, or is a ring pressed on above the hex?'),
   'plug.lifeKm': meaning('service life', 'Look up the maker’s stated life, in km.', 'distance'),
   'plug.supply': meaning('supply', 'Ask the maker or wholesaler whether it is still supplied.'),
+  'plug.plating': meaning('plating', 'Look at the threads: silvery-bright, dull grey-blue, or bare dark steel?'),
   'plug.printedNumbers': meaning('printed number', 'Read the number printed on the plug itself.'),
   'position.threadDiameterMm': meaning('asked thread', 'Look up the thread of this engine’s plug hole.', 'thread'),
   'position.threadPitchMm': meaning('asked pitch', 'Look up the thread pitch of this engine’s plug hole.', 'thread'),
@@ -239,6 +250,11 @@ export const FACTS: Readonly<Record<FactId, FactMeaning>> = {
   'position.shellFitted': meaning('shell as fitted', 'Look up which shell the maker fitted.'),
   'position.seizesTwoPiece': meaning('seizing', 'Ask whether this engine is known to seize two-piece plugs.'),
   'position.intervalKm': meaning('interval', 'Look up the service interval, in km.', 'distance'),
+  'position.headMetal': meaning(
+    'head metal',
+    'Hold a magnet to the head: does it stick (iron) or fall off (aluminium)?',
+  ),
+  'position.hasBattery': meaning('battery', 'Is there a battery, or does it start by hand?'),
   'duty.heatOffsetSteps': meaning('heat for the duty', 'What work does the engine do?'),
   'duty.shortColdRuns': meaning('short cold runs', 'How far is it driven at a time?'),
   'duty.classRule': meaning('class rule', 'Which class does the car run in, and on which date?'),

@@ -20,6 +20,31 @@ const told = (...given: Parameters<typeof planOf>) =>
     .join('\n');
 
 describe('the order of work for fitting a plug', () => {
+  test('tells an iron head the iron torque, and both where the metal is not known, the lower to be taken', () => {
+    expect(told({ 'position.headMetal': 'cast-iron' })).toMatch(/25\.0–35\.0 N·m in an iron head/);
+    expect(told({ 'position.headMetal': 'aluminium' })).toMatch(/20\.0–30\.0 N·m in an aluminium head/);
+    expect(told({})).toMatch(/aluminium head, .*iron head.*take the lower/);
+  });
+
+  test('leaves a plated thread dry under every rule, and cuts the torque of a bare one with compound', () => {
+    const always = { threadCompound: 'always-reduced' } as const;
+    const with_ = (plating: string) =>
+      told({ 'position.headMetal': 'aluminium' }, always, { ...PLUG, ...sheet({ 'plug.plating': plating }) });
+    expect(with_('zinc')).toMatch(/Threads dry.*20\.0–30\.0 N·m/s);
+    expect(with_('none')).toMatch(/trace of compound.*13\.0–19\.5 N·m/s);
+  });
+
+  test('takes no battery off where there is none', () => {
+    expect(told({ 'position.hasBattery': false })).toMatch(/No battery here/);
+    expect(told({ 'position.hasBattery': false })).not.toMatch(/negative off/);
+  });
+
+  test('puts the engine maker’s own procedure before every house rule, and closes with boots, connectors and first start', () => {
+    const plan = fittingPlan(sheet({}), PLUG, DEFAULT_HOUSE_RULES, sayIn('metric'), ['soak, turn back and forth']);
+    expect(plan[0]!.says).toMatch(/procedure comes first: soak/);
+    expect(told({})).toMatch(/kept in order and read.*gasket flat.*Boots pressed home.*tugged; earths.*First start/s);
+  });
+
   test('begins with a cold engine and what can kill, and ends by deferring to the maker’s manual', () => {
     const plan = planOf({});
     expect(plan[0]).toMatchObject({ says: 'Engine cold.', caution: true });

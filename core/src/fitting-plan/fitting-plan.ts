@@ -1,7 +1,7 @@
 import { rulingValue, type FactSheet } from '../fitment/facts.ts';
 import type { Say } from '../fitment/say.ts';
 import { chosenSchool, HOUSE_RULES, type HouseRules, type RuleId } from '../house-rules/house-rules.ts';
-import { GENERAL_TORQUES, type TorqueRange } from '../torque/general-table.ts';
+import { GENERAL_TORQUES, HEAD_METALS, type HeadMetal, type TorqueRange } from '../torque/general-table.ts';
 
 /** One step of fitting plugs. */
 export interface FittingStep {
@@ -24,26 +24,45 @@ const TURNS: Readonly<Record<string, string>> = {
 };
 const SLIM_MM = 12;
 
-function torqueOf(plug: FactSheet): TorqueRange | undefined {
+/** The general table's torque for a plug, in the column of the head's own metal; both where that is not known. */
+function torquesOf(position: FactSheet, plug: FactSheet): readonly (TorqueRange & { readonly metal: HeadMetal })[] {
   const seat = rulingValue(plug, 'plug.seat');
   const threadMm = rulingValue(plug, 'plug.threadDiameterMm');
   const row = GENERAL_TORQUES.find(
     (one) => one.threadMm === threadMm && one.seat === (seat === 'taper' ? 'taper' : 'gasket'),
   );
-  return seat === undefined ? undefined : row?.aluminium;
+  if (seat === undefined || row === undefined) return [];
+  const metal = rulingValue(position, 'position.headMetal');
+  return HEAD_METALS.filter((one) => metal === undefined || one === metal).map((one) => ({
+    metal: one,
+    ...(one === 'aluminium' ? row.aluminium : row.castIron),
+  }));
 }
 
+const METAL_WORDS: Readonly<Record<HeadMetal, string>> = { aluminium: 'aluminium head', 'cast-iron': 'iron head' };
+
 /**
- * The order of work for fitting a plug in an engine, cautions first, each step under the house rule that chose it. Torque is
- * the general table's for an aluminium head; the engine maker's own figure stands above it. Domain sections 7, 11 and 12.
+ * The order of work for fitting a plug in an engine, cautions first, each step under the house rule that chose it. What the
+ * engine maker instructs (`procedures`) stands above every house rule. Torque is the general table's for the head's own
+ * metal; the engine maker's own figure stands above it. Domain sections 7, 11 and 12.
  */
-export function fittingPlan(position: FactSheet, plug: FactSheet, rules: HouseRules, say: Say): readonly FittingStep[] {
+export function fittingPlan(
+  position: FactSheet,
+  plug: FactSheet,
+  rules: HouseRules,
+  say: Say,
+  procedures: readonly string[] = [],
+): readonly FittingStep[] {
   const by = (rule: RuleId) => ({ title: HOUSE_RULES[rule].title, choice: chosenSchool(rules, rule).says });
   const hasProcedure = rulingValue(position, 'position.seizesTwoPiece') === true;
   const isGas = rulingValue(position, 'position.fuel') === 'gas';
   const severalGrounds = (rulingValue(plug, 'plug.groundCount') ?? 1) > 1;
+  const hasNoBattery = rulingValue(position, 'position.hasBattery') === false;
+  const plating = rulingValue(plug, 'plug.plating');
+  const seat = rulingValue(plug, 'plug.seat');
   const warm = rules.engineTemperature === 'makers-procedure' && hasProcedure;
   return [
+    ...procedures.map((says) => ({ says: `The engine maker’s own procedure comes first: ${says}`, caution: true })),
     {
       says: warm
         ? 'Follow the engine maker’s own procedure for freeing the plugs, warm where it says so: hot metal burns.'
@@ -51,17 +70,23 @@ export function fittingPlan(position: FactSheet, plug: FactSheet, rules: HouseRu
       rule: by('engineTemperature'),
       caution: true,
     },
-    {
-      says:
-        rules.battery === 'negative-off'
-          ? 'Battery negative off: nothing can fire or start while hands are in.'
-          : 'Ignition off and key out; ignition and fuel disabled before anything is cranked.',
-      rule: by('battery'),
-      caution: true,
-    },
+    hasNoBattery
+      ? {
+          says: 'No battery here: the lead off its plug and clear of it, fuel off, so that nothing can start it.',
+          caution: true,
+        }
+      : {
+          says:
+            rules.battery === 'negative-off'
+              ? 'Battery negative off: nothing can fire or start while hands are in.'
+              : 'Ignition off and key out; ignition and fuel disabled before anything is cranked.',
+          rule: by('battery'),
+          caution: true,
+        },
     { says: 'Secondary voltage can kill, most of all with a pacemaker: no coil is run off its plug.', caution: true },
     ...(isGas ? [{ says: 'Gas: a licensed gas fitter works on anything that carries it.', caution: true }] : []),
     { says: 'Blow out the well before the plug comes out; eye protection; drop nothing in.', caution: true },
+    { says: 'Connectors: open the lock first, never pull by the wires. Coils and leads kept by cylinder.' },
     {
       says:
         rules.orderOfWork === 'one-at-a-time'
@@ -69,21 +94,33 @@ export function fittingPlan(position: FactSheet, plug: FactSheet, rules: HouseRu
           : 'All plugs out first, laid in order and read; leads labelled, every hole covered.',
       rule: by('orderOfWork'),
     },
+    { says: 'The old plugs kept in order and read before the new ones go in: they tell which cylinder is ill.' },
     {
       says: severalGrounds
         ? 'Gap as delivered: several grounds cannot be set.'
         : 'Gap measured on each with a wire gauge.',
     },
+    plating !== undefined && plating !== 'none'
+      ? { says: `Threads dry: this plug is plated with ${plating}, which is its own release. No compound.` }
+      : {
+          says: {
+            never: 'Threads dry and clean, no compound.',
+            'bare-threads': 'Plated threads dry; on bare threads a trace of compound, away from the tip.',
+            'always-reduced': 'A trace of compound on the threads, away from the tip.',
+          }[rules.threadCompound],
+          rule: by('threadCompound'),
+        },
+    ...(seat === 'taper' || seat === undefined
+      ? []
+      : [
+          {
+            says: `Its gasket flat on the seat${seat === 'gasket-loose' ? ', the right way round' : ''}, the old one not left in the hole.`,
+          },
+        ]),
     {
-      says: {
-        never: 'Threads dry and clean, no compound.',
-        'bare-threads': 'Plated threads dry; on bare threads a trace of compound, away from the tip.',
-        'always-reduced': 'A trace of compound on the threads, away from the tip.',
-      }[rules.threadCompound],
-      rule: by('threadCompound'),
+      says: 'Started by hand for the whole thread, square to the hole; every plug by hand to its seat before any is tightened.',
     },
-    { says: 'Started by hand for the whole thread, square to the hole.' },
-    tighten(plug, rules, say, by('tightening')),
+    tighten(position, plug, rules, say, by('tightening')),
     {
       says:
         rules.grease === 'smear'
@@ -91,11 +128,21 @@ export function fittingPlan(position: FactSheet, plug: FactSheet, rules: HouseRu
           : 'Boots dry and clean, pressed home until they are felt to seat.',
       rule: by('grease'),
     },
+    {
+      says: 'Boots pressed home until they are felt to seat; connectors until they are heard, then tugged; earths and clips back.',
+    },
+    { says: 'First start: listen at idle, then under load; the code read again. What was not looked at is said.' },
     { says: 'The engine maker’s manual and local rules stand above this sheet.', caution: true },
   ];
 }
 
-function tighten(plug: FactSheet, rules: HouseRules, say: Say, rule: FittingStep['rule'] & object): FittingStep {
+function tighten(
+  position: FactSheet,
+  plug: FactSheet,
+  rules: HouseRules,
+  say: Say,
+  rule: FittingStep['rule'] & object,
+): FittingStep {
   const seat = rulingValue(plug, 'plug.seat');
   const threadMm = rulingValue(plug, 'plug.threadDiameterMm');
   if (seat === undefined || threadMm === undefined)
@@ -104,15 +151,27 @@ function tighten(plug: FactSheet, rules: HouseRules, say: Say, rule: FittingStep
     const form = seat === 'taper' ? 'taper' : threadMm <= SLIM_MM ? 'slim' : 'gasket';
     return { says: `Finger-tight, then ${TURNS[form]!}.`, rule };
   }
-  const dry = torqueOf(plug);
-  if (!dry) return { says: 'No general torque for this thread: the engine maker’s figure.', rule };
-  const told = ({ lowNm, highNm }: TorqueRange, share: number) =>
-    say.span('plug-torque', { low: lowNm * share, high: highNm * share });
+  const torques = torquesOf(position, plug);
+  if (torques.length === 0) return { says: 'No general torque for this thread: the engine maker’s figure.', rule };
+  const told = (share: number) =>
+    torques
+      .map(
+        ({ lowNm, highNm, metal }) =>
+          `${say.span('plug-torque', { low: lowNm * share, high: highNm * share })} in an ${METAL_WORDS[metal]}`,
+      )
+      .join(', ');
   const cut = WITH_COMPOUND / DRY;
+  const plating = rulingValue(plug, 'plug.plating');
+  // A plated thread is fitted dry under every rule; of one whose plating is not known both are told.
+  const school = plating !== undefined && plating !== 'none' ? 'never' : rules.threadCompound;
   const says = {
-    never: `${told(dry, 1)}, once, smoothly.`,
-    'bare-threads': `${told(dry, 1)} dry, ${told(dry, cut)} where compound is on, once, smoothly.`,
-    'always-reduced': `${told(dry, cut)}: a third less for the compound; once, smoothly.`,
-  }[rules.threadCompound];
-  return { says: `${says} General table, aluminium head.`, rule };
+    never: `${told(1)}, once, smoothly.`,
+    'bare-threads':
+      plating === 'none'
+        ? `${told(cut)}: a third less for the compound; once, smoothly.`
+        : `${told(1)} dry, ${told(cut)} where compound is on, once, smoothly.`,
+    'always-reduced': `${told(cut)}: a third less for the compound; once, smoothly.`,
+  }[school];
+  const unknown = torques.length > 1 ? ' What the head is made of is not known: take the lower.' : '';
+  return { says: `${says} General table.${unknown}`, rule };
 }

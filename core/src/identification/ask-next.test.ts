@@ -112,6 +112,7 @@ describe('statements about an engine', () => {
       makes: new Map([['skerrow', 'Skerrow']]),
       models: new Map([['haulm', 'Haulm']]),
       codes: new Map([['sc20', 'SC20']]),
+      isDescribed: (word: string) => word === 'supercharged',
     };
     expect(readStatements('a skerrow haulm 2.0 of 2012, petrol', known)).toEqual([
       { kind: 'make', value: 'Skerrow' },
@@ -119,7 +120,17 @@ describe('statements about an engine', () => {
       { kind: 'answer', value: 'litres=2.0' },
       { kind: 'built', value: '2012' },
       { kind: 'answer', value: 'fuel=petrol' },
-      { kind: 'words', value: 'a of' },
+      { kind: 'remark', value: 'a of' },
     ]);
+    expect(readStatements('the silver one, supercharged', known)).toEqual([
+      { kind: 'words', value: 'supercharged' },
+      { kind: 'remark', value: 'the silver one' },
+    ]);
+  });
+
+  test('that fit nothing anywhere rule nothing out', () => {
+    const remark: Statement = { kind: 'remark', value: 'the silver one, 16 mm hex' };
+    expect(remaining(one, [remark], new Map())).toHaveLength(one.length);
+    expect(contradictory(one, [remark], new Map())).toEqual([]);
   });
 });

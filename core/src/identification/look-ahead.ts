@@ -5,8 +5,8 @@ import type { Question } from './questions.ts';
 const MOST_ENGINES = 24;
 const MOST_QUESTIONS = 20;
 const MOST_SITUATIONS = 60_000;
-/** How much longer the questioning may be, on average, than the shortest possible, for the sake of cheaper questions. */
-const ALLOWANCE = 0.045;
+/** Minutes saved that are worth another order: less is the rounding of sums. */
+const WORTH_MINUTES = 1e-9;
 
 interface Asked {
   readonly question: Question;
@@ -16,16 +16,14 @@ interface Asked {
 }
 
 interface Ahead {
-  /** Fewest questions on average until settled. */
-  readonly fewest: number;
-  /** Questions on average when the chosen ones are asked. */
-  readonly chosen: number;
+  /** Minutes of asking on average until nothing more can be parted, when the chosen questions are asked. */
+  readonly minutes: number;
   readonly best: number;
 }
 
 class TooMany extends Error {}
 
-const SETTLED: Ahead = { fewest: 0, chosen: 0, best: -1 };
+const SETTLED: Ahead = { minutes: 0, best: -1 };
 
 function count(mask: number): number {
   let bits = 0;
@@ -34,10 +32,9 @@ function count(mask: number): number {
 }
 
 /**
- * The questioning that follows from every situation, engines as bits of a number. Of the questions that keep the average
- * number of questions within the allowance of the fewest possible, the one with the greatest drop in engines a minute is
- * chosen, then the smaller worst case, then the cheaper. What is chosen further on is counted as chosen, so the allowance
- * does not add up from question to question. Undefined when there is too much to look through.
+ * The questioning that follows from every situation, engines as bits of a number. The plain rule (greatest drop in engines a
+ * minute, then the smaller worst case, then the cheaper) stands, unless another order takes fewer minutes on average until
+ * it is settled. Undefined when there is too much to look through. Domain section 13, Ask-next.
  */
 export function questionByLookingAhead(
   candidates: readonly EngineCandidate[],
@@ -62,35 +59,33 @@ export function questionByLookingAhead(
     if (known) return known;
     if (seen.size > MOST_SITUATIONS) throw new TooMany();
     const total = weigh(some, weights);
-    const options: { q: number; fewest: number; chosen: number; drop: number; worst: number }[] = [];
+    const options: { q: number; minutes: number; drop: number; worst: number }[] = [];
     for (let q = 0; q < asked.length; q += 1) {
       if (!(useful & (1 << q))) continue;
       const { answers, unknown, question } = asked[q]!;
       const present = answers.filter(({ mask }) => (mask & some) !== 0);
       const unknownShare = weigh(some & unknown, weights) / present.length;
-      let [fewest, chosen, left, worst] = [1, 1, 0, 0];
+      let [minutes, left, worst] = [question.minutes, 0, 0];
       for (const { mask, share } of present) {
         const stay = (mask | unknown) & some;
         const chance = (weigh(mask & some, share) + unknownShare) / total;
         const ahead = look(stay, useful & ~(1 << q));
-        fewest += chance * ahead.fewest;
-        chosen += chance * ahead.chosen;
+        minutes += chance * ahead.minutes;
         left += chance * count(stay);
         worst = Math.max(worst, count(stay));
       }
-      options.push({ q, fewest, chosen, drop: (count(some) - left) / question.minutes, worst });
+      options.push({ q, minutes, drop: (count(some) - left) / question.minutes, worst });
     }
-    const fewest = Math.min(...options.map((option) => option.fewest));
-    const best = options
-      .filter((option) => option.chosen <= fewest * (1 + ALLOWANCE))
-      .sort(
-        (a, b) =>
-          b.drop - a.drop ||
-          a.worst - b.worst ||
-          questions[a.q]!.minutes - questions[b.q]!.minutes ||
-          (questions[a.q]!.id < questions[b.q]!.id ? -1 : 1),
-      )[0]!;
-    const ahead = { fewest, chosen: best.chosen, best: best.q };
+    const byRule = [...options].sort(
+      (a, b) =>
+        b.drop - a.drop ||
+        a.worst - b.worst ||
+        questions[a.q]!.minutes - questions[b.q]!.minutes ||
+        (questions[a.q]!.id < questions[b.q]!.id ? -1 : 1),
+    );
+    const rule = byRule[0]!;
+    const quickest = byRule.reduce((best, one) => (one.minutes < best.minutes - WORTH_MINUTES ? one : best), rule);
+    const ahead = { minutes: quickest.minutes, best: quickest.q };
     seen.set(key, ahead);
     return ahead;
   };

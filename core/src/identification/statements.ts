@@ -9,12 +9,14 @@ export type Statement =
   | { readonly kind: 'built'; readonly value: string }
   | { readonly kind: 'code'; readonly value: string }
   | { readonly kind: 'words'; readonly value: string }
+  /** What fits nothing in the catalogue: kept as it was said, and rules nothing out. */
+  | { readonly kind: 'remark'; readonly value: string }
   /** `question=answer`; the answer `?` means that nobody could tell. */
   | { readonly kind: 'answer'; readonly value: string }
   /** A part in hand: the id; the engines it points to come from references and listings. */
   | { readonly kind: 'part'; readonly value: string };
 
-export const STATEMENT_KINDS = ['make', 'model', 'built', 'code', 'words', 'answer', 'part'] as const;
+export const STATEMENT_KINDS = ['make', 'model', 'built', 'code', 'words', 'remark', 'answer', 'part'] as const;
 
 /** Engines a part in hand points to, by part id. */
 export type EnginesOfParts = ReadonlyMap<string, ReadonlySet<string>>;
@@ -124,6 +126,8 @@ export function sayStatement({ kind, value }: Statement): string {
       return `Engine code ${value}`;
     case 'words':
       return `“${value}”`;
+    case 'remark':
+      return `“${value}”, noted`;
     case 'part':
       return 'The part in hand';
     case 'answer': {
@@ -140,6 +144,8 @@ export interface KnownWords {
   readonly makes: ReadonlyMap<string, string>;
   readonly models: ReadonlyMap<string, string>;
   readonly codes: ReadonlyMap<string, string>;
+  /** Whether any engine's description has a word. */
+  isDescribed(word: string): boolean;
 }
 
 /** The first words a customer uses: fuels, turbos and the like, by the answer they give. */
@@ -152,7 +158,8 @@ const SAID: Readonly<Record<string, string>> = {
 
 /**
  * Reads a typed sentence into statements: makes, models, codes, a year or a month, litres, a few plain words. What is left
- * is kept as words to be found in the engine's description; nothing typed is dropped.
+ * and stands in some engine's description is looked for there; what stands in none is kept as a remark, which rules nothing
+ * out. Nothing typed is dropped.
  */
 export function readStatements(sentence: string, known: KnownWords): Statement[] {
   const words = sentence
@@ -175,5 +182,11 @@ export function readStatements(sentence: string, known: KnownWords): Statement[]
     else if (SAID[word]) statements.push({ kind: 'answer', value: SAID[word] });
     else rest.push(word);
   }
-  return rest.length > 0 ? [...statements, { kind: 'words', value: rest.join(' ') }] : statements;
+  const described = rest.filter((word) => known.isDescribed(word));
+  const remarks = rest.filter((word) => !known.isDescribed(word));
+  return [
+    ...statements,
+    ...(described.length > 0 ? [{ kind: 'words', value: described.join(' ') } as const] : []),
+    ...(remarks.length > 0 ? [{ kind: 'remark', value: remarks.join(' ') } as const] : []),
+  ];
 }

@@ -91,3 +91,10 @@ describe('a swap test', () => {
     expect(stayed.says).toMatch(/injector/);
   });
 });
+
+test('where each cylinder has a coil and a lead, the lead is swapped after coil and plug', () => {
+  const plan = { banks: [{ cylinders: [1, 2, 3, 4] }], firingOrder: [1, 3, 4, 2] } as unknown as Parameters<
+    typeof planSwap
+  >[0];
+  expect(planSwap(plan, 2, 'coil-with-lead').map(({ move }) => move)).toEqual(['coil', 'plug', 'lead']);
+});

@@ -5,7 +5,7 @@ export const SWAPPED = ['coil', 'plug', 'lead'] as const;
 export type Swapped = (typeof SWAPPED)[number];
 
 /** How the spark comes to the plugs: what can be moved at all. */
-export type SparkBy = 'coil-each' | 'pack' | 'cap' | 'single-lead';
+export type SparkBy = 'coil-each' | 'coil-with-lead' | 'pack' | 'cap' | 'single-lead';
 
 export interface SwapStep {
   readonly move: Swapped;
@@ -15,6 +15,8 @@ export interface SwapStep {
 
 const MOVABLE: Readonly<Record<SparkBy, readonly Swapped[]>> = {
   'coil-each': ['coil', 'plug'],
+  // Each cylinder has a coil and a lead: the lead is swapped last.
+  'coil-with-lead': ['coil', 'plug', 'lead'],
   pack: ['lead', 'plug'],
   cap: ['lead', 'plug'],
   'single-lead': ['plug'],

@@ -88,6 +88,16 @@ export const FACT_ANSWERS: Readonly<Partial<Record<FactId, FactAnswer>>> = {
   'plug.projectionMm': mm('length', LENGTH_MM, 'projectionMm'),
   'plug.gapMm': mm('gap', GAP_MM, 'gapMm'),
   'plug.shell': choose<'plug.shell'>(['one-piece', 'One piece'], ['two-piece', 'A ring pressed on above the hex']),
+  'plug.plating': choose<'plug.plating'>(
+    ['nickel', 'Silvery-bright: nickel'],
+    ['zinc', 'Dull grey-blue: zinc'],
+    ['none', 'Bare dark steel'],
+  ),
+  'position.headMetal': choose<'position.headMetal'>(
+    ['aluminium', 'The magnet falls off: aluminium'],
+    ['cast-iron', 'It sticks: iron'],
+  ),
+  'position.hasBattery': choose<'position.hasBattery'>([true, 'A battery'], [false, 'None']),
   'position.reachMm': mm('reach', 0.3, 'reachMm'),
   'position.headThreadMm': mm('reach', 0.3, 'reachMm'),
   'position.seat': choose<'position.seat'>(['gasket', 'A flat face'], ['taper', 'A cone']),

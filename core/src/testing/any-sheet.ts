@@ -1,8 +1,10 @@
 import fc from 'fast-check';
+import { HEAD_METALS } from '../torque/general-table.ts';
 import { SUPPLY_STATES } from '../fitment/fact-shapes.ts';
 import {
   GROUND_FORMS,
   MATERIALS,
+  PLATINGS,
   SEATS,
   SHELLS,
   SOURCE_RANKS,
@@ -90,6 +92,9 @@ const values: Readonly<Record<PlugFactId, fc.Arbitrary<unknown>>> = {
   'position.fuel': fc.constantFrom('petrol', 'gas'),
   'position.shellFitted': fc.constantFrom(...SHELLS),
   'position.seizesTwoPiece': fc.boolean(),
+  'plug.plating': fc.constantFrom(...PLATINGS),
+  'position.headMetal': fc.constantFrom(...HEAD_METALS),
+  'position.hasBattery': fc.boolean(),
   'position.intervalKm': fc.integer({ min: 5000, max: 160_000 }),
   'duty.heatOffsetSteps': fc.constantFrom(0, 0.5, 1, 2),
   'duty.shortColdRuns': fc.boolean(),

@@ -17,6 +17,7 @@ export const dunmarrowH6: EngineEntry = {
   ],
   facts: {
     ...USUAL,
+    'position.headMetal': 'cast-iron',
     ...hole({ threadMm: 14, reachMm: 17.5, hexMm: 20.8, lengthMm: 49, wellBoreMm: 'open' }),
     'position.centreDesign': 'nickel',
     'position.groundDesign': 'nickel',

@@ -16,6 +16,7 @@ export const dunmarrowHf22: EngineEntry = {
   ],
   facts: {
     ...USUAL,
+    'position.headMetal': 'cast-iron',
     'position.threadDiameterMm': 18,
     'position.threadPitchMm': 1.5,
     'position.reachMm': { low: 12, high: 12 },

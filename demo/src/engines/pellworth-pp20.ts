@@ -17,6 +17,7 @@ export const pellworthPp20: EngineEntry = {
   ],
   facts: {
     ...USUAL,
+    'position.hasBattery': false,
     'position.threadDiameterMm': 14,
     'position.threadPitchMm': 1.25,
     'position.reachMm': { low: 9.5, high: 9.5 },

@@ -11,6 +11,8 @@ export const USUAL = {
   'position.fuel': 'petrol',
   'position.shellFitted': 'one-piece',
   'position.seizesTwoPiece': false,
+  'position.headMetal': 'aluminium',
+  'position.hasBattery': true,
 } as const satisfies PositionFacts;
 
 /** Cylinders that all fire forward. */

@@ -11,12 +11,19 @@ export type PlugRow = readonly [
   more?: Pick<PlugEntry, 'names' | 'extra'>,
 ];
 
+/** What each maker's shells carry; Tamsel publishes nothing of it. */
+const PLATING: Readonly<Record<string, PlugFacts>> = {
+  kestrane: { 'plug.plating': 'nickel' },
+  ivorix: { 'plug.plating': 'nickel' },
+  'hollin-bray': { 'plug.plating': 'zinc' },
+};
+
 /** Catalogue rows of one maker that share most of their facts. A fact set to `undefined` in a row is unpublished. */
 export function family(maker: string, shared: PlugFacts, rows: readonly PlugRow[]): PlugEntry[] {
   return rows.map(([number, own, shelf, more]) => ({
     maker,
     number,
-    facts: { ...shared, ...own } as PlugFacts,
+    facts: { ...PLATING[maker], ...shared, ...own } as PlugFacts,
     ...(shelf ? { onHand: shelf[0], bin: shelf[1], priceMinor: shelf[2] } : {}),
     ...more,
   }));

@@ -147,6 +147,13 @@ describe('the ask line', () => {
     expect(new Set(parts.map((part) => part.stage))).toEqual(new Set(['looser']));
   });
 
+  test('what only look-alikes answer to follows what is as written, with a star too', async () => {
+    const { parts } = await ask('KN 419*');
+    expect(parts.length).toBeGreaterThan(3);
+    const worn = await ask('KN 4I9G-6*');
+    expect(worn.parts.length).toBeGreaterThan(0);
+  });
+
   test('finds a batch by the code on its box, whatever the separators, held ones first', async () => {
     for (const q of ['F4-0431', 'f4 0431'])
       expect((await ask(q)).batches).toEqual([

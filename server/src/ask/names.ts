@@ -84,18 +84,18 @@ async function findByPattern(db: Database, asked: AskedNumber, makers: readonly 
   const asWritten = sql<FoundName>`select ${COLUMNS} from part_name n
     where n.normal_form like ${likeOf(pattern.normal)} ${narrowed} ${maker} limit ${MOST_BY_PATTERN}`;
   const { rows } = await asWritten.execute(db);
-  if (rows.length > 0) return rows;
   const foldLeading = /^[^?*]*/.exec(pattern.fold)![0];
-  if (foldLeading.length < SHORTEST.prefix) return [];
+  if (foldLeading.length < SHORTEST.prefix) return rows;
   const { rows: folded } = await sql<FoundName>`select ${COLUMNS} from part_name n
     where n.fold_key like ${likeOf(pattern.fold)} and ${begins('fold_key', foldLeading)} ${maker}
     limit ${MOST_BY_PATTERN}`.execute(db);
-  return folded;
+  // As written first; what only the look-alikes answer to follows.
+  return [...rows, ...folded];
 }
 
 const MOST_LOOSE = 8;
 
-/** Names that are merely alike, most alike first: asked only when nothing else answered. */
+/** Names that are merely alike, most alike first: asked where fewer than three surer ones answered. */
 export async function findAlike(db: Database, asked: AskedNumber, makers: readonly string[]): Promise<FoundName[]> {
   if (asked.pattern || asked.normal.length < SHORTEST.looser) return [];
   const { rows } = await sql<FoundName>`select ${COLUMNS} from part_name n

@@ -44,13 +44,20 @@ async function suggestParts(
   });
 }
 
-/** Names ranked; where nothing answers, those that are merely alike. */
+/** With fewer sure readings than this, and none of them exact, names that are merely alike follow. */
+const FEW = 3;
+
+/** Names ranked; where few answer, those that are merely alike after them. */
 async function rankedNames(db: Database, asked: AskedNumber, makers: readonly string[]): Promise<Ranked<FoundName>[]> {
   const ranked = rankNames(asked, await findNames(db, asked, makers, false));
-  if (ranked.length > 0) return ranked;
+  if (ranked.length >= FEW || ranked.some(({ match }) => match.stage === 'exact')) return ranked;
   const alike = await findAlike(db, asked, makers);
   const once = new Map([...alike].reverse().map((name) => [name.partId, name]));
-  return [...once.values()].reverse().map((name) => ({ name, match: { stage: 'looser', distance: 1 } }));
+  for (const { name } of ranked) once.delete(name.partId);
+  const looser = [...once.values()]
+    .reverse()
+    .map((name) => ({ name, match: { stage: 'looser', distance: 1 } as const }));
+  return [...ranked, ...looser];
 }
 
 const isNear = ({ match }: Ranked<FoundName>): boolean => match.stage === 'one-edit' || match.stage === 'prefix';

@@ -164,18 +164,27 @@ async function makeIndex(db: Database, version: string): Promise<CatalogueIndex>
     grammars: new Map(grammars.map(({ maker_id, grammar }) => [maker_id, grammar])),
     engines,
     candidates,
-    known: knownWords(engineRows, vehicles),
+    known: knownWords(engineRows, vehicles, candidates),
     engineWords,
     vehicleWords,
   };
 }
 
-function knownWords(engines: readonly { code: string }[], vehicles: readonly IndexedVehicle[]): KnownWords {
+function knownWords(
+  engines: readonly { code: string }[],
+  vehicles: readonly IndexedVehicle[],
+  candidates: readonly EngineCandidate[],
+): KnownWords {
   const makes = new Map(vehicles.map((v) => [v.make.toLowerCase(), v.make]));
   const models = new Map<string, string>();
   for (const { model } of vehicles) {
     const name = model.split(' ')[0]!;
     if (/\p{L}{3}/u.test(name)) models.set(name.toLowerCase(), name);
   }
-  return { makes, models, codes: new Map(engines.map(({ code }) => [code.toLowerCase(), code])) };
+  return {
+    makes,
+    models,
+    codes: new Map(engines.map(({ code }) => [code.toLowerCase(), code])),
+    isDescribed: (word) => candidates.some((candidate) => candidate.words.includes(word)),
+  };
 }

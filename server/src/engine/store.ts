@@ -107,3 +107,9 @@ export async function listNamedNumbers(db: Database, engineId: string, kinds: re
     .orderBy('named_number.part_id')
     .execute();
 }
+
+/** The engine maker's own procedures, in its words: they stand above every house rule. */
+export async function readProcedures(db: Database, engineId: string): Promise<string[]> {
+  const row = await db.selectFrom('engine').select('notes').where('id', '=', engineId).executeTakeFirst();
+  return (row?.notes ?? []).filter(({ about }) => about === 'procedure').map(({ says }) => says);
+}

@@ -62,7 +62,8 @@ describe('every route', () => {
     expect(body.openapi).toBe('3.1.0');
     for (const e of all) {
       const operation = body.paths[e.path.replaceAll(/:(\w+)/g, '{$1}')]?.[e.method.toLowerCase()];
-      const header = operation?.parameters?.some(({ name }: { name: string }) => name === 'idempotency-key') ?? false;
+      const parameters = (operation?.parameters ?? []) as { name: string }[];
+      const header = parameters.some(({ name }) => name === 'idempotency-key');
       expect([e.path, header]).toEqual([e.path, e.idempotent === true]);
       expect(operation?.description).toContain(e.roles === 'public' ? 'anyone' : e.roles.join(', '));
     }

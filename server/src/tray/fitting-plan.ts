@@ -1,10 +1,11 @@
 import type { Duty } from '@brackenfell/core/duty/duty';
 import { sayIn } from '@brackenfell/core/fitment/say';
-import { fittingPlan } from '@brackenfell/core/fitting-plan/fitting-plan';
+import { fittingPlan, type FittingStep } from '@brackenfell/core/fitting-plan/fitting-plan';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { FittingPlan } from '@brackenfell/contract/fitting-plan';
 import type { Context } from '../context.ts';
 import type { Database } from '../db/database.ts';
+import { readProcedures } from '../engine/store.ts';
 import { judgePlugs } from './judge-plugs.ts';
 
 interface Question {
@@ -25,10 +26,28 @@ export async function planFitting(
   if (!judged || !candidate) return undefined;
   const position = judged.positions.find(({ place }) => place === candidate.place)!;
   const asked = judged.ruling.apply(position.sheet);
-  const steps = fittingPlan(asked, candidate.sheet, judged.ruling.rules, sayIn(units));
+  const { verdict, findings } = candidate.judgement;
+  // What is refused has no order of work: nothing on the sheet could be mistaken for one.
+  const steps =
+    verdict === 'refuse'
+      ? [
+          {
+            says: `Do not fit: ${findings
+              .filter(({ outcome }) => outcome === 'refuse')
+              .map(({ told }) => told.says)
+              .join(' ')}`,
+            caution: true,
+          },
+        ]
+      : fittingPlan(asked, candidate.sheet, judged.ruling.rules, sayIn(units), await readProcedures(db, engineId));
   return {
     engine: `${judged.engine.maker} ${judged.engine.code}`,
     part: candidate.part.printed,
-    steps: steps.map(({ says, caution, rule }) => ({ says, caution: caution === true, rule: rule ?? null })),
+    isRefused: verdict === 'refuse',
+    steps: steps.map(({ says, caution, rule }: FittingStep) => ({
+      says,
+      caution: caution === true,
+      rule: rule ?? null,
+    })),
   };
 }

@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from 'react';
+import { toast } from 'sonner';
 
 /** One code a scanner sent, and how often since this window was opened. */
 export interface Scan {
@@ -16,7 +17,7 @@ const listeners = new Set<() => void>();
 const askers = new Set<(code: string) => void>();
 
 /** Keeps a scan, the latest first. Nothing is looked up here, so that a hundred scans a second are all kept. */
-export function keepScan(code: string): void {
+export function keepScan(code: string, behindSheet = false): void {
   const before = scans.find((scan) => scan.code === code);
   scans = [
     { code, count: (before?.count ?? 0) + 1 },
@@ -25,7 +26,9 @@ export function keepScan(code: string): void {
   total += 1;
   snapshot = { scans, total };
   for (const listener of listeners) listener();
-  for (const asker of askers) asker(code);
+  // Behind an open sheet an answer would open unseen: the code waits in the list.
+  if (behindSheet) toast(`${code} was scanned and is kept: ` + '` shows the scans.');
+  else for (const asker of askers) asker(code);
 }
 
 /** Calls with every code as it is scanned; gives what ends that. */

@@ -20,7 +20,7 @@ const isSame = (a: Subject, b: Subject | undefined): boolean => a.partId === b?.
 
 /** Begins an inspection: which part, then where it came from, each by one letter. */
 export function BeginInspection() {
-  const { slip, inHand, search, go } = useCounter();
+  const { slipId, slip, inHand, search, go } = useCounter();
   const [chosen, choose] = useState<Subject>();
   const [pieces, setPieces] = useState<number>();
   const asked = search.get('inspect') ?? undefined;
@@ -77,7 +77,10 @@ export function BeginInspection() {
               </li>
             ))}
           </ol>
-          <ByNumber onFound={choose} isFirst={subjects.length === 0 && wanted === undefined && !slip.isLoading} />
+          <ByNumber
+            onFound={choose}
+            isFirst={subjects.length === 0 && wanted === undefined && (slipId === undefined || slip.data !== undefined)}
+          />
         </div>
       </aside>
       <main className="desk-main" aria-label="Proof stage">

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import type { EngineCard } from '@brackenfell/contract/engine';
 import type { FittedSet } from '@brackenfell/contract/fitted-set';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { Dialog } from '../controls/dialog.tsx';
+import { useDraftOf } from '../controls/draft.ts';
 import { Key } from '../controls/key.tsx';
 import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
 import { PlanDrawing } from '../engine-plan/plan-drawing.tsx';
@@ -22,8 +23,10 @@ interface FittedDialogProps {
 /** What is fitted, place by place: the stranger stands out, each is judged, and what makes the set whole goes on the slip. */
 export function FittedDialog({ engine, kind, onClose }: FittedDialogProps) {
   const { units } = useSettings();
-  const { build, duty } = useCounter();
-  const [numbers, setNumbers] = useState<readonly string[]>([]);
+  const { build, duty, slipId } = useCounter();
+  // Half entered it is kept, for this slip and engine, until the repair is on the slip.
+  const draft = useDraftOf<readonly string[]>(`fitted ${slipId ?? 'none'} ${engine.engineId} ${kind}`, []);
+  const numbers = draft.value;
   const asked = numbers.join('|');
   const set = useQuery({
     queryKey: ['fitted set', engine.engineId, kind, asked, units, duty, build],
@@ -35,8 +38,8 @@ export function FittedDialog({ engine, kind, onClose }: FittedDialogProps) {
     placeholderData: (before) => before,
   });
   const write = (at: number, text: string) =>
-    setNumbers((before) =>
-      Array.from({ length: Math.max(before.length, at + 1) }, (_, i) => (i === at ? text : (before[i] ?? ''))),
+    draft.set(
+      Array.from({ length: Math.max(numbers.length, at + 1) }, (_, i) => (i === at ? text : (numbers[i] ?? ''))),
     );
   return (
     <Dialog
@@ -54,7 +57,14 @@ export function FittedDialog({ engine, kind, onClose }: FittedDialogProps) {
         <div className="grid grid-cols-[auto_1fr] gap-4">
           <div>
             {engine.plan && <Plan engine={engine} set={set.data} />}
-            <Result set={set.data} engineId={engine.engineId} onDone={onClose} />
+            <Result
+              set={set.data}
+              engineId={engine.engineId}
+              onDone={() => {
+                draft.clear();
+                onClose();
+              }}
+            />
           </div>
           <Fields set={set.data} numbers={numbers} onWrite={write} />
         </div>

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { Outlet, useLocation, useNavigate } from 'react-router';
+import { ErrorBoundary } from 'react-error-boundary';
 import { Toaster } from 'sonner';
 import type { Staff } from '@brackenfell/contract/session';
 import { AskLine } from '../ask/ask-line.tsx';
@@ -10,6 +11,7 @@ import { changeSettings, nextUnits, useSettings } from '../settings/settings.ts'
 import { SlipList } from '../slip/slip-list.tsx';
 import { useBegunAs, useOutboxFlow } from '../slip/slip-outbox.ts';
 import { SlipPane } from '../slip/slip-pane.tsx';
+import { FaultScreen } from './fault-screen.tsx';
 import { AwayBanner } from './away-banner.tsx';
 import { KeyHelp } from './key-help.tsx';
 import { useKeys, watchForBursts } from './keys.ts';
@@ -38,8 +40,11 @@ export function Frame({ me }: { me: Staff }) {
   // A slip begun here gets its number in the address as soon as the server has given it one.
   const begunAs = useBegunAs(slipId);
   useEffect(() => {
-    if (begunAs) go(window.location.pathname, { slip: begunAs }, { replace: true });
-  }, [begunAs, go]);
+    if (!begunAs) return;
+    const next = new URLSearchParams(window.location.search);
+    next.set('slip', begunAs);
+    void navigate({ pathname: window.location.pathname, search: next.toString() }, { replace: true });
+  }, [begunAs, navigate]);
   useEffect(() => {
     if (pathname.startsWith('/counter')) keepCounter(`${pathname}${search}`);
   }, [pathname, search]);
@@ -92,7 +97,9 @@ export function Frame({ me }: { me: Staff }) {
         {inCatalogue ? <CatalogueStrip /> : inQuarantine ? <QuarantineStrip /> : <StageStrip />}
       </div>
       <div className="frame-desk" ref={desk} tabIndex={-1} data-desk onKeyDown={leaveField}>
-        <Outlet />
+        <ErrorBoundary FallbackComponent={FaultScreen} resetKeys={[pathname]}>
+          <Outlet />
+        </ErrorBoundary>
       </div>
       <SlipPane me={me} onSlips={() => open('slips')} />
       {sheet === 'keys' && <KeyHelp onClose={close} />}

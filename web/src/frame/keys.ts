@@ -62,7 +62,7 @@ function hold(binding: KeyBinding): void {
 }
 
 /** Watches every key press, so that a scanner's burst on the desk is told from a person's keys and read as a scan. */
-export function watchForBursts(onScan: (code: string) => void): () => void {
+export function watchForBursts(onScan: (code: string, behindSheet: boolean) => void): () => void {
   const watch = (event: KeyboardEvent) => {
     watcher.press(event.key, event.timeStamp, event.repeat);
     if (event.key === 'Enter' && watcher.isBurst && takesScans(event.target)) {
@@ -70,7 +70,20 @@ export function watchForBursts(onScan: (code: string) => void): () => void {
       // Neither a button in focus nor the ask line's picked answer is meant by a scanner's Enter.
       event.preventDefault();
       event.stopPropagation();
-      if (code !== '') onScan(code);
+      if (code !== '') onScan(code, dialogIsOpen());
+    }
+    // A scan into a field of words is not its last word: it neither sends the note nor becomes it.
+    else if (
+      event.key === 'Enter' &&
+      watcher.isBurst &&
+      event.target instanceof HTMLInputElement &&
+      event.target.dataset.words !== undefined
+    ) {
+      const code = watcher.takeCode();
+      event.preventDefault();
+      event.stopPropagation();
+      takeOut(event.target, code);
+      if (code !== '') onScan(code, true);
     }
     clearTimeout(timer);
     timer = setTimeout(settle, watcher.isBurst ? STUMBLE_MS : HOLD_MS);
@@ -82,15 +95,27 @@ export function watchForBursts(onScan: (code: string) => void): () => void {
   };
 }
 
+/** Takes what a scanner typed at the end of a field out of it again, as if a person had deleted it. */
+function takeOut(field: HTMLInputElement, code: string): void {
+  if (code === '' || !field.value.endsWith(code)) return;
+  // Through the element's own setter, so that whoever listens hears of it.
+  const own = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value');
+  own?.set?.call(field, field.value.slice(0, -code.length));
+  field.dispatchEvent(new Event('input', { bubbles: true }));
+}
+
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
-/** The desk and the ask line take scans; another field keeps what is scanned into it. */
-const takesScans = (target: EventTarget | null): boolean =>
-  !isTyping(target) || (target instanceof HTMLElement && target.dataset.scans !== undefined);
-
 /** In an open dialog only the dialog's own keys count. */
 const dialogIsOpen = (): boolean => document.querySelector('[role="dialog"]') !== null;
+
+/**
+ * The desk and the ask line take scans; another field keeps what is scanned into it. Behind an open sheet nothing is
+ * answered: the scan waits in the list of scans.
+ */
+const takesScans = (target: EventTarget | null): boolean =>
+  !isTyping(target) || (target instanceof HTMLElement && target.dataset.scans !== undefined);
 
 /**
  * Puts keys on the map while the component is shown. They do not act while somebody types, nor behind a dialog (unless

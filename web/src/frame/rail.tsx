@@ -43,7 +43,12 @@ export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
                 <Tooltip.Trigger asChild>
                   {'to' in room ? (
                     <Link
-                      to={room.name === 'Counter' ? lastCounter() : room.to}
+                      to={room.to}
+                      onClick={(event) => {
+                        if (room.name !== 'Counter') return;
+                        event.preventDefault();
+                        void navigate(lastCounter());
+                      }}
                       aria-current={room.name === here ? 'page' : undefined}
                       aria-label={room.name}
                     >

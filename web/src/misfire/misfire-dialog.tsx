@@ -88,7 +88,9 @@ function Reading({ engine, plan, typed }: ReadingProps) {
 }
 
 function SwapTest({ engine, plan, cylinder }: Omit<ReadingProps, 'typed'> & { readonly cylinder: number }) {
-  const steps = planSwap(plan, cylinder, engine.sparkBy ?? 'coil-each');
+  const hasLeads = engine.needs.some(({ kind }) => kind === 'lead-set');
+  const by = engine.sparkBy ?? 'coil-each';
+  const steps = planSwap(plan, cylinder, by === 'coil-each' && hasLeads ? 'coil-with-lead' : by);
   const [results, setResults] = useState<readonly (SwapResult | undefined)[]>([]);
   const conclusion = conclude(steps, results);
   const at = results.length;

@@ -1,5 +1,6 @@
-import { useQuery } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { toast } from 'sonner';
 import { Link, useNavigate, useParams } from 'react-router';
 import { readPriceMinor } from '@brackenfell/core/authenticity/read-typed';
 import { CHANNEL_WORDS } from '@brackenfell/core/authenticity/prior';
@@ -7,7 +8,10 @@ import type { Delivery } from '@brackenfell/contract/delivery';
 import { Key } from '../controls/key.tsx';
 import { printMoment } from '../controls/moment.ts';
 import { useKeys } from '../frame/keys.ts';
-import { useQuarantineWrite, useSellers } from '../quarantine/use-quarantine.ts';
+import { useDraftOf } from '../controls/draft.ts';
+import { slipCall, useSlipWrite, useUnsent } from '../slip/slip-outbox.ts';
+import { UnsentList } from '../slip/unsent-list.tsx';
+import { useSellers } from '../quarantine/use-quarantine.ts';
 import { useSession } from '../session/use-session.ts';
 import { call } from '../wire/call.ts';
 import { DeliveryView } from './delivery-view.tsx';
@@ -100,25 +104,32 @@ export function ReceivingPage() {
   );
 }
 
+interface Draft {
+  readonly sellerId: string;
+  readonly lines: readonly Line[];
+}
+
+/** A delivery as it is typed: half typed it is kept, and taken in while the server is away it waits its turn. */
 function NewDelivery() {
   const navigate = useNavigate();
   const sellers = useSellers();
-  const write = useQuarantineWrite<Delivery>();
-  const [sellerId, setSeller] = useState('');
-  const [lines, setLines] = useState<readonly Line[]>([EMPTY]);
+  const write = useSlipWrite();
+  const queries = useQueryClient();
+  const draft = useDraftOf<Draft>('delivery', { sellerId: '', lines: [EMPTY] });
+  const { sellerId, lines } = draft.value;
+  const unsent = useUnsent(undefined).filter(({ name }) => name === 'receiveDelivery');
   const [tried, setTried] = useState(false);
-  const key = useRef(crypto.randomUUID());
+  const setSeller = (next: string) => draft.set({ sellerId: next, lines });
   const filled = lines.filter((line) => !isEmpty(line));
-  const change = (at: number, more: Partial<Line>) =>
-    setLines((before) => {
-      const next = before.map((line, i) => (i === at ? { ...line, ...more } : line));
-      return isEmpty(next.at(-1)!) ? next : [...next, EMPTY];
-    });
+  const change = (at: number, more: Partial<Line>) => {
+    const next = lines.map((line, i) => (i === at ? { ...line, ...more } : line));
+    draft.set({ sellerId, lines: isEmpty(next.at(-1)!) ? next : [...next, EMPTY] });
+  };
   const wrong = lines.map((line) => (isEmpty(line) ? undefined : wrongOf(line)));
   const ready = sellerId !== '' && filled.length > 0 && wrong.every((why) => why === undefined);
   const store = () => {
     setTried(true);
-    if (!ready || write.isPending) return;
+    if (!ready) return;
     const body = {
       sellerId,
       lines: filled.map((line) => ({
@@ -129,10 +140,21 @@ function NewDelivery() {
         orderedUnder: line.orderedUnder.trim(),
       })),
     };
-    write.mutate(() => call('receiveDelivery', { body }, { key: key.current }), {
-      onSuccess: ({ deliveryId }) => void navigate(`/quarantine/receiving/${deliveryId}`),
-      // What was refused may be sent again mended, under a key of its own.
-      onError: () => (key.current = crypto.randomUUID()),
+    const kept = draft.value;
+    const pieces = body.lines.reduce((sum, { quantity }) => sum + quantity, 0);
+    draft.clear();
+    setTried(false);
+    write.mutate(slipCall('receiveDelivery', { body }, `delivery of ${pieces} pieces`), {
+      onSuccess: ({ deliveryId }: Delivery) => {
+        for (const key of [['deliveries'], ['batches'], ['tray'], ['sellers']])
+          void queries.invalidateQueries({ queryKey: key });
+        void navigate(`/quarantine/receiving/${deliveryId}`);
+      },
+      // What was refused stands in the form again, to be mended.
+      onRefused: (error) => {
+        toast.error(error.message);
+        draft.set(kept);
+      },
     });
   };
   useKeys('Receiving', [{ press: 'Control+Enter', printed: 'Ctrl Enter', does: 'Take it in', run: store }]);
@@ -145,6 +167,7 @@ function NewDelivery() {
       }}
     >
       <h2 className="text-head font-semibold">Take a delivery in</h2>
+      <UnsentList unsent={unsent} />
       <label className="flex items-center gap-3">
         <span>From</span>
         <select className="field w-72" autoFocus value={sellerId} onChange={(event) => setSeller(event.target.value)}>
@@ -213,7 +236,7 @@ function NewDelivery() {
         </tbody>
       </table>
       <p className="flex items-center gap-3">
-        <button type="button" className="button-act" onClick={store} disabled={write.isPending}>
+        <button type="button" className="button-act" onClick={store}>
           Take it in <Key>Ctrl Enter</Key>
         </button>
         <span className="text-soft">

@@ -37,6 +37,7 @@ export function NoteDialog({ docket, draft, wording = '', store, onClose }: Note
           <input
             className="field"
             autoFocus
+            data-words
             value={text}
             maxLength={400}
             onChange={(event) => set(event.target.value)}

@@ -90,7 +90,11 @@ const outbox = new Outbox<unknown>(window.localStorage, {
       (error: unknown) => (error instanceof ProblemError ? 1 : undefined),
     ),
   readSlip: (reply) => (isSlip(reply) ? reply : undefined),
+  heard: (reply) => hear(reply),
 });
+
+/** What is done with every answer; set while somebody is signed in. */
+let hear: (reply: unknown) => void = () => undefined;
 
 /** Only one window sends at a time; another's sending is heard of through the storage they share. */
 function flush(staffId: string): void {
@@ -115,6 +119,9 @@ export function useOutboxFlow(): void {
     const heard = () => {
       outbox.refresh();
       void queries.invalidateQueries({ queryKey: ['slips'] });
+    };
+    hear = (reply) => {
+      if (isSlip(reply)) keep(queries, reply);
     };
     go();
     const again = setInterval(go, TRY_AGAIN_MS);
@@ -190,7 +197,6 @@ export function useSlipWrite() {
         {
           onStored: (reply) => {
             if (isSlip(reply)) {
-              keep(queries, reply);
               const undo: Undo | undefined = hearing.isUndo ? undefined : inverseOf(one, before, reply);
               if (undo) pushUndo(reply.slipId, undo);
             }

@@ -22,7 +22,7 @@ export function FittingDialog({ engineId, row: { partId, printed }, duty, onClos
   });
   return (
     <Dialog
-      title={`Fitting ${printed}`}
+      title={plan.data?.isRefused ? `Do not fit ${printed}` : `Fitting ${printed}`}
       about={plan.data?.engine ?? 'Fetching the order of work.'}
       onClose={onClose}
       wide
@@ -36,7 +36,13 @@ export function FittingDialog({ engineId, row: { partId, printed }, duty, onClos
         {plan.data?.steps.map(({ says, caution, rule }, i) => (
           <li key={says} className="grid grid-cols-[1.25rem_1.25rem_1fr] border-t border-hair py-1">
             <span className="num text-soft">{i + 1}</span>
-            <span className="pt-0.5">{caution && <Mark kind="caution" label="Caution" />}</span>
+            <span className="pt-0.5">
+              {plan.data.isRefused ? (
+                <Mark kind="refuse" label="Refused" />
+              ) : (
+                caution && <Mark kind="caution" label="Caution" />
+              )}
+            </span>
             <span>
               {says}
               {rule && (

@@ -19,7 +19,7 @@ import { PickedDetail } from './picked-detail.tsx';
 import { RowPick, usePickedAfterPaint } from './row-pick.ts';
 import type { TraySheet } from './open-sheet.tsx';
 import { FIND_IN_TRAY, TrayBar } from './tray-bar.tsx';
-import { openQuestion, recommended } from './row-acts.ts';
+import { isAnsweredHere, openQuestion, recommended } from './row-acts.ts';
 import { TraySheets } from './tray-sheets.tsx';
 import { TrayTable } from './tray-table.tsx';
 import { useTray } from './use-tray.ts';
@@ -126,7 +126,7 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
   const move = (by: number) => pick.set(Math.max(0, Math.min(rows.length - 1, pick.index + by)));
   const take = (row: OpenRow | undefined) => {
     if (!row) return;
-    if (row.verdict === 'ask-first') {
+    if (isAnsweredHere(row)) {
       answer(row);
       return;
     }

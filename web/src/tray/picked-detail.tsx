@@ -12,7 +12,7 @@ import { useSize } from '../drawing/use-size.ts';
 import { LeadPlan } from '../leads/lead-plan.tsx';
 import { useSettings } from '../settings/settings.ts';
 import { usePickedAfterPaint, type RowPick } from './row-pick.ts';
-import { openQuestion, recommended } from './row-acts.ts';
+import { isAnsweredHere, openQuestion, recommended } from './row-acts.ts';
 import { TrailLine } from './trail-line.tsx';
 import { WhyPanel } from './why-panel.tsx';
 
@@ -49,7 +49,7 @@ export function PickedDetail({ tray, pick, engine, showAll, showSources, onAll, 
           rules={tray.rules}
           onAll={onAll}
           onSources={onSources}
-          onAnswer={row.verdict === 'ask-first' ? () => openQuestion(row, engine.engineId) : undefined}
+          onAnswer={isAnsweredHere(row) ? () => openQuestion(row, engine.engineId) : undefined}
           showAll={showAll}
           showSources={showSources}
         />

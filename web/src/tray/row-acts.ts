@@ -1,9 +1,18 @@
 import type { OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
+import { FACT_ANSWERS } from '@brackenfell/core/slip/fact-answers';
 import { slipSheet } from '../slip/open-sheet.ts';
 
 /** What the tray recommends: the first that can be sold as it stands. */
 export const recommended = (tray: OpenTray): OpenRow | undefined =>
   tray.rows.find(({ verdict }) => verdict === 'sell' || verdict === 'sell-with-advice');
+
+/** Whether a row's question is answered by a reading or a look; a build or a class is chosen where its choice stands. */
+export const isAnsweredHere = (row: OpenRow): boolean =>
+  row.verdict === 'ask-first' &&
+  row.findings.some(
+    ({ outcome, blocks, missing }) =>
+      outcome === 'unknown' && blocks && missing.some(({ id }) => id !== undefined && FACT_ANSWERS[id] !== undefined),
+  );
 
 /** Opens the question of an Ask-first row where it stands. */
 export function openQuestion(row: OpenRow, engineId: string): void {

@@ -3,7 +3,7 @@ import type { OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { Key } from '../controls/key.tsx';
 import type { TraySheet } from './open-sheet.tsx';
-import { recommended } from './row-acts.ts';
+import { isAnsweredHere, recommended } from './row-acts.ts';
 import { usePickedAfterPaint, type RowPick } from './row-pick.ts';
 
 export const FIND_IN_TRAY = 'find-in-tray';
@@ -25,7 +25,7 @@ export function TrayBar({ tray, pick, acts }: { tray: OpenTray; pick: RowPick; a
   if (!row) return null;
   return (
     <div className="tray-bar" role="toolbar" aria-label="What to do with the picked row">
-      {row.verdict === 'ask-first' && (
+      {isAnsweredHere(row) && (
         <button type="button" className="button-lead" onClick={() => acts.take(row)}>
           Answer its question <Key>Enter</Key>
         </button>
@@ -37,10 +37,10 @@ export function TrayBar({ tray, pick, acts }: { tray: OpenTray; pick: RowPick; a
       ) : (
         <button
           type="button"
-          className={row.verdict === 'ask-first' ? 'button-plain' : 'button-lead'}
+          className={isAnsweredHere(row) ? 'button-plain' : 'button-lead'}
           onClick={() => acts.put(row)}
         >
-          Put on slip <Key>{row.verdict === 'ask-first' ? '+' : 'Enter'}</Key>
+          Put on slip <Key>{isAnsweredHere(row) ? '+' : 'Enter'}</Key>
         </button>
       )}
       {better && better !== row && (

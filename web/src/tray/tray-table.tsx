@@ -115,7 +115,7 @@ export function TrayTable({ tray, pick, onTake, onMore }: TrayTableProps) {
       data-tray
     >
       <TrayHead tray={tray} pick={pick} />
-      <div ref={scroller} className="tray-scroll" role="rowgroup" tabIndex={-1}>
+      <div ref={scroller} className="tray-scroll" role="rowgroup">
         <div role="presentation" className="relative" style={{ height: virtual.getTotalSize() }}>
           <Highlight places={places} pick={pick} />
           {virtual.getVirtualItems().map(({ index, start, size }) => {
@@ -289,6 +289,7 @@ const Row = memo(function Row({ row, index, top, height, columns, pick, onTake }
       aria-label={`${row.printed}, ${VERDICT_WORDS[row.verdict]}: ${row.reason}`}
       aria-rowindex={index + 2}
       aria-selected={picked}
+      tabIndex={picked ? 0 : -1}
       style={{ top, height }}
       onClick={() => pick.set(index)}
       onDoubleClick={() => onTake(row)}

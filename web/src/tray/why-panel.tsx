@@ -36,7 +36,10 @@ export function WhyPanel({
   onAnswer,
 }: WhyPanelProps) {
   const ordered = GRAVITY.flatMap((outcome) => row.findings.filter((f) => f.outcome === outcome));
-  const differing = ordered.filter((f) => f.outcome !== 'match' && f.outcome !== 'not-asked');
+  // A match that asks something of the fitter (a nut to tighten) is seen with what differs.
+  const differing = ordered.filter(
+    (f) => f.outcome !== 'not-asked' && (f.outcome !== 'match' || f.caseId === 'nut-for-solid'),
+  );
   const shown = showAll ? ordered : differing;
   const matches = row.findings.filter((f) => f.outcome === 'match').length;
   const idle = row.findings.filter((f) => f.outcome === 'not-asked').length;
@@ -194,7 +197,7 @@ function FindingSentence({ finding, sources }: { finding: OpenFinding; sources: 
             {onlyAt.length === 1 ? 'Cylinder' : 'Cylinders'} {and(onlyAt)} only.{' '}
           </b>
         )}
-        {told.says} {told.toDo && outcome !== 'match' && <span className="text-slate">{told.toDo}</span>}
+        {told.says} {told.toDo && <span className="text-slate">{told.toDo}</span>}
         {relief === 'listed-not-measured' && <span className="text-slate"> Does not count against it.</span>}
       </p>
       {sources.length > 0 && (

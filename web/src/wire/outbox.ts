@@ -44,6 +44,8 @@ interface Sending<R> {
   readonly send: (intent: Intent) => Promise<Outcome<R>>;
   /** The version of a slip as it stands, asked of the server. */
   readonly versionOf: (slipId: string) => Promise<number | undefined>;
+  /** Hears every answer, also to what was written before the page was loaded. */
+  readonly heard?: (reply: R) => void;
   /** Slip id and version in an answer, where it is a slip. */
   readonly readSlip: (reply: R) => { readonly slipId: string; readonly version: number } | undefined;
 }
@@ -152,7 +154,10 @@ export class Outbox<R> {
           this.#versions.set(slip.slipId, slip.version);
           if (intent.slipId?.startsWith(NEW_SLIP)) this.#shelf.setItem(BEGUN + intent.slipId, slip.slipId);
         }
-        return this.#settle(intent, () => this.#told.get(intent.key)?.onStored?.(outcome.reply));
+        return this.#settle(intent, () => {
+          this.#sending.heard?.(outcome.reply);
+          this.#told.get(intent.key)?.onStored?.(outcome.reply);
+        });
       }
     }
   }

@@ -70,7 +70,13 @@ export const electrode = defineCheck({
       };
     }
     const difference = wearRank(has) - wearRank(asked);
-    if (difference === 0) return { outcome: 'match', caseId: 'as-designed', figures };
+    if (difference === 0) {
+      // As designed, and yet it may not last as long as the interval runs: then its own life is what is due.
+      const fallsShort = lifeKm !== undefined && intervalKm !== undefined && !within(intervalKm, lifeKm);
+      return fallsShort
+        ? { outcome: 'acceptable', caseId: 'as-designed-shorter', figures }
+        : { outcome: 'match', caseId: 'as-designed', figures };
+    }
     const ban = f['position.electrodeBan'];
     if (difference > 0) {
       if (ban === 'better' || ban === 'any-other') return { outcome: 'refuse', caseId: 'better-forbidden', figures };
@@ -122,6 +128,13 @@ export const electrode = defineCheck({
           toDo: 'Let the supervisor decide.',
           phrase: `${g.has} where ${g.asked} is designed`,
         };
+      case 'as-designed-shorter':
+        return {
+          ...common,
+          says: `${g.has} as designed, but ${lasts}: it is due at its own life, not at the interval.`,
+          toDo: `Tell the customer to change it by ${km(g.lifeKm)}.`,
+          phrase: `Lasts ${km(g.lifeKm)} of ${km(g.intervalKm)}`,
+        };
       case 'poorer-covers':
         return {
           ...common,
@@ -168,6 +181,18 @@ export const electrode = defineCheck({
   },
   examples: [
     { says: 'iridium where iridium is designed matches', facts: { ...iridium, ...finePlug }, outcome: 'match' },
+    {
+      says: 'as designed with a life that covers the interval matches',
+      facts: { ...iridium, ...finePlug, 'plug.lifeKm': 60_000 },
+      outcome: 'match',
+      caseId: 'as-designed',
+    },
+    {
+      says: 'as designed with a life shorter than the interval is told: due at its own life',
+      facts: { ...iridium, ...finePlug, 'plug.lifeKm': 59_999 },
+      outcome: 'acceptable',
+      caseId: 'as-designed-shorter',
+    },
     {
       says: 'nickel whose life covers the interval is acceptable',
       facts: { ...iridium, ...nickelPlug, 'plug.lifeKm': 60_000 },

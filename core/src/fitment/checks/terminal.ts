@@ -17,7 +17,7 @@ export const terminal = defineCheck({
     if (has === 'cup' || asked === 'cup') return { outcome: 'refuse', caseId: 'cup', figures };
     if (asked === 'solid' && has === 'nut') return { outcome: 'match', caseId: 'nut-for-solid', figures };
     // A removable nut comes off and leaves the stud that is asked.
-    if (asked === 'stud' && has === 'nut') return { outcome: 'match', caseId: 'take-nut-off', figures };
+    if (asked === 'stud' && has === 'nut') return { outcome: 'acceptable', caseId: 'take-nut-off', figures };
     if (asked === 'stud') return { outcome: 'refuse', caseId: 'solid-for-stud', figures };
     if (f['plug.nutCanBeFitted'] === undefined)
       return { outcome: 'unknown', caseId: 'nut-unknown', figures, missing: ['plug.nutCanBeFitted'] };
@@ -32,7 +32,7 @@ export const terminal = defineCheck({
         return {
           ...common,
           says: 'With its nut tight it is the solid form the boot grips.',
-          toDo: 'Tighten the nut with pliers before the plug goes in; the solid twin is better where both are sold.',
+          toDo: 'Tighten the nut by fingers, then with soft jaws, never bare pliers on the crown; the solid twin is better where both are sold.',
           phrase: 'Nut: tighten it first',
         };
       case 'take-nut-off':
@@ -94,9 +94,9 @@ export const terminal = defineCheck({
       caseId: 'nut-for-solid',
     },
     {
-      says: 'a removable nut taken off leaves the stud asked',
+      says: 'a removable nut taken off leaves the stud asked, and that is told',
       facts: { 'plug.terminal': 'nut', 'position.terminal': 'stud' },
-      outcome: 'match',
+      outcome: 'acceptable',
       caseId: 'take-nut-off',
     },
     {
