@@ -1,4 +1,4 @@
-import { writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { format, resolveConfig } from 'prettier';
 import { demoWorld } from '@brackenfell/demo/world';
@@ -53,7 +53,15 @@ await withThrowawayDatabase(scratchFolder('verdicts', 1), async (env) => {
     `| --- | --- | --- | ${words.map(() => '--:').join(' | ')} |`,
     ...rows,
     '',
+    // What is written below the table by hand stays.
+    keptBelow(readFileSync(FILE, 'utf8')),
   ].join('\n');
   writeFileSync(FILE, await format(text, { ...(await resolveConfig(FILE)), filepath: FILE }));
   console.log(text);
 });
+
+/** The hand-written part of the file: why verdicts changed. */
+function keptBelow(before: string): string {
+  const at = before.indexOf('## What changed');
+  return at < 0 ? '' : before.slice(at);
+}

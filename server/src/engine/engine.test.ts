@@ -63,8 +63,8 @@ describe('the engine card', () => {
   });
 
   test('speaks the reader’s units', async () => {
-    expect(lines(await card('skerrow-sc20', 'imperial'), 'Gap')[0]!.value).toBe('39–43 thou');
-    expect(lines(await card('skerrow-sc20', 'both'), 'Gap')[0]!.value).toBe('1.00–1.10 mm / 39–43 thou');
+    expect(lines(await card('skerrow-sc20', 'imperial'), 'Gap')[0]!.value).toBe('40–43 thou');
+    expect(lines(await card('skerrow-sc20', 'both'), 'Gap')[0]!.value).toBe('1.00–1.10 mm / 40–43 thou');
   });
 
   test('shows old OE numbers with what became of them', async () => {

@@ -71,7 +71,7 @@ const OUTCOMES: Readonly<Record<RuleId, Outcome & { other: string }>> = {
   electrodeUpgrade: { ...verdictOf('dunmarrow-hf22', 'IVX-D12T-F08'), other: 'allowed' },
   heatWithPower: { ...verdictOf('aldersyke-as30t', 'KN 419G-65IR', boosted), other: 'step-with-power' },
   gapForDuty: { ...verdictOf('aldersyke-as30t', 'KN 419G-65IR', boosted), other: 'margin' },
-  threadCompound: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'always-reduced' },
+  threadCompound: { ...planOf('skerrow-sc20', 'TS 500 226'), other: 'always-reduced' },
   interval: { ...verdictOf('skerrow-sc20', 'TS 500 241'), other: 'cautious' },
   tightening: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'angle' },
   grease: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'dry' },

@@ -42,10 +42,10 @@ export function AskQuestion({
               <span className="num">{answer.codes.join(' ')}</span>
               <span className="whitespace-nowrap">likely {answer.likely}%</span>
             </span>
-            <span className="text-soft">{answer.guess}</span>
+            <span className="answer-guess text-soft">{answer.guess}</span>
           </button>
         ))}
-        <button type="button" className="answer-card" onClick={() => onAnswer('?')}>
+        <button type="button" className="answer-card answer-cannot-tell" onClick={() => onAnswer('?')}>
           <span className="flex gap-2 text-lead font-semibold">
             <Key>n</Key> Cannot tell
           </span>
@@ -61,7 +61,7 @@ const MOST_CELLS = 24;
 /** One cell an engine, filled for those that stay. */
 function Stay({ stay, of }: { stay: number; of: number }) {
   return (
-    <span className="flex items-center gap-2">
+    <span className="answer-stay flex items-center gap-2">
       {of <= MOST_CELLS && (
         <span className="flex flex-wrap gap-px" aria-hidden="true">
           {Array.from({ length: of }, (_, i) => (
@@ -80,7 +80,7 @@ export function WhyThis({ identification }: { identification: Identification }) 
   const rows = [...(ask ? [ask] : []), ...others.slice(0, 4), ...would];
   if (rows.length === 0) return null;
   return (
-    <section aria-label="Why this question" className="border-t border-line px-3 py-2">
+    <section aria-label="Why this question" className="why-question border-t border-line px-3 py-2">
       <h2 className="font-semibold">
         Why this question{' '}
         <span className="font-normal text-soft">most engines ruled out a minute, by what comes to this counter</span>

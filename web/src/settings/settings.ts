@@ -31,6 +31,7 @@ export function applySettings(): void {
     settings.theme === 'night' || (settings.theme === 'system' && matchMedia('(prefers-color-scheme: dark)').matches);
   root.dataset.theme = dark ? 'night' : 'chalk';
   root.dataset.rows = settings.dense ? 'dense' : 'usual';
+  root.dataset.text = String(settings.textSize);
   root.style.fontSize = `${(16 * settings.textSize) / 100}px`;
 }
 
