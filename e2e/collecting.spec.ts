@@ -51,41 +51,50 @@ test('a reach typed once leaves the question open, two readings of the gauge set
   await expect(page.getByRole('dialog', { name: 'Slips that are done' })).toContainText('04201');
 });
 
-test('a whole sale by mouse alone, with single-key commands off: question answered by the gauge, note, collected', async ({
-  page,
-  counter,
-}) => {
-  await signIn(page, counter);
-  await page.evaluate(() => localStorage.setItem('brackenfell.settings', JSON.stringify({ singleKeys: false })));
-  await page.goto(`${counter.address}/counter/parts?engine=skerrow-sc20`);
-  await expectTray(page);
-  await page.locator('[data-tray] .tray-scroll').hover();
-  await page.mouse.wheel(0, 260);
-  await page.locator(`[data-row="${REACH_UNKNOWN}"]`).click();
-  await page.getByRole('button', { name: 'Answer its question' }).click();
-  const take = page.getByRole('button', { name: 'Take it' });
-  for (const done of ['One more that agrees', 'Two readings agree']) {
-    await expect(take).toBeEnabled();
-    await take.click();
-    await expect(page.getByRole('dialog')).toContainText(done);
-  }
-  await page.getByRole('button', { name: 'Done' }).click();
-  await page.getByRole('button', { name: /^Put on slip/ }).click();
-  await expect(slipPane(page)).toContainText(REACH_UNKNOWN);
-  await slipPane(page)
-    .getByRole('button', { name: `One fewer ${REACH_UNKNOWN}` })
-    .click();
-  await expect(slipPane(page)).toContainText('3 of the 4 it takes');
-  await slipPane(page).getByRole('button', { name: /^Note/ }).click();
-  await page.getByLabel('What was said or found').fill('One of the four was changed last week');
-  await page.getByRole('button', { name: 'Write it down' }).click();
-  await expect(slipPane(page)).toContainText('One of the four was changed last week');
-  await slipPane(page)
-    .getByRole('button', { name: /^Collect/ })
-    .click();
-  await page.getByRole('button', { name: /^Collected, £/ }).click();
-  await expect(slipPane(page)).toContainText('No slip yet');
-});
+for (const touch of [false, true])
+  test(`a whole sale by ${touch ? 'finger' : 'mouse'} alone, with single-key commands off: question answered by the gauge, note, collected`, async ({
+    page,
+    counter,
+  }) => {
+    await signIn(page, counter);
+    await page.evaluate((settings) => localStorage.setItem('brackenfell.settings', JSON.stringify(settings)), {
+      singleKeys: false,
+      touch,
+    });
+    await page.goto(`${counter.address}/counter/parts?engine=skerrow-sc20`);
+    await expectTray(page);
+    await page.locator('[data-tray] .tray-scroll').hover();
+    await page.mouse.wheel(0, touch ? 540 : 260);
+    await page.locator(`[data-row="${REACH_UNKNOWN}"]`).click();
+    if (touch) {
+      const row = await page.locator(`[data-row="${REACH_UNKNOWN}"]`).boundingBox();
+      const button = await page.getByRole('button', { name: 'Answer its question' }).boundingBox();
+      expect(Math.min(row!.height, button!.height)).toBeGreaterThanOrEqual(40);
+    }
+    await page.getByRole('button', { name: 'Answer its question' }).click();
+    const take = page.getByRole('button', { name: 'Take it' });
+    for (const done of ['One more that agrees', 'Two readings agree']) {
+      await expect(take).toBeEnabled();
+      await take.click();
+      await expect(page.getByRole('dialog')).toContainText(done);
+    }
+    await page.getByRole('button', { name: 'Done' }).click();
+    await page.getByRole('button', { name: /^Put on slip/ }).click();
+    await expect(slipPane(page)).toContainText(REACH_UNKNOWN);
+    await slipPane(page)
+      .getByRole('button', { name: `One fewer ${REACH_UNKNOWN}` })
+      .click();
+    await expect(slipPane(page)).toContainText('3 of the 4 it takes');
+    await slipPane(page).getByRole('button', { name: /^Note/ }).click();
+    await page.getByLabel('What was said or found').fill('One of the four was changed last week');
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    await expect(slipPane(page)).toContainText('One of the four was changed last week');
+    await slipPane(page)
+      .getByRole('button', { name: /^Collect/ })
+      .click();
+    await page.getByRole('button', { name: /^Collected, £/ }).click();
+    await expect(slipPane(page)).toContainText('No slip yet');
+  });
 
 test('the tree names each row as the picked row moves, and Home, End and a number typed find their rows', async ({
   page,

@@ -52,8 +52,22 @@ test('a line is taken off, put back by undo, and counted up; a note is written',
   await signIn(page, counter);
   await ask(page, 'pellworth pp20', /Pellworth PP20/);
   await expectTray(page);
+  await pickRow(page, 'HB/9/55.C1');
   await page.keyboard.press('Enter');
-  await expect(slipPane(page).getByText('HB/9/55.C1')).toBeVisible();
+  await expect(slipPane(page)).toContainText('Hollin & Bray, cylinder 1');
+  await page.keyboard.press(']');
+  await page.keyboard.press('+');
+  await expect(slipPane(page)).toContainText('£4.70');
+  // Undo steps back, one thing after another, also after a reload.
+  await page.reload();
+  await expect(slipPane(page)).toContainText('£4.70');
+  await page.keyboard.press('z');
+  await expect(slipPane(page)).toContainText('£2.35');
+  await page.keyboard.press('z');
+  await expect(slipPane(page)).toContainText('Nothing on it yet');
+  await pickRow(page, 'HB/9/55.C1');
+  await page.keyboard.press('Enter');
+  await expect(slipPane(page)).toContainText('Hollin & Bray, cylinder 1');
   await page.keyboard.press(']');
   await page.keyboard.press('+');
   await expect(slipPane(page)).toContainText('£4.70');

@@ -98,6 +98,12 @@ test('a duty moves what is asked, and a class refuses the resistor twin of a per
   await expect(whyPanel(page)).toContainText('Can be sold');
   await pickRow(page, 'KN 419G-67S');
   await expect(whyPanel(page)).toContainText('not on the list in force: the car would be excluded');
+  // The order of work of a refused plug says only that it is not fitted.
+  await page.keyboard.press('h');
+  await expect(page.getByRole('dialog', { name: 'Do not fit KN 419G-67S' })).not.toContainText('Started by hand');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Home');
+  await pickRow(page, 'KN 419G-67SR');
   await page.keyboard.press('h');
   await expect(page.getByRole('dialog')).toContainText('House rule thread compound');
 });

@@ -36,7 +36,7 @@ export const PartCard = z
             known: z.boolean(),
           }),
         ),
-        /** What is recorded of the part and gainsays its number. */
+        /** What is recorded of the part and contradicts its number. */
         mismatches: z.array(z.object({ field: z.string(), says: z.string() })),
       })
       .nullable(),

@@ -36,7 +36,7 @@ export const PLANTED_CONTRADICTIONS: readonly PlantedContradiction[] = [
     ['TG 25510 AA', 'TG 25510 AB', 'TG 25510 AC'],
     'two successors and no word for which engine',
   ),
-  planted('figures-disagree', ['TS 500 237'], 'one gauging that gainsays the catalogue’s reach'),
+  planted('figures-disagree', ['TS 500 237'], 'one gauging that contradicts the catalogue’s reach'),
   planted('figures-disagree', ['TS 500 238'], 'two sheets of one maker that disagree about the resistor'),
   planted('filled-by-two', ['AK/3081-447'], 'one engine maker’s number filled by two makers'),
 ];

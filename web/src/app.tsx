@@ -23,6 +23,7 @@ const AuditPage = room(async () => (await import('./audit/audit-page.tsx')).Audi
 const EngineList = room(async () => (await import('./catalogue/engine-list.tsx')).EngineList);
 const EnginePage = room(async () => (await import('./catalogue/engine-page.tsx')).EnginePage);
 const GraphPage = room(async () => (await import('./interchange/graph-page.tsx')).GraphPage);
+const HelpPage = room(async () => (await import('./help/help-page.tsx')).HelpPage);
 const HouseRulesPage = room(async () => (await import('./house-rules/house-rules-page.tsx')).HouseRulesPage);
 
 /** The whole application: sign-in, then the counter's frame with its stages. */
@@ -68,6 +69,7 @@ export function App() {
                 <Route path="catalogue" element={<Navigate to="/catalogue/engines" replace />} />
                 <Route path="catalogue/engines" element={<EngineList />} />
                 <Route path="catalogue/audit" element={<AuditPage />} />
+                <Route path="help" element={<HelpPage />} />
                 <Route path="house-rules" element={<HouseRulesPage />} />
                 <Route path="*" element={<Nowhere />} />
               </Route>

@@ -46,7 +46,7 @@ export interface InspectionMatter {
   readonly bearers: Readonly<Record<string, readonly NumberBearer[]>>;
   /** What the number says of such quantities, where its maker's scheme tells. */
   readonly decoded: Readonly<Partial<Record<MeasuredId, DecodedSpan>>>;
-  /** Where the number, read by its maker's scheme, gainsays the catalogue. */
+  /** Where the number, read by its maker's scheme, contradicts the catalogue. */
   readonly decodedAgainst: readonly string[];
   readonly journal: readonly JournalEntry[];
 }

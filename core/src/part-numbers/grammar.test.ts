@@ -55,7 +55,7 @@ describe('a number read by its maker’s scheme', () => {
     expect(fields('KN 12Q-63')[2]).toMatchObject({ known: false, says: 'Q is not in the scheme’s table' });
   });
 
-  test('a cut-off reach covers 12.7 mm, and gainsays 19 mm; “gasket” covers both kinds of gasket', () => {
+  test('a cut-off reach covers 12.7 mm, and contradicts 19 mm; “gasket” covers both kinds of gasket', () => {
     const decoded = decodeNumber('KN 12G-63', scheme);
     const figure = (fact: string, more: object) => ({ fact, source: 'catalogue', ...more });
     expect(

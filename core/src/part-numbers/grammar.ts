@@ -157,7 +157,7 @@ const agrees = (decoded: DecodedFact, recorded: DecodedFact): boolean => {
   );
 };
 
-/** Every recorded figure, of the catalogue or gauged, that gainsays what the number itself says. */
+/** Every recorded figure, of the catalogue or gauged, that contradicts what the number itself says. */
 export function mismatches(decoded: DecodedNumber, recorded: readonly RecordedFigure[]): NumberMismatch[] {
   if (decoded.kind !== 'decoded') return [];
   return decoded.fields.flatMap((field) =>

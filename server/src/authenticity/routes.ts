@@ -114,7 +114,7 @@ export function inspectionRoutes(app: Express, context: Context): void {
     if (isTrouble(inspection)) return inspection;
     for (const [i, entry] of body.entries.entries()) {
       const wrong = wrongEntry(inspection, entry);
-      if (wrong) return trouble('invalid-request', 'Mend what is named.', { [`entries.${i}`]: wrong });
+      if (wrong) return trouble('invalid-request', 'Correct what is named.', { [`entries.${i}`]: wrong });
     }
     await addEntries(
       trx,

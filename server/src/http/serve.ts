@@ -84,7 +84,7 @@ async function answer(
     if (!schema) continue;
     const read = schema.safeParse(req[part] ?? {});
     if (!read.success)
-      return trouble('invalid-request', 'Mend the fields named and send it again.', fieldsOf(read.error));
+      return trouble('invalid-request', 'Correct the fields named and send it again.', fieldsOf(read.error));
     parsed[part] = read.data;
   }
   const call = { ...parsed, req, res, staff };

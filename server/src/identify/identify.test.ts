@@ -36,7 +36,10 @@ function minutesNeeded(
   const lengths = tried.map(({ question, answers }) => {
     const left = open.filter((other) => other !== question);
     const onward = [...asked, question.id];
-    return answers.reduce((sum, { chance: p, stay }) => sum + p * minutesNeeded(stay, left, pick, onward, seen), question.minutes);
+    return answers.reduce(
+      (sum, { chance: p, stay }) => sum + p * minutesNeeded(stay, left, pick, onward, seen),
+      question.minutes,
+    );
   });
   const fewest = lengths.length === 0 ? 0 : Math.min(...lengths);
   seen.set(key, fewest);

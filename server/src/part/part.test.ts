@@ -34,7 +34,7 @@ describe('the number on a part’s page', () => {
     expect((await part('40-61-118-552')).decoded).toBeNull();
   });
 
-  test('that a gauged figure gainsays is reported with both', async () => {
+  test('that a gauged figure contradicts is reported with both', async () => {
     const id = await idOf('HB/19/50.D1');
     await counter.owner.transaction().execute(async (trx) => {
       await trx

@@ -75,7 +75,7 @@ const say = (figure: { low?: number; high?: number; code?: string }): string =>
     .filter((word) => word !== undefined && word !== '')
     .join(' ');
 
-/** A number read by its maker's scheme, and what is recorded of the part that gainsays it. */
+/** A number read by its maker's scheme, and what is recorded of the part that contradicts it. */
 export function decodedView(
   printed: string,
   grammar: NumberGrammar | undefined,

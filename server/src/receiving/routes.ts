@@ -92,7 +92,7 @@ export function receivingRoutes(app: Express, context: Context): void {
     );
     for (const [i, { partId }] of body.lines.entries())
       if (!isPartKind(parts.get(partId)?.kind ?? ''))
-        return trouble('invalid-request', 'Mend the line named.', { [`lines.${i}.partId`]: 'no such part' });
+        return trouble('invalid-request', 'Correct the line named.', { [`lines.${i}.partId`]: 'no such part' });
     const deliveryId = await addDelivery(trx, { ...body, staffId: staff.id });
     // In one order, whatever the delivery note's: two deliveries taken in at once then never wait for each other crosswise.
     const inOrder = [...body.lines].sort((a, b) => Number(a.partId) - Number(b.partId));

@@ -11,7 +11,8 @@ import { printPrice } from '../controls/money.ts';
 import { Mark } from '../controls/mark.tsx';
 import { STATE_MARK, STATE_WORDS } from '../quarantine/batch-words.ts';
 import { useCounter } from '../frame/use-counter.ts';
-import { slipCall, useSlipWrite } from '../slip/slip-outbox.ts';
+import { slipCall } from '../slip/slip-call.ts';
+import { useSlipWrite } from '../slip/slip-outbox.ts';
 import { call } from '../wire/call.ts';
 import { useScans, whenScanned } from './scans.ts';
 

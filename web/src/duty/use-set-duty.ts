@@ -1,5 +1,6 @@
 import { useCounter } from '../frame/use-counter.ts';
-import { slipCall, useSlipWrite } from '../slip/slip-outbox.ts';
+import { slipCall } from '../slip/slip-call.ts';
+import { useSlipWrite } from '../slip/slip-outbox.ts';
 
 /** Says what the engine is used for: on the slip where there is one, and in the address. */
 export function useSetDuty() {

@@ -4,7 +4,8 @@ import { printCount } from '../controls/count.ts';
 import { Mark } from '../controls/mark.tsx';
 import { useKeys, type KeyBinding } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
-import { slipCall, useSlipWrite } from '../slip/slip-outbox.ts';
+import { slipCall } from '../slip/slip-call.ts';
+import { useSlipWrite } from '../slip/slip-outbox.ts';
 import { ANSWER_KEYS, AskQuestion, WhyThis } from './ask-question.tsx';
 import { KnownSoFar } from './known-so-far.tsx';
 import { useIdentify, useSaid } from './use-identify.ts';
@@ -116,9 +117,11 @@ export function EngineStage() {
               >
                 Take {row ? `${row.maker} ${row.code}` : 'an engine'}
               </button>
-              <span className="text-soft">
-                A wrong engine is a wrong plug: while several are left, ask before taking one.
-              </span>
+              {data.state !== 'settled' && (
+                <span className="text-soft">
+                  A wrong engine is a wrong plug: while several are left, ask before taking one.
+                </span>
+              )}
             </div>
           </>
         )}
@@ -134,7 +137,7 @@ function Outcome({ data }: { data: Identification }) {
     settled: [
       'match',
       data.left === 1 ? 'One engine is left' : `All ${data.left} that are left take the same plug`,
-      'Nothing more need be asked.',
+      'The question is settled: take it.',
     ],
     'cannot-separate': [
       'unknown',

@@ -88,10 +88,15 @@ export function KnownSoFar({ identification, onTakeBack, onStartOver, onSay, sen
             <Mark kind="caution" /> Guess now instead?
           </h3>
           <p>
-            {guess.code}: <b className="font-semibold text-lichen">right {guess.rightIn100 || 'less than 1'}</b>,{' '}
-            <b className="font-semibold text-madder">
-              wrong {guess.rightIn100 ? 100 - guess.rightIn100 : 'over 99'} in 100
+            {guess.code}:{' '}
+            <b className="font-semibold text-lichen">
+              {guess.rightIn100 >= 100 ? 'right every time' : `right ${guess.rightIn100 || 'less than 1'}`}
             </b>
+            {guess.rightIn100 < 100 && (
+              <b className="font-semibold text-madder">
+                , wrong {guess.rightIn100 ? 100 - guess.rightIn100 : 'over 99'} in 100
+              </b>
+            )}
             . {guess.says}
           </p>
         </section>

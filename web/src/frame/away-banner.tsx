@@ -7,8 +7,8 @@ export function AwayBanner() {
     <div role="status" className={away ? 'border-b border-line bg-madder-wash px-3 py-1.5 text-peat' : 'hidden'}>
       {away && (
         <>
-          <b className="font-semibold text-madder">The server does not answer.</b> What is on the slip is stored; what
-          you type stays here. It is asked again every second and a half.
+          <b className="font-semibold text-madder">The server does not answer.</b> What you do on the slip is kept on
+          this computer and sent when it is back. Retrying.
         </>
       )}
     </div>

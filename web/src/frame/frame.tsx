@@ -10,6 +10,7 @@ import { SwitchPerson } from '../session/switch-person.tsx';
 import { changeSettings, nextUnits, useSettings } from '../settings/settings.ts';
 import { SlipList } from '../slip/slip-list.tsx';
 import { useBegunAs, useOutboxFlow } from '../slip/slip-outbox.ts';
+import { printDocket } from '../slip/print-docket.ts';
 import { SlipPane } from '../slip/slip-pane.tsx';
 import { FaultScreen } from './fault-screen.tsx';
 import { AwayBanner } from './away-banner.tsx';
@@ -19,6 +20,7 @@ import { isCatalogue, isQuarantine, Rail } from './rail.tsx';
 import { CatalogueStrip } from '../catalogue/catalogue-strip.tsx';
 import { QuarantineStrip } from '../quarantine/quarantine-strip.tsx';
 import { keepCounter, lastCounter } from './last-address.ts';
+import { usePageTitle } from './use-page-title.ts';
 import { StageStrip } from './stage-strip.tsx';
 import { useCounter } from './use-counter.ts';
 
@@ -29,13 +31,15 @@ export function Frame({ me }: { me: Staff }) {
   const [sheet, open] = useState<Sheet>();
   const ask = useRef<HTMLInputElement>(null);
   const desk = useRef<HTMLDivElement>(null);
-  const { go, slipId } = useCounter();
+  const { go, slipId, slip } = useCounter();
+  const docket = slip.data && printDocket(slip.data.docket);
   const navigate = useNavigate();
   const settings = useSettings();
   const { pathname, search } = useLocation();
   const inCatalogue = isCatalogue(pathname);
   const inQuarantine = isQuarantine(pathname);
   useEffect(() => watchForBursts(keepScan), []);
+  usePageTitle(pathname, docket, slip.data?.engine ?? undefined);
   useOutboxFlow();
   // A slip begun here gets its number in the address as soon as the server has given it one.
   const begunAs = useBegunAs(slipId);

@@ -1,6 +1,7 @@
 import { Dialog } from '../controls/dialog.tsx';
 import { changeSettings, useSettings, type Settings } from '../settings/settings.ts';
 import { useKeyMap } from './keys.ts';
+import { useCounter } from './use-counter.ts';
 
 const CHOICES: readonly {
   label: string;
@@ -34,6 +35,14 @@ const CHOICES: readonly {
     ],
   },
   {
+    label: 'Buttons and rows',
+    name: 'touch',
+    options: [
+      [false, 'For a mouse'],
+      [true, 'For fingers'],
+    ],
+  },
+  {
     label: 'Units',
     name: 'units',
     options: [
@@ -56,6 +65,7 @@ const CHOICES: readonly {
 export function KeyHelp({ onClose }: { onClose: () => void }) {
   const groups = useKeyMap().filter((group) => group.bindings.length > 0);
   const settings = useSettings();
+  const { go } = useCounter();
   return (
     <Dialog title="Keys of this screen" onClose={onClose} wide>
       <div className="grid gap-6 sm:grid-cols-[1fr_18rem]">
@@ -77,6 +87,16 @@ export function KeyHelp({ onClose }: { onClose: () => void }) {
           ))}
         </div>
         <section className="border-l border-hair pl-5">
+          <button
+            type="button"
+            className="button-plain mb-4"
+            onClick={() => {
+              onClose();
+              go('/help');
+            }}
+          >
+            Getting started, and what marks mean
+          </button>
           <h3 className="pb-1 font-semibold text-slate">Reading</h3>
           {CHOICES.map(({ label, name, options }) => (
             <fieldset key={name} className="pb-3">

@@ -55,7 +55,7 @@ export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
                       <RoomName name={room.name} />
                     </Link>
                   ) : (
-                    <button type="button" aria-disabled="true" aria-label={`${room.name}, not built yet`}>
+                    <button type="button" tabIndex={-1} aria-disabled="true" aria-label={`${room.name}, not built yet`}>
                       <RoomName name={room.name} />
                     </button>
                   )}

@@ -60,7 +60,7 @@ export function StageStrip() {
             {inside}
           </button>
         ) : (
-          <button key={stage.key} type="button" aria-disabled="true" className="later">
+          <button key={stage.key} type="button" tabIndex={-1} aria-disabled="true" className="later">
             {inside}
           </button>
         );

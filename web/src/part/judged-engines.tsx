@@ -13,7 +13,9 @@ export function JudgedEngines({ partId }: { partId: string }) {
   });
   return (
     <section aria-label="Judged for">
-      <h2 className="pt-3 pb-1 font-semibold text-slate">Suits, and is refused for</h2>
+      <h2 className="pt-3 pb-1 font-semibold text-slate">
+        {judged.data?.engines.every(({ verdict }) => verdict === 'refuse') ? 'Refused for' : 'Judged for these engines'}
+      </h2>
       {judged.isPending && <p className="text-soft">Judging …</p>}
       {judged.error && <p className="text-madder">{judged.error.message}</p>}
       <ul className="max-w-xl">

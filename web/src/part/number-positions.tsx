@@ -1,7 +1,7 @@
 import type { PartCard } from '@brackenfell/contract/part';
 import { Mark } from '../controls/mark.tsx';
 
-/** A number read position by position, as its maker's scheme has it, and what gainsays it. */
+/** A number read position by position, as its maker's scheme has it, and what contradicts it. */
 export function NumberPositions({ printed, decoded }: { printed: string; decoded: NonNullable<PartCard['decoded']> }) {
   return (
     <section aria-label="The number, position by position" className="pb-3">
@@ -27,7 +27,7 @@ export function NumberPositions({ printed, decoded }: { printed: string; decoded
       </table>
       {decoded.mismatches.length === 0 ? (
         <p className="flex items-center gap-1 pt-1 text-soft">
-          <Mark kind="match" /> Nothing recorded of it gainsays its number.
+          <Mark kind="match" /> Nothing recorded of it contradicts its number.
         </p>
       ) : (
         decoded.mismatches.map((mismatch) => (

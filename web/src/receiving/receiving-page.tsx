@@ -9,7 +9,8 @@ import { Key } from '../controls/key.tsx';
 import { printMoment } from '../controls/moment.ts';
 import { useKeys } from '../frame/keys.ts';
 import { useDraftOf } from '../controls/draft.ts';
-import { slipCall, useSlipWrite, useUnsent } from '../slip/slip-outbox.ts';
+import { slipCall } from '../slip/slip-call.ts';
+import { useSlipWrite, useUnsent } from '../slip/slip-outbox.ts';
 import { UnsentList } from '../slip/unsent-list.tsx';
 import { useSellers } from '../quarantine/use-quarantine.ts';
 import { useSession } from '../session/use-session.ts';
@@ -76,7 +77,7 @@ export function ReceivingPage() {
             </li>
           ))}
         </ol>
-        {deliveries.data?.deliveries.length === 0 && <p className="p-3 text-soft">None was taken in yet.</p>}
+        {deliveries.data?.deliveries.length === 0 && <p className="p-3 text-soft">No deliveries yet.</p>}
         {deliveries.error && (
           <p role="alert" className="p-3 text-madder">
             {deliveries.error.message}

@@ -6,11 +6,20 @@ export interface Settings {
   readonly theme: 'system' | 'chalk' | 'night';
   readonly textSize: 100 | 125 | 150;
   readonly dense: boolean;
+  /** Everything that is pressed is as large as a finger. */
+  readonly touch: boolean;
   readonly units: UnitDisplay;
   readonly singleKeys: boolean;
 }
 
-const USUAL: Settings = { theme: 'system', textSize: 100, dense: false, units: 'metric', singleKeys: true };
+const USUAL: Settings = {
+  theme: 'system',
+  textSize: 100,
+  dense: false,
+  touch: false,
+  units: 'metric',
+  singleKeys: true,
+};
 const PLACE = 'brackenfell.settings';
 
 function read(): Settings {
@@ -31,6 +40,7 @@ export function applySettings(): void {
     settings.theme === 'night' || (settings.theme === 'system' && matchMedia('(prefers-color-scheme: dark)').matches);
   root.dataset.theme = dark ? 'night' : 'chalk';
   root.dataset.rows = settings.dense ? 'dense' : 'usual';
+  root.dataset.touch = settings.touch ? 'fingers' : 'mouse';
   root.dataset.text = String(settings.textSize);
   root.style.fontSize = `${(16 * settings.textSize) / 100}px`;
 }

@@ -12,7 +12,8 @@ import { useCounter } from '../frame/use-counter.ts';
 import { LETTERS } from '../session/switch-person.tsx';
 import { slipSheet } from './open-sheet.ts';
 import { printDocket } from './print-docket.ts';
-import { slipCall, useSlipWrite } from './slip-outbox.ts';
+import { slipCall } from './slip-call.ts';
+import { useSlipWrite } from './slip-outbox.ts';
 import { useSlips } from './use-slip.ts';
 
 /** What an address says of the last customer: none of it goes along to another slip. */

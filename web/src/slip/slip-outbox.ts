@@ -1,57 +1,15 @@
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react';
 import { toast } from 'sonner';
-import type { EndpointName, RequestOf } from '@brackenfell/contract/endpoints';
 import type { ProblemCode } from '@brackenfell/contract/problem';
 import type { Slip } from '@brackenfell/contract/slip';
 import { useSession } from '../session/use-session.ts';
 import { call, ProblemError } from '../wire/call.ts';
 import { NEW_SLIP, Outbox, type Intent, type Outcome } from '../wire/outbox.ts';
 import { onServerReturn } from '../wire/server-presence.ts';
+import type { SlipCall } from './slip-call.ts';
 import { inverseOf, type Undo } from './undo.ts';
 import { pushUndo } from './undo-stack.ts';
-
-/** Writes that go through the outbox: every one of a slip, and the taking in of a delivery. */
-export type OutboxWrite = Extract<
-  EndpointName,
-  | 'createSlip'
-  | 'changeSlip'
-  | 'parkSlip'
-  | 'takeOverSlip'
-  | 'collectSlip'
-  | 'endSlip'
-  | 'copySlip'
-  | 'addLine'
-  | 'changeLine'
-  | 'removeLine'
-  | 'restoreLine'
-  | 'addNote'
-  | 'mendNote'
-  | 'addReading'
-  | 'withdrawReading'
-  | 'receiveDelivery'
->;
-
-type Unversioned<R> = R extends { readonly body: infer B }
-  ? Omit<R, 'body'> & { readonly body: Omit<B, 'version'> }
-  : R;
-
-/** One write as it is meant; the version it goes out against is the outbox's matter. */
-export interface SlipCall {
-  readonly name: OutboxWrite;
-  readonly request: Intent['request'];
-  readonly says: string;
-}
-
-export const slipCall = <N extends OutboxWrite>(
-  name: N,
-  request: Unversioned<RequestOf<N>>,
-  says: string,
-): SlipCall => ({
-  name,
-  request: request as unknown as Intent['request'],
-  says,
-});
 
 /** Words of the server after which sending the same once more would be of no use. */
 const FINAL: ReadonlySet<ProblemCode> = new Set<ProblemCode>([

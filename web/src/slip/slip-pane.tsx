@@ -15,7 +15,8 @@ import { slipSheet } from './open-sheet.ts';
 import { OpenList } from './open-list.tsx';
 import { printDocket } from './print-docket.ts';
 import { SlipDetails } from './slip-details.tsx';
-import { slipCall, useSlipWrite, useUnsent } from './slip-outbox.ts';
+import { slipCall } from './slip-call.ts';
+import { useSlipWrite, useUnsent } from './slip-outbox.ts';
 import { SlipSheets } from './slip-sheets.tsx';
 import { popUndo } from './undo-stack.ts';
 import { UnsentList } from './unsent-list.tsx';
@@ -251,7 +252,7 @@ function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips: () =>
                   {n.text}{' '}
                   <span className="text-xs text-slate">
                     {n.by}
-                    {n.mended ? ', mended' : ''}
+                    {n.mended ? ', edited' : ''}
                   </span>
                 </span>
                 {(n.by === me.name || me.role === 'supervisor') && (
@@ -261,7 +262,7 @@ function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips: () =>
                     aria-label={`Write the note anew: ${n.text}`}
                     onClick={() => slipSheet.set({ kind: 'note', noteId: n.noteId })}
                   >
-                    mend
+                    edit
                   </button>
                 )}
               </p>

@@ -9,7 +9,8 @@ import { NoteDialog } from './note-dialog.tsx';
 import { slipSheet } from './open-sheet.ts';
 import { printDocket } from './print-docket.ts';
 import { QuantityDialog } from './quantity-dialog.tsx';
-import { slipCall, useSlipWrite } from './slip-outbox.ts';
+import { slipCall } from './slip-call.ts';
+import { useSlipWrite } from './slip-outbox.ts';
 import { useOpenMatter } from './use-open-matter.ts';
 
 const close = () => slipSheet.set(undefined);

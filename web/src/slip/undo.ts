@@ -1,5 +1,5 @@
 import type { Slip } from '@brackenfell/contract/slip';
-import type { SlipCall } from './slip-outbox.ts';
+import type { SlipCall } from './slip-call.ts';
 
 /** What takes a write back, and what it is called. */
 export interface Undo {

@@ -5,7 +5,8 @@ import { useCounter } from '../frame/use-counter.ts';
 import { currentSettings } from '../settings/settings.ts';
 import { slipSheet } from './open-sheet.ts';
 import { printDocket } from './print-docket.ts';
-import { slipCall, useSlipWrite } from './slip-outbox.ts';
+import { slipCall } from './slip-call.ts';
+import { useSlipWrite } from './slip-outbox.ts';
 import { useBeginSlip } from './use-begin-slip.ts';
 
 interface Taken {

@@ -1,5 +1,6 @@
 import { useCounter } from '../frame/use-counter.ts';
-import { nameNewSlip, slipCall, useSlipWrite } from './slip-outbox.ts';
+import { slipCall } from './slip-call.ts';
+import { nameNewSlip, useSlipWrite } from './slip-outbox.ts';
 
 /**
  * The slip in hand, begun first when there is none, with what the desk already knows. Gives its id at once: one of our own

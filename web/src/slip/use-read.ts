@@ -1,7 +1,8 @@
 import type { FactId } from '@brackenfell/core/fitment/facts';
 import { isOfVehicle } from '@brackenfell/core/slip/fact-answers';
 import type { PieceReading } from '@brackenfell/core/slip/piece-readings';
-import { slipCall, useSlipWrite } from './slip-outbox.ts';
+import { slipCall } from './slip-call.ts';
+import { useSlipWrite } from './slip-outbox.ts';
 import { useBeginSlip } from './use-begin-slip.ts';
 
 interface Read {

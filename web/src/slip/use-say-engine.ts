@@ -1,5 +1,6 @@
 import { useCounter } from '../frame/use-counter.ts';
-import { slipCall, useSlipWrite } from './slip-outbox.ts';
+import { slipCall } from './slip-call.ts';
+import { useSlipWrite } from './slip-outbox.ts';
 
 interface Said {
   /** The build, by its label. */

@@ -57,11 +57,11 @@ interface TrayTableProps {
 export function TrayTable({ tray, pick, onTake, onMore }: TrayTableProps) {
   const items = useMemo(() => itemsOf(tray), [tray]);
   const scroller = useRef<HTMLDivElement>(null);
-  const { textSize, dense } = useSettings();
+  const { textSize, dense, touch } = useSettings();
   const rem = (16 * textSize) / 100;
   const sizeOf = useCallback(
-    (item: Item) => (item.kind !== 'row' ? (dense ? 1.125 : 1.375) : dense ? 1.1875 : 1.5) * rem,
-    [dense, rem],
+    (item: Item) => (item.kind !== 'row' ? (dense ? 1.125 : 1.375) : touch ? 2.5 : dense ? 1.1875 : 1.5) * rem,
+    [dense, touch, rem],
   );
   const virtual = useVirtualizer({
     count: items.length,
@@ -71,7 +71,7 @@ export function TrayTable({ tray, pick, onTake, onMore }: TrayTableProps) {
   });
   useEffect(() => {
     virtual.measure();
-  }, [virtual, rem, dense]);
+  }, [virtual, rem, dense, touch]);
   const places = useMemo(() => placesOf(items, sizeOf), [items, sizeOf]);
   useEffect(() => {
     const show = () => {

@@ -15,7 +15,7 @@ export class ProblemError extends Error {
 /** A call that never reached the server, or found it without its database. Nothing was changed. */
 export class AwayError extends Error {
   constructor() {
-    super('The server does not answer. What you typed is kept; it is tried again by itself.');
+    super('The server does not answer. What you typed is kept. Retrying.');
   }
 }
 

@@ -1,0 +1,25 @@
+import { useEffect } from 'react';
+
+/** Views by the beginning of their address, the most particular first. */
+const TITLES: readonly (readonly [start: string, title: string])[] = [
+  ['/counter/engine', 'Engine'],
+  ['/counter/parts', 'Parts'],
+  ['/counter/proof', 'Proof'],
+  ['/parts', 'Part'],
+  ['/engines', 'Engine card'],
+  ['/catalogue/audit', 'Audit'],
+  ['/catalogue', 'Catalogue'],
+  ['/quarantine/receiving', 'Deliveries'],
+  ['/quarantine', 'Quarantine'],
+  ['/house-rules', 'House rules'],
+  ['/help', 'Getting started'],
+];
+
+/** Names the view in the page's title, with the slip and engine in hand, for tabs and for those who hear the page. */
+export function usePageTitle(pathname: string, docket: string | undefined, engine: string | undefined): void {
+  const view = TITLES.find(([start]) => pathname.startsWith(start))?.[1];
+  const title = [view, engine, docket && `slip ${docket}`, 'Brackenfell'].filter(Boolean).join(' – ');
+  useEffect(() => {
+    document.title = title;
+  }, [title]);
+}
