@@ -45,7 +45,7 @@ async function workWhileAway(page: Page): Promise<void> {
   await page.keyboard.press('+');
   await page.keyboard.press('Escape');
   await page.keyboard.press(';');
-  await page.keyboard.type('Rings back at four', { delay: 20 });
+  await page.keyboard.type('Rings back at four', { delay: 45 });
   await page.keyboard.press('Enter');
   await page.keyboard.press('=');
   await page.keyboard.press('p');

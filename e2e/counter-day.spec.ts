@@ -76,7 +76,7 @@ test('a line is taken off, put back by undo, and counted up; a note is written',
   await page.keyboard.press('z');
   await expect(slipPane(page)).toContainText('£4.70');
   await page.keyboard.press(';');
-  await page.keyboard.type('Pump runs rough; plug looked sooty');
+  await page.keyboard.type('Pump runs rough; plug looked sooty', { delay: 45 });
   await page.keyboard.press('Enter');
   await expect(slipPane(page)).toContainText('Pump runs rough; plug looked sooty');
 });
