@@ -26,6 +26,8 @@ const VIEWS: Readonly<Record<string, readonly Theme[]>> = {
   engine: ['chalk'],
   ask: ['chalk'],
   part: ['night'],
+  answer: ['chalk'],
+  collect: ['night'],
   parts: ['chalk', 'night'],
   graph: ['chalk'],
   coils: ['chalk'],
@@ -80,7 +82,17 @@ async function shoot(page: Page, address: string, theme: Theme): Promise<void> {
   const rows = page.locator('[data-tray] [aria-selected="true"]');
   while ((await rows.getAttribute('data-row')) !== 'TS 500 231') await press(page, ['k']);
   await press(page, ['Enter']);
+  await page.getByRole('button', { name: 'Take it' }).waitFor();
+  await page.waitForTimeout(1500);
+  await press(page, ['Space']);
+  await page.getByText('One more that agrees settles it.').waitFor();
+  await shot('answer');
+  await press(page, ['Escape', '+']);
   await page.getByRole('region', { name: 'Still open' }).waitFor();
+  await press(page, ['$']);
+  await page.getByRole('dialog', { name: /is not collected yet/ }).waitFor();
+  await shot('collect');
+  await press(page, ['Escape']);
   while ((await rows.getAttribute('data-row')) !== 'KN 426G-63DR') await press(page, ['j']);
   await page.waitForTimeout(4000);
   await shot('parts');

@@ -27,6 +27,7 @@ const RELEASE_BEFORE = [
      (3, 'catalogue', 'TS 500 234', 'TS500234', 'T5500234')`,
   `insert into reference (from_part_id, to_part_id, grade, source, noted_on) values
      (2, 1, 'equivalent', 'a list', '2024-01-01'), (3, 2, 'supersedes', 'a list', '2024-01-01')`,
+  `insert into slip (state) values ('closed'), ('parked')`,
 ];
 
 describe('a database of the release before', () => {
@@ -52,6 +53,12 @@ describe('a database of the release before', () => {
   test('gets every name filed under all its neighbourhood keys', async () => {
     const filed = await owner.selectFrom('name_neighbour').select('hash').where('name_id', '=', '1').execute();
     expect(filed.map(({ hash }) => Number(hash)).sort()).toEqual(neighbourKeys('KN419663').sort());
+  });
+
+  test('gets its closed slips ended where no stock had moved, and what was parked stays so', async () => {
+    const slips = await owner.selectFrom('slip').select('state').orderBy('id').execute();
+    expect(slips.map(({ state }) => state)).toEqual(['ended', 'parked']);
+    await expect(sql`update slip set state = 'open' where state = 'ended'`.execute(owner)).rejects.toThrow(/final/);
   });
 
   test('is left alone by a second start, and a name added meanwhile is filed by it', async () => {
