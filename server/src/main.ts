@@ -1,7 +1,7 @@
 import { createServer } from 'node:http';
 import { fork } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
-import pino from 'pino';
+import pino, { type Logger } from 'pino';
 import { workJobs } from './audit/work-jobs.ts';
 import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
@@ -15,6 +15,11 @@ const SWEEP_MS = 60 * 60 * 1000;
 /** The argument under which this program is the server's job worker. */
 const WORK = 'work-jobs';
 
+/** A lost connection in a line: the error itself carries the whole client along. */
+const sayLost = (log: Logger, error: Error & { code?: string }) => {
+  log.warn({ code: error.code, why: error.message }, 'database connection lost');
+};
+
 /** Starts the server on loopback, tells its parent the port, and stops when asked or when the parent is gone. */
 function main(): void {
   const config = readConfig(process.env);
@@ -23,7 +28,7 @@ function main(): void {
     redact: ['req.headers.cookie', 'req.headers["idempotency-key"]', 'res.headers["set-cookie"]'],
   });
   const db = openDatabase(config.databaseUrl, (error) => {
-    log.warn({ err: error }, 'database connection lost');
+    sayLost(log, error);
   });
   const context = createContext(db, log, config);
   const server = createServer(createApp(context));
@@ -66,7 +71,7 @@ function main(): void {
 function work(): void {
   const config = readConfig(process.env);
   const log = pino({ level: config.logLevel });
-  const db = openDatabase(config.databaseUrl, (error) => log.warn({ err: error }, 'database connection lost'), {
+  const db = openDatabase(config.databaseUrl, (error) => sayLost(log, error), {
     max: 2,
     patient: true,
   });
