@@ -111,6 +111,8 @@ describe('a batch in quarantine', () => {
     expect((await supplyOf())[0]).toBe('match');
     await hold(line.batchId);
     expect(await supplyOf()).toEqual(['refuse', 'Quarantine, batch M26 32 01']);
+    // What is held is not counted as free to sell.
+    expect(rowOf(await fetchTray(wren!, ENGINE), printed)).toMatchObject({ onHand: 0, held: 3 });
     await receive(printed, 2, { code: 'M26 33 01' }, 'Kestrane depot');
     expect((await supplyOf())[0]).toBe('match');
   });

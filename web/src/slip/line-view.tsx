@@ -12,6 +12,13 @@ const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-dig
 export const mayBeReleased = (line: SlipLine): boolean =>
   line.kind === 'sale' && line.verdict === 'needs-supervisor' && line.released === null;
 
+/** What was told before, where something else was told after it: the same words again are nothing new. */
+const toldOtherwise = (line: SlipLine): SlipLine['toldBefore'] =>
+  line.toldBefore.filter(({ verdict, reason }, i, all) => {
+    const after = all[i - 1] ?? line;
+    return verdict !== after.verdict || reason !== after.reason;
+  });
+
 interface LineViewProps {
   readonly line: SlipLine;
   /** How many such engines the job is for. */
@@ -85,17 +92,12 @@ export function LineView({ line, engines, picked, acts }: LineViewProps) {
             Released by {line.released.by}: {line.released.reason}
           </span>
         )}
-        {line.toldBefore
-          .filter(({ verdict, reason }, i, all) => {
-            const after = all[i - 1] ?? line;
-            return verdict !== after.verdict || reason !== after.reason;
-          })
-          .map((before) => (
-            <span key={before.at} className="block border-l-2 border-heather pl-1.5 text-soft">
-              Told {clock.format(new Date(before.at))}: {VERDICT_WORDS[before.verdict]}. {before.reason}. Changed by{' '}
-              {before.changedBy}.
-            </span>
-          ))}
+        {toldOtherwise(line).map((before) => (
+          <span key={before.at} className="block border-l-2 border-heather pl-1.5 text-soft">
+            Told {clock.format(new Date(before.at))}: {VERDICT_WORDS[before.verdict]}. {before.reason}. Changed by{' '}
+            {before.changedBy}.
+          </span>
+        ))}
         {line.review && (
           <span className="block border-l-2 border-heather pl-1.5">
             Review: sold as {VERDICT_WORDS[line.review.before]}; by the rule {line.review.rule} it would be{' '}
