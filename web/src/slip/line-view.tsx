@@ -151,7 +151,7 @@ export function LineView({ line, engines, picked, acts }: LineViewProps) {
               </button>
             </>
           )}
-          <button type="button" className="button-quiet" aria-label={`Take ${line.printed} off`} onClick={acts.remove}>
+          <button type="button" className="button-quiet" aria-label={`Take off ${line.printed}`} onClick={acts.remove}>
             take off
           </button>
         </span>

@@ -259,7 +259,7 @@ function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips: () =>
                   <button
                     type="button"
                     className="button-quiet"
-                    aria-label={`Write the note anew: ${n.text}`}
+                    aria-label={`Edit the note: ${n.text}`}
                     onClick={() => slipSheet.set({ kind: 'note', noteId: n.noteId })}
                   >
                     edit
