@@ -42,6 +42,9 @@ const openApi = endpoint({
   response: z.unknown(),
 });
 
+/** 127.0.0.1, its IPv6 form, or ::1. */
+const isLoopback = (ip: string | undefined): boolean => /^(::ffff:)?127\.|^::1$/.test(ip ?? '');
+
 /** The whole application on one Express: every route validated, every failure a problem document. */
 export function createApp(context: Context): Express {
   const app = express();
@@ -74,7 +77,8 @@ export function createApp(context: Context): Express {
     next();
   });
   app.use(knownHost(context.hosts));
-  app.use(compression());
+  // To a reader on this very machine nothing is gained by it; behind a proxy that is trusted, the reader is somewhere else.
+  app.use(compression({ filter: (req, res) => !isLoopback(req.ip) && compression.filter(req, res) }));
   app.use('/api', (_req, res, next) => {
     res.set('Cache-Control', 'no-store');
     next();

@@ -171,6 +171,16 @@ describe('hostile, huge and malformed input gets a clear 4xx and the application
     expect((await blind).body.code).toBe('wrong-origin');
   });
 
+  test('texts are compressed for readers elsewhere, not on loopback', async () => {
+    const app = createApp(createContext(counter.db, silentLog(), { trustProxy: 1, webFolder: process.cwd() }));
+    const page = (from?: string) => {
+      const call = supertest(app).get('/package.json').set('accept-encoding', 'gzip');
+      return from ? call.set('x-forwarded-for', from) : call;
+    };
+    expect((await page('192.0.2.7')).headers['content-encoding']).toBe('gzip');
+    expect((await page()).headers['content-encoding']).toBeUndefined();
+  });
+
   test('a retried release keeps nothing of the PIN, and old receipts are swept', async () => {
     const body = { reason: 'known car', version: 1, staffId: '3' };
     const hash = (pin: string) => callHash('a secret of the server', 'POST', '/x', { ...body, pin });
