@@ -131,6 +131,8 @@ describe('statements about an engine', () => {
   test('that fit nothing anywhere rule nothing out', () => {
     const remark: Statement = { kind: 'remark', value: 'the silver one, 16 mm hex' };
     expect(remaining(one, [remark], new Map())).toHaveLength(one.length);
+    const words: Statement = { kind: 'words', value: 'nowhere-described' };
+    expect(remaining(one, [words], new Map())).toHaveLength(one.length);
     expect(contradictory(one, [remark], new Map())).toEqual([]);
   });
 });

@@ -55,11 +55,6 @@ function engineFits(statement: Statement, candidate: EngineCandidate, parts: Eng
   switch (statement.kind) {
     case 'code':
       return plain(candidate.code) === plain(statement.value);
-    case 'words':
-      return statement.value
-        .toLowerCase()
-        .split(/\s+/)
-        .every((word) => candidate.words.includes(word));
     case 'part':
       return parts.get(statement.value)?.has(candidate.engineId) ?? false;
     case 'answer': {
@@ -72,7 +67,10 @@ function engineFits(statement: Statement, candidate: EngineCandidate, parts: Eng
   }
 }
 
-/** Candidates that answer to all statements; what is said of the vehicle must be true of one and the same vehicle. */
+/**
+ * Candidates that answer to all statements; what is said of the vehicle must be true of one and the same vehicle. Free words
+ * narrow where they find something among what is left, and rule nothing out where they do not.
+ */
 export function remaining(
   candidates: readonly EngineCandidate[],
   statements: readonly Statement[],
@@ -80,7 +78,7 @@ export function remaining(
 ): EngineCandidate[] {
   const ofVehicle = statements.filter(isOfVehicle);
   const ofEngine = statements.filter((statement) => !isOfVehicle(statement));
-  return candidates.flatMap((candidate) => {
+  const answering = candidates.flatMap((candidate) => {
     if (!ofEngine.every((statement) => engineFits(statement, candidate, parts))) return [];
     if (ofVehicle.length === 0) return [candidate];
     const vehicles = candidate.vehicles.filter((vehicle) =>
@@ -88,6 +86,13 @@ export function remaining(
     );
     return vehicles.length === 0 ? [] : [{ ...candidate, vehicles }];
   });
+  return statements
+    .filter(({ kind }) => kind === 'words')
+    .flatMap(({ value }) => value.toLowerCase().split(/\s+/))
+    .reduce((left, word) => {
+      const described = left.filter((candidate) => candidate.words.includes(word));
+      return described.length > 0 ? described : left;
+    }, answering);
 }
 
 /**
