@@ -145,7 +145,6 @@ function keep(queries: QueryClient, slip: Slip): void {
 export function useSlipWrite() {
   const queries = useQueryClient();
   const { data: me } = useSession();
-  const waiting = useWaiting();
   const mutate = useCallback(
     (one: SlipCall, hearing: Hearing = {}, slipId: string | null = one.request.params?.slipId ?? null) => {
       if (!me) return;
@@ -171,5 +170,5 @@ export function useSlipWrite() {
     },
     [me, queries],
   );
-  return { mutate, isPending: waiting.length > 0 };
+  return { mutate };
 }
