@@ -70,7 +70,7 @@ test('a marketplace set on the slip is suspect in under twenty keys, is held wit
   await pickRow(page, 'IVX-C19-F10');
   // It is a trap for this engine besides; as the customer's own it is noted and looked at all the same.
   await page.keyboard.press('r');
-  await expect(slipPane(page)).toContainText('IVX-C19-F10');
+  await expect(slipPane(page)).toContainText('not sold');
   let keys = 2;
   await page.keyboard.press('3');
   await expect(page.getByRole('heading', { name: 'Which of them? Press its letter.' })).toBeVisible();

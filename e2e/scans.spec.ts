@@ -25,7 +25,7 @@ test('a scan while the keys are shown waits in the list, and one into a note nei
   await ask(page, 'sc20', /Skerrow SC20/);
   await expectTray(page);
   await page.keyboard.press('Enter');
-  await expect(slipPane(page)).toContainText('KN 419G-63DR');
+  await expect(slipPane(page)).toContainText('Kestrane, all 4');
 
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys of this screen' })).toBeVisible();
@@ -45,7 +45,7 @@ test('a scan while the keys are shown waits in the list, and one into a note nei
   // Half typed it survives Escape and a reload.
   await page.keyboard.press('Escape');
   await page.reload();
-  await expect(slipPane(page)).toContainText('KN 419G-63DR');
+  await expect(slipPane(page)).toContainText('Kestrane, all 4');
   await page.keyboard.press(';');
   await expect(words).toHaveValue('Box is torn');
   await page.keyboard.press('Enter');
