@@ -3,7 +3,7 @@ import { reach } from '../fitment/checks/reach.ts';
 import { FACTS, type FactId, type FactSheet } from '../fitment/facts.ts';
 import { sayIn } from '../fitment/say.ts';
 import { FACT_ANSWERS } from './fact-answers.ts';
-import { settles, withReadings, type PieceReading } from './piece-readings.ts';
+import { isAnswerTo, settles, withReadings, type PieceReading } from './piece-readings.ts';
 
 const say = sayIn('metric');
 const paper = { rank: 'part-maker', name: 'Tamsel' } as const;
@@ -58,4 +58,15 @@ test('every fact of a plug that can be measured in mm is answered where it is as
     (fact) => fact.startsWith('plug.') && fact !== 'plug.gapToleranceMm' && fact.endsWith('Mm'),
   );
   expect(measured.filter((fact) => FACT_ANSWERS[fact] === undefined)).toEqual([]);
+});
+
+test.each([
+  ['a reach off the gauge', 'plug.reachMm', 19, 'gauged', true],
+  ['a reach somebody only saw', 'plug.reachMm', 19, 'seen', false],
+  ['a reach in words', 'plug.reachMm', 'long', 'typed', false],
+  ['a seat of a form there is', 'plug.seat', 'taper', 'seen', true],
+  ['a seat of no form there is', 'plug.seat', 'gasket', 'seen', false],
+  ['what nobody finds on the piece', 'plug.heat', 6, 'typed', false],
+] as const)('%s: an answer or none', (_, fact, value, how, is) => {
+  expect(isAnswerTo(fact, { value, how })).toBe(is);
 });

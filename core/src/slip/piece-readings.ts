@@ -66,3 +66,10 @@ export function settles(fact: FactId, readings: readonly PieceReading[]): boolea
   const own = readings.filter((reading) => reading.fact === fact);
   return own.length > 0 && entryOf(fact, own).ruling !== undefined;
 }
+
+/** Whether a reading answers its question as it is asked: a figure that was measured, or one of the forms offered. */
+export function isAnswerTo(fact: FactId, { value, how }: Pick<PieceReading, 'value' | 'how'>): boolean {
+  const answer = FACT_ANSWERS[fact];
+  if (answer?.kind === 'measure') return typeof value === 'number' && how !== 'seen';
+  return answer?.kind === 'choose' && answer.options.some((option) => option.value === value);
+}

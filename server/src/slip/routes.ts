@@ -1,5 +1,6 @@
 import type { Express } from 'express';
-import { FACT_ANSWERS, isOfVehicle } from '@brackenfell/core/slip/fact-answers';
+import { isOfVehicle } from '@brackenfell/core/slip/fact-answers';
+import { isAnswerTo } from '@brackenfell/core/slip/piece-readings';
 import { mayBecome, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
 import {
   addLine,
@@ -329,12 +330,7 @@ export function slipRoutes(app: Express, context: Context): void {
 
   serve(app, context, addReading, async ({ params, body, staff, trx }) => {
     const { partId, fact, value, how, device } = body;
-    const answer = FACT_ANSWERS[fact];
-    const fits =
-      answer?.kind === 'measure'
-        ? typeof value === 'number' && how !== 'seen'
-        : answer?.kind === 'choose' && answer.options.some((option) => option.value === value);
-    if (!fits)
+    if (!isAnswerTo(fact, { value, how }))
       return trouble('invalid-request', 'Answer the question as it is asked.', { value: 'is no answer to it' });
     if (isOfVehicle(fact) !== (partId === null))
       return trouble('invalid-request', 'Say whose it is: a part’s, or the vehicle’s.', {
