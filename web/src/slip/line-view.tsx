@@ -115,42 +115,25 @@ export function LineView({ line, engines, picked, acts }: LineViewProps) {
               Supervisor’s release
             </button>
           )}
-          {!own && (
-            <>
+          {!own &&
+            (
+              [
+                ['−', 'One fewer', acts.fewer],
+                ['+', 'One more', acts.more],
+                ['batch', 'Batch of', acts.batch],
+                ['proof', 'Proof of', acts.proof],
+              ] as const
+            ).map(([shows, says, act]) => (
               <button
+                key={says}
                 type="button"
                 className="button-quiet"
-                aria-label={`One fewer ${line.printed}`}
-                onClick={acts.fewer}
+                aria-label={`${says} ${line.printed}`}
+                onClick={act}
               >
-                −
+                {shows}
               </button>
-              <button
-                type="button"
-                className="button-quiet"
-                aria-label={`One more ${line.printed}`}
-                onClick={acts.more}
-              >
-                +
-              </button>
-              <button
-                type="button"
-                className="button-quiet"
-                aria-label={`Batch of ${line.printed}`}
-                onClick={acts.batch}
-              >
-                batch
-              </button>
-              <button
-                type="button"
-                className="button-quiet"
-                aria-label={`Proof of ${line.printed}`}
-                onClick={acts.proof}
-              >
-                proof
-              </button>
-            </>
-          )}
+            ))}
           <button type="button" className="button-quiet" aria-label={`Take off ${line.printed}`} onClick={acts.remove}>
             take off
           </button>
