@@ -1,5 +1,5 @@
 import { chromium, type Page } from '@playwright/test';
-import { ask, expect, expectTray, signIn, slipPane, slowly, test } from './counter.ts';
+import { ask, expect, expectTray, signIn, slipPane, slowly, test, type Counter } from './counter.ts';
 
 test('when the server is gone a banner says so, typed text is kept, and work goes on without a reload', async ({
   page,
@@ -35,6 +35,17 @@ test('when the server is gone a banner says so, typed text is kept, and work goe
   await expect(slipPane(page).getByLabel('For', { exact: true })).toHaveValue('Cawdle Minibus Co-operative');
 });
 
+async function beginAndLoseTheServer(page: Page, counter: Counter): Promise<void> {
+  await signIn(page, counter);
+  await ask(page, 'skerrow sc20', /Skerrow SC20/);
+  await expectTray(page);
+  await page.keyboard.press('Enter');
+  // Stored, not only on its way.
+  await expect(slipPane(page)).toContainText('Kestrane, all 4');
+  await page.keyboard.press('j');
+  await counter.kill();
+}
+
 /** Half a minute of a slip's writes while nobody answers; what was typed and not sent stands in its field. */
 async function workWhileAway(page: Page): Promise<void> {
   await page.keyboard.press('k');
@@ -65,14 +76,7 @@ test('a line, a quantity, a note and parking while the server is gone for half a
   page,
   counter,
 }) => {
-  await signIn(page, counter);
-  await ask(page, 'skerrow sc20', /Skerrow SC20/);
-  await expectTray(page);
-  await page.keyboard.press('Enter');
-  // Stored, not only on its way.
-  await expect(slipPane(page)).toContainText('Kestrane, all 4');
-  await page.keyboard.press('j');
-  await counter.kill();
+  await beginAndLoseTheServer(page, counter);
   await workWhileAway(page);
   await page.waitForTimeout(30_000);
   await page.reload().catch(() => undefined);
@@ -92,14 +96,7 @@ test('the browser killed instead: what was not sent arrives when it is opened ag
     });
   let context = await open();
   let page = slowly(context.pages()[0] ?? (await context.newPage()));
-  await signIn(page, counter);
-  await ask(page, 'skerrow sc20', /Skerrow SC20/);
-  await expectTray(page);
-  await page.keyboard.press('Enter');
-  // Stored, not only on its way.
-  await expect(slipPane(page)).toContainText('Kestrane, all 4');
-  await page.keyboard.press('j');
-  await counter.kill();
+  await beginAndLoseTheServer(page, counter);
   await workWhileAway(page);
   // Long enough for the browser to have written its storage down.
   await page.waitForTimeout(2000);
