@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { MATCH_STAGES } from '@brackenfell/core/part-numbers/match-name';
+import { AskedDimensions } from './dimensions.ts';
 import { StoredKind } from './part-kind.ts';
 import { BATCH_STATES } from './inspection.ts';
 import { EngineKey, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
@@ -79,6 +80,8 @@ export const ask = endpoint({
     ),
     /** The question read as a measurement, in every usual unit. */
     measures: z.array(z.object({ of: z.string(), says: z.string() })),
+    /** A part that was measured: what is searched for by dimension. */
+    measured: AskedDimensions.nullable(),
     /** The maker whose name stood in the question, so that only its numbers answered. */
     onlyOf: z.array(z.string()),
     /** Something to say about the question itself, such as a wrong check digit. */

@@ -26,8 +26,10 @@ import {
 import { identify, lookUpPlate, readSentence } from './identify.ts';
 import { getPart, getPartEngines, getPartGraph } from './part.ts';
 import { getFittedSet } from './fitted-set.ts';
+import { searchByDimension } from './dimensions.ts';
+import { chooseOnSlip, keepOnSlip } from './slip-work.ts';
 import { getFittingPlan } from './fitting-plan.ts';
-import { chooseHouseRule, getHouseRules } from './house-rules.ts';
+import { chooseHouseRule, chooseUnderCondition, getHouseRules } from './house-rules.ts';
 import { listWaiting, releaseLine, releaseLineByPin } from './release.ts';
 import {
   changeSecret,
@@ -141,6 +143,10 @@ export const ENDPOINTS = {
   getEvidencePack,
   printEvidencePack,
   evidencePackSchema,
+  chooseOnSlip,
+  keepOnSlip,
+  chooseUnderCondition,
+  searchByDimension,
 } as const;
 
 export type EndpointName = keyof typeof ENDPOINTS;

@@ -11,6 +11,8 @@ import {
   TERMINALS,
   type FactId,
 } from '@brackenfell/core/fitment/facts';
+import { HOUSE_RULES, RULE_IDS } from '@brackenfell/core/house-rules/house-rules';
+import { TORQUE_CONDITIONS, TURN_GASKETS, TURN_STARTS } from '@brackenfell/core/torque/statements';
 import { HEAD_METALS } from '@brackenfell/core/torque/general-table';
 import { LEAD_BOOTS, SOURCE_ENDS } from '@brackenfell/core/leads/lead-facts';
 
@@ -27,6 +29,37 @@ const word = z.string().min(1).max(20);
 const mounting = z.object({ holes: count, spacingMm: z.number().min(0).max(200), threadMm: mm });
 const sparkPolarity = z.enum(['negative', 'positive']);
 const askedHeat = z.object({ maker: z.string(), codes: z.array(z.string()).min(1) });
+
+const month = z.string().regex(/^\d{4}-(0[1-9]|1[0-2])$/);
+const torque = z
+  .object({
+    lowNm: z.number().min(2).max(150),
+    highNm: z.number().min(2).max(150),
+    nominalNm: z.number().min(2).max(150).optional(),
+    condition: z.enum(TORQUE_CONDITIONS),
+    dated: month.optional(),
+  })
+  .refine((t) => t.lowNm <= t.highNm, 'low must not exceed high');
+const turn = z
+  .object({
+    lowTurns: z.number().positive().max(2),
+    highTurns: z.number().positive().max(2),
+    from: z.enum(TURN_STARTS),
+    gasket: z.enum(TURN_GASKETS),
+  })
+  .refine((t) => t.lowTurns <= t.highTurns, 'low must not exceed high');
+/** What a maker instructs where shops choose for themselves: one of a house rule's schools. */
+const instruction = z
+  .object({
+    rule: z.enum(RULE_IDS),
+    school: z.string().min(1).max(40),
+    says: z.string().min(1).max(300),
+    dated: month.optional(),
+  })
+  .refine(
+    ({ rule, school }) => HOUSE_RULES[rule].schools.some(({ id }) => id === school),
+    'no such school of that rule',
+  );
 
 /** What a recorded value of each fact looks like in files and in the database. Heat is recorded by maker and code. */
 export const RECORDED_FACTS = {
@@ -60,6 +93,10 @@ export const RECORDED_FACTS = {
   'plug.heat': z.object({ maker: z.string(), code: z.string() }),
   'plug.shell': z.enum(SHELLS),
   'plug.lifeKm': z.number().positive(),
+  'plug.lifeReversedKm': z.number().positive(),
+  'plug.torque': torque,
+  'plug.turn': turn,
+  'plug.instructs': instruction,
   'plug.supply': supply,
   'plug.plating': z.enum(PLATINGS),
   'position.threadDiameterMm': mm,
@@ -75,6 +112,7 @@ export const RECORDED_FACTS = {
   'position.terminal': z.enum(['solid', 'stud', 'cup']),
   'position.resistor': z.discriminatedUnion('kind', [
     z.object({ kind: z.literal('range'), low: z.number().positive(), high: z.number().positive() }),
+    z.object({ kind: z.literal('required') }),
     z.object({ kind: z.literal('none-asked') }),
     z.object({ kind: z.literal('forbidden') }),
   ]),
@@ -94,6 +132,11 @@ export const RECORDED_FACTS = {
   'position.shellFitted': z.enum(SHELLS),
   'position.seizesTwoPiece': z.boolean(),
   'position.intervalKm': z.number().positive(),
+  'position.intervalHours': z.number().positive().max(100_000),
+  'position.torque': torque,
+  'position.turn': turn,
+  'position.instructs': instruction,
+  'position.wrenchReaches': z.boolean(),
   'position.headMetal': z.enum(HEAD_METALS),
   'position.hasBattery': z.boolean(),
 
@@ -123,7 +166,7 @@ export const RECORDED_FACTS = {
   'coilAsked.bootAngleDeg': deg,
   'coilAsked.grips': z.enum(GRIPS),
   'coilAsked.mounting': mounting,
-  'coilAsked.primaryOhm': ohm,
+  'coilAsked.primaryOhm': z.union([ohm, span]),
   'coilAsked.secondaryKohm': z.number().positive(),
   'coilAsked.sparkPolarity': sparkPolarity,
   'coilAsked.revisions': z.array(word).min(1).max(9),

@@ -26,6 +26,6 @@ export const getFittingPlan = endpoint({
     'How a plug is fitted here: cautions, order of work, tightening, each step under the house rule that chose it.',
   roles: EVERYONE,
   params: z.object({ engineId: EngineKey }),
-  query: z.object({ part: Id, units: Units.default('metric'), duty: DutyText.optional() }),
+  query: z.object({ part: Id, units: Units.default('metric'), duty: DutyText.optional(), slip: Id.optional() }),
   response: FittingPlan,
 });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CONDITION_IDS } from '@brackenfell/core/house-rules/conditions';
 import { RULE_IDS } from '@brackenfell/core/house-rules/house-rules';
 import { endpoint, EVERYONE } from './endpoint.ts';
 
@@ -11,6 +12,10 @@ export const HouseRuleView = z
     asks: z.string(),
     schools: z.array(SchoolView),
     chosen: z.string(),
+    /** Where the shop chooses otherwise, the first that holds speaking. */
+    conditional: z.array(z.object({ condition: z.enum(CONDITION_IDS), says: z.string(), school: z.string() })),
+    /** Where else it may choose otherwise. */
+    conditions: z.array(z.object({ condition: z.enum(CONDITION_IDS), says: z.string() })),
     /** Who chose it and when; null while nobody has. */
     by: z.string().nullable(),
     at: z.string().nullable(),
@@ -47,6 +52,17 @@ export const chooseHouseRule = endpoint({
   roles: ['supervisor'],
   params: z.object({ rule: z.enum(RULE_IDS) }),
   body: z.object({ school: z.string().max(40), version: z.number().int().min(1) }).strict(),
+  response: RuleChanged,
+  idempotent: true,
+});
+
+export const chooseUnderCondition = endpoint({
+  method: 'POST',
+  path: '/api/house-rules/:rule/conditions/:condition',
+  summary: 'Choose a school for where a condition holds, or take that back (no school); open lines are judged again.',
+  roles: ['supervisor'],
+  params: z.object({ rule: z.enum(RULE_IDS), condition: z.enum(CONDITION_IDS) }),
+  body: z.object({ school: z.string().max(40).nullable(), version: z.number().int().min(1) }).strict(),
   response: RuleChanged,
   idempotent: true,
 });

@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { VERDICTS } from '@brackenfell/core/fitment/verdict';
 import { READING_HOWS } from '@brackenfell/core/slip/piece-readings';
 import { END_REASONS, SLIP_STATES } from '@brackenfell/core/slip/slip-states';
+import { RULE_IDS } from '@brackenfell/core/house-rules/house-rules';
+import { SWAP_RESULTS } from '@brackenfell/core/misfire/swap-test';
 import { COUNTER, EngineKey, endpoint, EVERYONE, Id, line } from './endpoint.ts';
 import { DutyText } from './duty.ts';
 import { FactKey, OpenMatter } from './open-matter.ts';
@@ -70,6 +72,22 @@ export const SlipLine = z
   .meta({ id: 'SlipLine' });
 export type SlipLine = z.infer<typeof SlipLine>;
 
+/** A swap test as far as it has come: the code, and what each swap told. It can take a day. */
+const KeptSwapTest = z.object({
+  kind: z.literal('swap-test'),
+  code: line(20),
+  results: z.array(z.enum(SWAP_RESULTS)).max(4),
+});
+/** What was read of the parts that are fitted, place by place. */
+const KeptFittedSet = z.object({
+  kind: z.literal('fitted-set'),
+  part: z.enum(['plug', 'coil']),
+  numbers: z.array(line(40)).max(48),
+});
+
+export const SlipKept = z.discriminatedUnion('kind', [KeptSwapTest, KeptFittedSet]);
+export type SlipKept = z.infer<typeof SlipKept>;
+
 export const Slip = z
   .object({
     slipId: Id,
@@ -77,6 +95,7 @@ export const Slip = z
     state: z.enum(SLIP_STATES),
     version: z.number().int(),
     customer: z.string(),
+    phone: z.string(),
     vehicle: z.string(),
     cameFor: z.string(),
     engineId: EngineKey.nullable(),
@@ -93,6 +112,19 @@ export const Slip = z
     /** Everything that keeps it from being collected; empty when it may be. */
     open: z.array(OpenMatter),
     readings: z.array(SlipReading),
+    /** House rules settled otherwise for this slip. */
+    rules: z.array(
+      z.object({
+        rule: z.enum(RULE_IDS),
+        title: z.string(),
+        school: z.string(),
+        says: z.string(),
+        reason: z.string(),
+        by: z.string(),
+        at: z.string(),
+      }),
+    ),
+    kept: z.array(SlipKept),
     notes: z.array(z.object({ noteId: Id, at: z.string(), by: z.string(), text: z.string(), mended: z.boolean() })),
     goodsMinor: z.number().int(),
     taxMinor: z.number().int(),
@@ -121,9 +153,11 @@ export type SlipSummary = z.infer<typeof SlipSummary>;
 const slipId = z.object({ slipId: Id });
 const slipLine = z.object({ slipId: Id, lineId: Id });
 /** The version the caller saw; a change made meanwhile by somebody else is refused, not overwritten. */
-const version = z.number().int().min(1).max(MOST_VERSION);
+export const SlipVersion = z.number().int().min(1).max(MOST_VERSION);
+const version = SlipVersion;
 const details = {
   customer: line(120).optional(),
+  phone: line(40).optional(),
   vehicle: line(120).optional(),
   cameFor: line(200).optional(),
   engineId: EngineKey.nullable().optional(),

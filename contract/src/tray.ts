@@ -89,7 +89,7 @@ export const TrayRow = z
     takes: z.number().int(),
     bin: z.string().nullable(),
     priceMinor: z.number().int().nullable(),
-    costPer10000KmMinor: z.number().int().nullable(),
+    costOverServiceMinor: z.number().int().nullable(),
     heatBar: z.number().nullable(),
     heatCode: z.string().nullable(),
     shape: PartShape,
@@ -153,7 +153,6 @@ const BuildChoice = z
     pins: z.number().int().nullable(),
     bootAngleDeg: z.number().nullable(),
     bootLengthMm: z.number().nullable(),
-    primaryOhm: z.number().nullable(),
     revision: z.string().nullable(),
   })
   .meta({ id: 'BuildChoice' });
@@ -189,6 +188,8 @@ export const Tray = z
       says: z.string(),
       schools: z.array(z.object({ rule: z.string(), school: z.string(), answer: z.string(), chosen: z.boolean() })),
     }),
+    /** What the cost column is spread over: `10 000 km`, or `1 000 h` where the engine counts running hours. */
+    costOver: z.string(),
     /** What the drawing shows besides the picked row's own shape, by the place the row goes to. */
     drawings: z.record(z.string(), Drawing),
     catalogueVersion: z.string(),

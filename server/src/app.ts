@@ -28,7 +28,11 @@ import { houseRuleRoutes } from './house-rules/routes.ts';
 import { quarantineRoutes } from './quarantine/routes.ts';
 import { receivingRoutes } from './receiving/routes.ts';
 import { releaseRoutes } from './release/routes.ts';
+import { dimensionRoutes } from './dimensions/routes.ts';
+import { slipNoteRoutes } from './slip/note-routes.ts';
+import { slipReadingRoutes } from './slip/reading-routes.ts';
 import { slipRoutes } from './slip/routes.ts';
+import { slipWorkRoutes } from './slip/work-routes.ts';
 import { trayRoutes } from './tray/routes.ts';
 
 const LARGEST_BODY = '64kb';
@@ -101,6 +105,10 @@ export function createApp(context: Context): Express {
   trayRoutes(app, context);
   partRoutes(app, context);
   slipRoutes(app, context);
+  slipNoteRoutes(app, context);
+  dimensionRoutes(app, context);
+  slipReadingRoutes(app, context);
+  slipWorkRoutes(app, context);
   releaseRoutes(app, context);
   houseRuleRoutes(app, context);
   fittedSetRoutes(app, context);

@@ -23,6 +23,7 @@ const AuditPage = room(async () => (await import('./audit/audit-page.tsx')).Audi
 const EngineList = room(async () => (await import('./catalogue/engine-list.tsx')).EngineList);
 const EnginePage = room(async () => (await import('./catalogue/engine-page.tsx')).EnginePage);
 const GraphPage = room(async () => (await import('./interchange/graph-page.tsx')).GraphPage);
+const DimensionPage = room(async () => (await import('./dimensions/dimension-page.tsx')).DimensionPage);
 const HelpPage = room(async () => (await import('./help/help-page.tsx')).HelpPage);
 const HouseRulesPage = room(async () => (await import('./house-rules/house-rules-page.tsx')).HouseRulesPage);
 
@@ -68,6 +69,7 @@ export function App() {
                 <Route path="engines/:engineId" element={<EnginePage />} />
                 <Route path="catalogue" element={<Navigate to="/catalogue/engines" replace />} />
                 <Route path="catalogue/engines" element={<EngineList />} />
+                <Route path="catalogue/dimensions" element={<DimensionPage />} />
                 <Route path="catalogue/audit" element={<AuditPage />} />
                 <Route path="help" element={<HelpPage />} />
                 <Route path="house-rules" element={<HouseRulesPage />} />

@@ -143,6 +143,20 @@ describe('an inspection', () => {
     ]);
   });
 
+  test('one knocked plug of four speaks for itself alone', () => {
+    const four = matter([read('gapMm', 1, 1), read('gapMm', 2, 1.02), read('gapMm', 3, 0.98), read('gapMm', 4, 0.7)], {
+      pieces: 4,
+    });
+    const judged = judgeInspection(four);
+    expect(judged.gapSpread).toMatchObject({ low: 0.98, high: 1.02, setAside: 0.7 });
+    expect(judged.pieces.map(({ answers }) => answers.gap)).toEqual([
+      'genuine-like',
+      'genuine-like',
+      'genuine-like',
+      'differs',
+    ]);
+  });
+
   test('a reading without a figure to hold it against says nothing', () => {
     expect(judgeInspection(matter([read('gapMm', 1, 1)], { catalogue: {} })).pieces[0]!.answers.gap).toBe('cannot-see');
   });

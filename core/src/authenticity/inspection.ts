@@ -1,3 +1,4 @@
+import { boxSpread } from '../gap/box-spread.ts';
 import type { EvidenceItem } from './evidence.ts';
 import { judgeBatch, judgePiece, judgeTogether, type Band, type PieceJudgement } from './judge-piece.ts';
 import { compareReading, MEASURED, type Agreement, type DecodedSpan } from './measured.ts';
@@ -90,6 +91,8 @@ export interface JudgedInspection {
     readonly high: number;
     readonly allowed: number;
     readonly all: boolean;
+    /** One reading set aside: in a box of four or more a single plug may have been knocked. */
+    readonly setAside: number | null;
   } | null;
 }
 
@@ -127,13 +130,10 @@ const isAnswer = (text: string): text is TellAnswer => (TELL_ANSWERS as readonly
 function spreadOf(matter: InspectionMatter, latest: Standing): JudgedInspection['gapSpread'] {
   const tolerance = matter.tells.find(({ measure }) => measure?.quantity === 'gapMm')?.measure?.tolerance;
   const gaps = range(matter.pieces).flatMap((piece) => latest.get(keyOf('measure', 'gapMm', piece))?.value ?? []);
-  if (tolerance === undefined || gaps.length < 2) return null;
-  return {
-    low: Math.min(...gaps),
-    high: Math.max(...gaps),
-    allowed: 2 * tolerance,
-    all: gaps.length === matter.pieces,
-  };
+  if (tolerance === undefined) return null;
+  const allowed = 2 * tolerance;
+  const spread = boxSpread(gaps, allowed);
+  return spread ? { ...spread, allowed, all: gaps.length === matter.pieces } : null;
 }
 
 const range = (count: number): number[] => Array.from({ length: count }, (_, i) => i + 1);

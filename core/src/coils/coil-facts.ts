@@ -1,4 +1,4 @@
-import { meaning, type FactMeaning, type Supply } from '../fitment/fact-shapes.ts';
+import { meaning, type Span, type FactMeaning, type Supply } from '../fitment/fact-shapes.ts';
 
 /** How a coil serves its plugs. Domain section 5. */
 export const TOPOLOGIES = ['on-plug', 'near-plug', 'waste-spark', 'rail', 'canister'] as const;
@@ -65,7 +65,8 @@ export interface CoilFactTypes {
   'coilAsked.bootAngleDeg': number;
   'coilAsked.grips': Grip;
   'coilAsked.mounting': Mounting;
-  'coilAsked.primaryOhm': number;
+  /** One figure, or the range the engine maker gives. */
+  'coilAsked.primaryOhm': number | Span;
   'coilAsked.secondaryKohm': number;
   'coilAsked.sparkPolarity': 'negative' | 'positive';
   /** Revisions the maker lets run in this build, its own first. */

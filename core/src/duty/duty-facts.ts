@@ -1,8 +1,8 @@
 import { rulingValue, type ClassRule, type FactSheet, type FactSource } from '../fitment/facts.ts';
 import { HOUSE_RULES, type HouseRules, type RuleId } from '../house-rules/house-rules.ts';
-import { agreedIntervalKm, gapForDuty, heatOffsetSteps, type Duty } from './duty.ts';
+import { saySpoke, settleRules, type SettledRules } from '../house-rules/settle-rules.ts';
+import { agreedIntervalHours, agreedIntervalKm, gapForDuty, heatOffsetSteps, type Duty } from './duty.ts';
 
-const byRule = (rule: RuleId): FactSource => ({ rank: 'house-rule', name: `House rule: ${HOUSE_RULES[rule].title}` });
 const BY_DUTY: FactSource = { rank: 'house-rule', name: 'Duty on this slip' };
 const entry = <T>(value: T, source: FactSource) => ({ ruling: [{ value, source }] });
 
@@ -25,15 +25,27 @@ export function classRuleOn(lists: readonly ClassList[], className: string | und
  * What the shop's rules and the customer's duty make of what a position asks: the facts that take the place of the engine
  * maker's own, each under the name of the rule that moved it.
  */
-export function dutyFacts(position: FactSheet, duty: Duty, rules: HouseRules, classRule: ClassRule): FactSheet {
+export function dutyFacts(
+  position: FactSheet,
+  duty: Duty,
+  { rules, spoke }: SettledRules,
+  classRule: ClassRule,
+): FactSheet {
+  const byRule = (rule: RuleId): FactSource => ({
+    rank: 'house-rule',
+    name: [`House rule: ${HOUSE_RULES[rule].title}`, saySpoke(spoke[rule])].filter(Boolean).join(', '),
+  });
   const madeFor = rulingValue(position, 'position.fuel') ?? 'petrol';
   const gap = rulingValue(position, 'position.gapMm');
   const intervalKm = rulingValue(position, 'position.intervalKm');
+  const hours = rulingValue(position, 'position.intervalHours');
+  const agreedHours = hours === undefined ? undefined : agreedIntervalHours(rules.interval, duty, hours);
   const asked = gap && gapForDuty(rules.gapForDuty, duty, gap, madeFor);
   const agreedKm = intervalKm === undefined ? undefined : agreedIntervalKm(rules.interval, duty, intervalKm);
   const isMoved = asked !== undefined && (asked.low !== gap!.low || asked.high !== gap!.high);
   return {
     'rule.electrodeUpgrade': entry(rules.electrodeUpgrade, byRule('electrodeUpgrade')),
+    'rule.twoPiece': entry(rules.twoPiece, byRule('twoPiece')),
     'duty.heatOffsetSteps': entry(heatOffsetSteps(rules.heatWithPower, duty, madeFor), byRule('heatWithPower')),
     'duty.shortColdRuns': entry(duty.shortColdRuns === true, BY_DUTY),
     'duty.classRule': entry(classRule, BY_DUTY),
@@ -41,6 +53,9 @@ export function dutyFacts(position: FactSheet, duty: Duty, rules: HouseRules, cl
     ...((duty.boostKpa ?? 0) > 0 ? { 'position.aspiration': entry('forced' as const, BY_DUTY) } : {}),
     ...(duty.gasFuel === true ? { 'position.fuel': entry('gas' as const, BY_DUTY) } : {}),
     ...(isMoved ? { 'position.gapMm': entry(asked, byRule('gapForDuty')) } : {}),
+    ...(agreedHours !== undefined && agreedHours !== hours
+      ? { 'position.intervalHours': entry(agreedHours, byRule('interval')) }
+      : {}),
     ...(agreedKm !== undefined && agreedKm !== intervalKm
       ? { 'position.intervalKm': entry(agreedKm, byRule('interval')) }
       : {}),
@@ -50,4 +65,5 @@ export function dutyFacts(position: FactSheet, duty: Duty, rules: HouseRules, cl
 const NO_CLASS: ClassRule = { kind: 'no-class' };
 
 /** What rules alone add, for standard duty and no class. */
-export const ruleFacts = (rules: HouseRules): FactSheet => dutyFacts({}, {}, rules, NO_CLASS);
+export const ruleFacts = (rules: HouseRules): FactSheet =>
+  dutyFacts({}, {}, settleRules({ defaults: rules, conditional: [] }, [], {}), NO_CLASS);

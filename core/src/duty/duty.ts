@@ -72,8 +72,26 @@ export function gapForDuty(school: SchoolOf<'gapForDuty'>, duty: Duty, stock: Sp
 const MODIFIED = { 'engine-maker': 0.5, cautious: 0.3 } as const;
 const CAUTIOUS = 2 / 3;
 
-/** The interval agreed with the customer, km. */
+/** From so much more output on, or in competition, an engine counts as modified. Domain section 11. */
+const MODIFIED_FROM = 1.1;
+
+/** The share of the engine maker's interval that is agreed with the customer; 1 is the maker's own. */
+export function intervalShare(school: SchoolOf<'interval'>, duty: Duty): number {
+  if (outputRatio(duty) >= MODIFIED_FROM - 1e-9 || duty.className !== undefined) return MODIFIED[school];
+  return school === 'cautious' ? CAUTIOUS : 1;
+}
+
+const downTo = (step: number, value: number): number => Math.floor(value / step + 1e-9) * step;
+
+/** The interval agreed, km: what is computed is rounded down to 1 000 km, under 10 000 km to 100; the maker's own stands. */
 export function agreedIntervalKm(school: SchoolOf<'interval'>, duty: Duty, makersKm: number): number {
-  if (outputRatio(duty) > 1) return Math.round(makersKm * MODIFIED[school]);
-  return school === 'cautious' ? Math.round(makersKm * CAUTIOUS) : makersKm;
+  const share = intervalShare(school, duty);
+  if (share === 1) return makersKm;
+  return makersKm * share < 10_000 ? downTo(100, makersKm * share) : downTo(1000, makersKm * share);
+}
+
+/** The same in running hours, rounded down to ten. */
+export function agreedIntervalHours(school: SchoolOf<'interval'>, duty: Duty, makersHours: number): number {
+  const share = intervalShare(school, duty);
+  return share === 1 ? makersHours : downTo(10, makersHours * share);
 }

@@ -19,6 +19,8 @@ export interface WearFacts {
   readonly gapMm: Span | undefined;
   readonly aspiration: 'natural' | 'forced' | undefined;
   readonly statedLifeKm: number | undefined;
+  /** What the maker states for reversed positions: it outranks the estimate. */
+  readonly statedReversedKm?: number | undefined;
 }
 
 /** The electrode that wears at a position: the centre where the spark runs forward, the ground in reverse. */
@@ -33,6 +35,7 @@ export function wornMaterial({ polarity, centre, ground }: Pick<WearFacts, 'pola
 export function lifeAtPositionKm(f: WearFacts): number | undefined {
   const { centre, ground, gapMm } = f;
   const groundIsPoorer = centre !== undefined && ground !== undefined && wearRank(ground) < wearRank(centre);
+  if (f.polarity === 'reverse' && f.statedReversedKm !== undefined) return f.statedReversedKm;
   if (f.polarity === 'forward' || !groundIsPoorer) return f.statedLifeKm;
   if (gapMm === undefined) return undefined;
   const growth = GROWTH_MM[ground] * (f.aspiration === 'forced' ? FORCED_INDUCTION_FACTOR : 1);

@@ -3,6 +3,8 @@ import { COIL_FACTS, type CoilFactTypes } from '../coils/coil-facts.ts';
 import { DISTRIBUTOR_FACTS, type DistributorFactTypes } from '../distributor/distributor-facts.ts';
 import { LEAD_FACTS, type LeadFactTypes } from '../leads/lead-facts.ts';
 import type { HeadMetal } from '../torque/general-table.ts';
+import type { MakersInstruction } from '../house-rules/makers-instruction.ts';
+import type { TorqueStatement, TurnStatement } from '../torque/statements.ts';
 import { meaning, type FactMeaning, type Span, type Supply } from './fact-shapes.ts';
 
 /** Electrode materials in order of wear, fastest first. Domain section 13, Electrode and polarity. */
@@ -32,6 +34,8 @@ export type PlugResistor =
 
 export type AskedResistor =
   | { readonly kind: 'range'; readonly low: number; readonly high: number }
+  /** One is asked; its value is not stated. */
+  | { readonly kind: 'required' }
   | { readonly kind: 'none-asked' }
   | { readonly kind: 'forbidden' };
 
@@ -94,6 +98,12 @@ interface PlugFactTypes {
   'plug.heat': PlugHeat;
   'plug.shell': Shell;
   'plug.lifeKm': number;
+  /** The life its maker states where the spark runs in reverse. */
+  'plug.lifeReversedKm': number;
+  'plug.torque': TorqueStatement;
+  'plug.turn': TurnStatement;
+  /** What the plug's maker instructs or forbids where shops choose for themselves. */
+  'plug.instructs': MakersInstruction;
   'plug.supply': Supply;
   /** What the shell's threads carry: plated ones are fitted dry. */
   'plug.plating': Plating;
@@ -135,6 +145,13 @@ interface PlugFactTypes {
   /** The engine is known to seize two-piece plugs in its head. */
   'position.seizesTwoPiece': boolean;
   'position.intervalKm': number;
+  /** For what stands and counts running hours instead of kilometres. */
+  'position.intervalHours': number;
+  'position.torque': TorqueStatement;
+  'position.turn': TurnStatement;
+  'position.instructs': MakersInstruction;
+  /** Whether a torque wrench reaches the plug here; where it does not, the turn is the method. */
+  'position.wrenchReaches': boolean;
   /** What the head is made of here: iron takes more torque. */
   'position.headMetal': HeadMetal;
   /** Whether the engine has a battery to take off; pumps and hand-started machines have none. */
@@ -147,6 +164,8 @@ interface PlugFactTypes {
   'duty.classRule': ClassRule;
   /** Whether a better-wearing electrode than designed may be sold without a supervisor. */
   'rule.electrodeUpgrade': 'allowed' | 'as-designed';
+  /** Which comes first in an engine known to seize the two-piece plugs it was fitted with. */
+  'rule.twoPiece': 'makers-own' | 'one-piece-first';
 }
 
 export type FactId = keyof FactTypes;
@@ -193,6 +212,14 @@ export const FACTS: Readonly<Record<FactId, FactMeaning>> = {
   'plug.heat': meaning('heat rating', 'Read the heat rating on the box or the maker’s sheet.'),
   'plug.shell': meaning('shell', 'Is the shell one piece, or is a ring pressed on above the hex?'),
   'plug.lifeKm': meaning('service life', 'Look up the maker’s stated life, in km.', 'distance'),
+  'plug.lifeReversedKm': meaning(
+    'life in reverse',
+    'Look up the life the maker states where the spark runs in reverse, in km.',
+    'distance',
+  ),
+  'plug.torque': meaning('plug maker’s torque', 'Look on the box or the maker’s sheet for a torque.'),
+  'plug.turn': meaning('plug maker’s turn', 'Look on the box: how far is it turned, from where?'),
+  'plug.instructs': meaning('plug maker’s instruction', 'Look what the maker’s sheet instructs or forbids.'),
   'plug.supply': meaning('supply', 'Ask the maker or wholesaler whether it is still supplied.'),
   'plug.plating': meaning('plating', 'Look at the threads: silvery-bright, dull grey-blue, or bare dark steel?'),
   'plug.printedNumbers': meaning('printed number', 'Read the number printed on the plug itself.'),
@@ -250,6 +277,14 @@ export const FACTS: Readonly<Record<FactId, FactMeaning>> = {
   'position.shellFitted': meaning('shell as fitted', 'Look up which shell the maker fitted.'),
   'position.seizesTwoPiece': meaning('seizing', 'Ask whether this engine is known to seize two-piece plugs.'),
   'position.intervalKm': meaning('interval', 'Look up the service interval, in km.', 'distance'),
+  'position.intervalHours': meaning('interval in hours', 'Look up the service interval, in running hours.'),
+  'position.torque': meaning('engine maker’s torque', 'Look up the engine maker’s torque for its plugs.'),
+  'position.turn': meaning(
+    'engine maker’s turn',
+    'Look up how far the engine maker has its plugs turned, and from where.',
+  ),
+  'position.instructs': meaning('engine maker’s instruction', 'Look what the engine maker’s procedure instructs.'),
+  'position.wrenchReaches': meaning('room for a wrench', 'Does a torque wrench reach the plug here?'),
   'position.headMetal': meaning(
     'head metal',
     'Hold a magnet to the head: does it stick (iron) or fall off (aluminium)?',
@@ -259,6 +294,7 @@ export const FACTS: Readonly<Record<FactId, FactMeaning>> = {
   'duty.shortColdRuns': meaning('short cold runs', 'How far is it driven at a time?'),
   'duty.classRule': meaning('class rule', 'Which class does the car run in, and on which date?'),
   'rule.electrodeUpgrade': meaning('electrode rule', 'Set the shop’s rule on better electrodes.'),
+  'rule.twoPiece': meaning('two-piece rule', 'Set the shop’s rule on engines that seize two-piece plugs.'),
   ...COIL_FACTS,
   ...LEAD_FACTS,
   ...DISTRIBUTOR_FACTS,

@@ -8,7 +8,7 @@ const rankable: fc.Arbitrary<Rankable> = fc.record({
   evidence: evidences,
   closeness: fc.integer({ min: 0, max: 900_000 }).map((n) => n / 10_000),
   onHand: fc.integer({ min: 0, max: 3 }),
-  costPer10000Km: fc.option(fc.integer({ min: 50, max: 400 }), { nil: undefined }),
+  costOverService: fc.option(fc.integer({ min: 50, max: 400 }), { nil: undefined }),
   printed: fc.constantFrom('EX1', 'EX2', 'EX3'),
 });
 
@@ -38,12 +38,12 @@ describe('the order of the tray', () => {
       evidence: { named: false, listed: true },
       closeness: 1,
       onHand: 0,
-      costPer10000Km: 200,
+      costOverService: 200,
       printed: 'EX1',
     };
     expect(compareInTray({ ...equal, onHand: 2 }, equal)).toBeLessThan(0);
-    expect(compareInTray({ ...equal, costPer10000Km: 150 }, equal)).toBeLessThan(0);
-    expect(compareInTray({ ...equal, costPer10000Km: undefined }, equal)).toBeGreaterThan(0);
+    expect(compareInTray({ ...equal, costOverService: 150 }, equal)).toBeLessThan(0);
+    expect(compareInTray({ ...equal, costOverService: undefined }, equal)).toBeGreaterThan(0);
     expect(compareInTray({ ...equal, closeness: 0.5 }, { ...equal, onHand: 9 })).toBeLessThan(0);
   });
 });

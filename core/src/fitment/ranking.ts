@@ -10,7 +10,7 @@ export interface Rankable {
   readonly closeness: number;
   readonly onHand: number;
   /** Minor currency units per 10 000 km; unknown goes last. */
-  readonly costPer10000Km: number | undefined;
+  readonly costOverService: number | undefined;
   /** Printed number: settles what is equal in all else, so that the order never wavers. */
   readonly printed: string;
 }
@@ -41,7 +41,7 @@ export function compareInTray(a: Rankable, b: Rankable): number {
   return (
     trayPlacing(a.verdict, a.evidence, a.closeness) - trayPlacing(b.verdict, b.evidence, b.closeness) ||
     Number(b.onHand > 0) - Number(a.onHand > 0) ||
-    (a.costPer10000Km ?? Infinity) - (b.costPer10000Km ?? Infinity) ||
+    (a.costOverService ?? Infinity) - (b.costOverService ?? Infinity) ||
     (a.printed < b.printed ? -1 : a.printed > b.printed ? 1 : 0)
   );
 }

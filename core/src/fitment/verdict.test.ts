@@ -112,7 +112,7 @@ describe('the order in the tray', () => {
     evidence: equivalent,
     closeness: 0,
     onHand: 1,
-    costPer10000Km: 500,
+    costOverService: 500,
     printed: 'B',
   };
   test.each<[string, Partial<Rankable>, Partial<Rankable>]>([
@@ -127,9 +127,9 @@ describe('the order in the tray', () => {
       { evidence: { named: false, listed: false } },
     ],
     ['the closer first', { closeness: 0.1, onHand: 0 }, { closeness: 0.2 }],
-    ['in stock first', { costPer10000Km: 900 }, { onHand: 0 }],
-    ['the cheaper per distance first', { costPer10000Km: 400, printed: 'Z' }, {}],
-    ['an unknown cost last', {}, { costPer10000Km: undefined, printed: 'A' }],
+    ['in stock first', { costOverService: 900 }, { onHand: 0 }],
+    ['the cheaper per distance first', { costOverService: 400, printed: 'Z' }, {}],
+    ['an unknown cost last', {}, { costOverService: undefined, printed: 'A' }],
     ['then by number, so that it never wavers', { printed: 'A' }, {}],
   ])('%s', (_, first, second) => {
     expect(compareInTray({ ...base, ...first }, { ...base, ...second })).toBeLessThan(0);

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import type { FactId, FactSheet } from '../fitment/facts.ts';
 import { sayIn } from '../fitment/say.ts';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house-rules/house-rules.ts';
+import { settleRules } from '../house-rules/settle-rules.ts';
 import { fittingPlan } from './fitting-plan.ts';
 
 const sheet = (facts: Partial<Record<FactId, unknown>>): FactSheet =>
@@ -13,7 +14,13 @@ const sheet = (facts: Partial<Record<FactId, unknown>>): FactSheet =>
   );
 const PLUG = sheet({ 'plug.seat': 'gasket-fixed', 'plug.threadDiameterMm': 14, 'plug.groundCount': 1 });
 const planOf = (position: Partial<Record<FactId, unknown>>, rules: Partial<HouseRules> = {}, plug = PLUG) =>
-  fittingPlan(sheet(position), plug, { ...DEFAULT_HOUSE_RULES, ...rules }, sayIn('metric'));
+  fittingPlan(
+    sheet(position),
+    plug,
+    settleRules({ defaults: { ...DEFAULT_HOUSE_RULES, ...rules }, conditional: [] }, [], sheet(position), plug),
+    sayIn('metric'),
+  );
+const DEFAULTS = settleRules({ defaults: DEFAULT_HOUSE_RULES, conditional: [] }, [], {});
 const told = (...given: Parameters<typeof planOf>) =>
   planOf(...given)
     .map(({ says }) => says)
@@ -34,13 +41,55 @@ describe('the order of work for fitting a plug', () => {
     expect(with_('none')).toMatch(/trace of compound.*13\.0–19\.5 N·m/s);
   });
 
+  test('reads the makers’ own torques before the general table, and names both where they have nothing in common', () => {
+    const by = (lowNm: number, highNm: number) => ({ lowNm, highNm, condition: 'dry' });
+    const engine = { 'position.headMetal': 'aluminium', 'position.torque': by(24, 30) };
+    const plug = (low: number, high: number) => ({ ...PLUG, ...sheet({ 'plug.torque': by(low, high) }) });
+    expect(told(engine, {}, plug(20, 26))).toMatch(/24\.0–26\.0 N·m, aim at 25\.0 N·m.*in common/);
+    expect(told(engine, {}, plug(12, 18))).toMatch(
+      /24\.0–27\.0 N·m.*nothing in common.*engine maker says 24.*plug maker says 12/,
+    );
+    expect(told(engine, {}, plug(20, 26))).not.toMatch(/General table/);
+  });
+
+  test('cuts only a torque that is meant dry', () => {
+    const meant = (condition: string) =>
+      told({ 'position.torque': { lowNm: 20, highNm: 20, condition } }, { threadCompound: 'always-reduced' });
+    expect(meant('dry')).toMatch(/13\.0 N·m.*a third less/);
+    expect(meant('with-compound')).toMatch(/20\.0 N·m.*means it with compound/);
+    expect(meant('not-stated')).toMatch(/20\.0 N·m.*not cut/);
+  });
+
+  test('turns a plug where no wrench reaches, whatever the shop’s rule', () => {
+    expect(told({ 'position.wrenchReaches': false })).toMatch(
+      /No wrench reaches here, so by turn: from finger-tight ½/,
+    );
+    expect(told({ 'position.wrenchReaches': true })).toMatch(/N·m/);
+  });
+
+  test('names who settled a rule: a maker before the slip, the slip before a condition', () => {
+    const seized = sheet({
+      'position.instructs': { rule: 'engineTemperature', school: 'makers-procedure', says: 'hand warm' },
+    });
+    const shop = {
+      defaults: DEFAULT_HOUSE_RULES,
+      conditional: [{ rule: 'grease', condition: 'procedure-stated', school: 'dry' } as const],
+    };
+    const slip = [{ rule: 'battery', school: 'ignition-off', reason: 'radio code lost' } as const];
+    const plan = fittingPlan(seized, PLUG, settleRules(shop, slip, seized, PLUG), sayIn('metric'));
+    const choices = plan.flatMap(({ rule }) => rule?.choice ?? []).join('; ');
+    expect(choices).toMatch(
+      /maker instructs: hand warm.*on this slip: radio code lost.*where the engine maker states a procedure/,
+    );
+  });
+
   test('takes no battery off where there is none', () => {
     expect(told({ 'position.hasBattery': false })).toMatch(/No battery here/);
     expect(told({ 'position.hasBattery': false })).not.toMatch(/negative off/);
   });
 
   test('puts the engine maker’s own procedure before every house rule, and closes with boots, connectors and first start', () => {
-    const plan = fittingPlan(sheet({}), PLUG, DEFAULT_HOUSE_RULES, sayIn('metric'), ['soak, turn back and forth']);
+    const plan = fittingPlan(sheet({}), PLUG, DEFAULTS, sayIn('metric'), ['soak, turn back and forth']);
     expect(plan[0]!.says).toMatch(/procedure comes first: soak/);
     expect(told({})).toMatch(/kept in order and read.*gasket flat.*Boots pressed home.*tugged; earths.*First start/s);
   });

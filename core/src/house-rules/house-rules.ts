@@ -51,6 +51,24 @@ export const HOUSE_RULES = {
       ),
     ],
   },
+  twoPiece: {
+    title: 'Two-piece engines',
+    asks: 'Which plug comes first where the maker’s own two-piece plugs are known to seize?',
+    schools: [
+      school(
+        'makers-own',
+        'The maker’s own',
+        'The engine maker stands behind it, and has a procedure for getting it out.',
+        'A one-piece plug is sold with the advice that it is not what the maker fitted.',
+      ),
+      school(
+        'one-piece-first',
+        'The one-piece alternative',
+        'It cannot part in the head the next time.',
+        'The maker’s own is sold with the advice that it seizes; the one-piece plug stands before it.',
+      ),
+    ],
+  },
   heatWithPower: {
     title: 'Heat with power',
     asks: 'Does a plug go colder as an engine is made to give more?',
@@ -109,6 +127,12 @@ export const HOUSE_RULES = {
         'A seized plug costs a head; less torque gives the same clamp.',
         'Torque is told cut by a third: full torque on greased threads stretches the shell.',
       ),
+      school(
+        'shank-only',
+        'On the shank only, threads dry',
+        'Compound keeps the shank from rusting fast and leaves the threads as the torque was meant for.',
+        'Torque is told as stated.',
+      ),
     ],
   },
   interval: {
@@ -145,6 +169,75 @@ export const HOUSE_RULES = {
         'In a deep well a wrench reads the joints; the gasket’s crush is what seals.',
         'The fitter is told parts of a turn.',
       ),
+    ],
+  },
+  handFirst: {
+    title: 'All by hand first',
+    asks: 'Is every plug in by hand before any is tightened?',
+    schools: [
+      school(
+        'all-by-hand',
+        'All in by hand, then tightened',
+        'What is crossed or dirty is felt before any force is on it.',
+        'The card has two rounds: by hand, then tightened.',
+      ),
+      school(
+        'one-by-one',
+        'Each finished before the next',
+        'None is forgotten half tight.',
+        'The card goes hole by hole.',
+      ),
+    ],
+  },
+  preGapped: {
+    title: 'Pre-gapped plugs',
+    asks: 'Is the gap of plugs sold as pre-gapped measured?',
+    schools: [
+      school('verify', 'Each one', 'A knock in transit closes a gap unseen.', 'The card asks for the gap of each.'),
+      school(
+        'sample',
+        'One in four, all when one is outside',
+        'A box that agrees was packed with care.',
+        'The card asks for one in four; one outside asks for all.',
+      ),
+      school(
+        'trust',
+        'Trust a sealed box',
+        'A gauge between the electrodes does more harm than it finds.',
+        'The card says the gap was not verified.',
+      ),
+    ],
+  },
+  oneOrAllPlugs: {
+    title: 'One plug or all',
+    asks: 'Is one plug changed, or the set?',
+    schools: [
+      school('all', 'The whole set', 'Its sisters have run as long.', 'A set is offered for one bad plug.'),
+      school('bank', 'The bank that is open', 'The labour is in the cover.', 'The plugs of that bank are offered.'),
+      school('failed-one', 'The one that failed', 'The others are read and sound.', 'One plug is offered.'),
+    ],
+  },
+  oneOrAllCoils: {
+    title: 'One coil or all',
+    asks: 'Is one coil changed, or the set?',
+    schools: [
+      school('failed-one', 'The one that failed', 'Coils fail by chance; a set is dear.', 'One coil is offered.'),
+      school('bank', 'The bank that is open', 'The labour is in the cover.', 'The coils of that bank are offered.'),
+      school('all', 'The whole set', 'They have had the same heat.', 'A set is offered for one bad coil.'),
+    ],
+  },
+  oneOrAllLeads: {
+    title: 'One lead or all',
+    asks: 'Is one lead changed, or the set?',
+    schools: [
+      school('all', 'The whole set', 'Its sisters are as old, and a set is routed as one.', 'A set is offered.'),
+      school(
+        'bank',
+        'The leads of one bank',
+        'The other bank is in the open and sound.',
+        'That bank’s leads are offered.',
+      ),
+      school('failed-one', 'The one that failed', 'A chafed lead says nothing of the others.', 'One lead is offered.'),
     ],
   },
   grease: {

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { capTowers, wasteSparkPairs, type EnginePlan } from '../engine-plan/engine-plan.ts';
 import { readMisfireCode, sayWhere } from './misfire-code.ts';
+import { DEFAULT_HOUSE_RULES } from '../house-rules/house-rules.ts';
 import { conclude, planSwap } from './swap-test.ts';
 
 const four: EnginePlan = { banks: [{ label: 'front to rear', cylinders: [1, 2, 3, 4] }], firingOrder: [1, 3, 4, 2] };
@@ -72,7 +73,7 @@ describe('a swap test', () => {
 
   const steps = planSwap(four, 3, 'coil-each');
   test('that the code follows with the coil sells one coil and no plugs yet', () => {
-    const { blamed, settled, sell, notYet } = conclude(steps, ['followed']);
+    const { blamed, settled, sell, notYet } = conclude(steps, ['followed'], DEFAULT_HOUSE_RULES);
     expect([blamed, settled, sell[0], notYet]).toEqual([
       'coil',
       true,
@@ -81,15 +82,23 @@ describe('a swap test', () => {
     ]);
   });
   test('that followed with the plug blames the plug, not the coil before it', () => {
-    expect(conclude(steps, ['stayed', 'followed']).blamed).toBe('plug');
+    expect(conclude(steps, ['stayed', 'followed'], DEFAULT_HOUSE_RULES).blamed).toBe('plug');
   });
   test('sells nothing while a swap is open, when one told nothing, or when all stayed', () => {
-    expect(conclude(steps, ['stayed'])).toMatchObject({ settled: false, sell: [] });
-    expect(conclude(steps, ['cannot-tell', 'stayed'])).toMatchObject({ settled: false, sell: [] });
-    const stayed = conclude(steps, ['stayed', 'stayed']);
+    expect(conclude(steps, ['stayed'], DEFAULT_HOUSE_RULES)).toMatchObject({ settled: false, sell: [] });
+    expect(conclude(steps, ['cannot-tell', 'stayed'], DEFAULT_HOUSE_RULES)).toMatchObject({ settled: false, sell: [] });
+    const stayed = conclude(steps, ['stayed', 'stayed'], DEFAULT_HOUSE_RULES);
     expect(stayed).toMatchObject({ settled: true, blamed: null, sell: [], notYet: ['coils', 'plugs'] });
     expect(stayed.says).toMatch(/injector/);
   });
+});
+
+test('how many are sold for one that failed is the shop’s rule', () => {
+  const steps = [{ move: 'lead', from: 2, to: 3 } as const];
+  const sold = (oneOrAllLeads: 'all' | 'bank' | 'failed-one') =>
+    conclude(steps, ['followed'], { ...DEFAULT_HOUSE_RULES, oneOrAllLeads }).sell[0];
+  expect([sold('all'), sold('bank')]).toEqual(['a set of leads', 'the leads of that bank']);
+  expect(sold('failed-one')).toMatch(/^one lead, .*aged set/);
 });
 
 test('where each cylinder has a coil and a lead, the lead is swapped after coil and plug', () => {

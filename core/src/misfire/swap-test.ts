@@ -1,3 +1,4 @@
+import type { HouseRules } from '../house-rules/house-rules.ts';
 import { wasteSparkPairs, type EnginePlan } from '../engine-plan/engine-plan.ts';
 
 /** What is moved to another cylinder to see whether the code goes with it. */
@@ -48,7 +49,8 @@ export function planSwap(
 }
 
 /** What happened to the code after a part was moved. */
-export type SwapResult = 'followed' | 'stayed' | 'cannot-tell';
+export const SWAP_RESULTS = ['followed', 'stayed', 'cannot-tell'] as const;
+export type SwapResult = (typeof SWAP_RESULTS)[number];
 
 export interface Conclusion {
   /** The part that is to blame; null while nothing is, or where it is none of those that were moved. */
@@ -60,9 +62,13 @@ export interface Conclusion {
 }
 
 /** What the swaps so far come to, in the order they were made. What the code followed is to blame; nothing is sold on a guess. */
-export function conclude(steps: readonly SwapStep[], results: readonly (SwapResult | undefined)[]): Conclusion {
+export function conclude(
+  steps: readonly SwapStep[],
+  results: readonly (SwapResult | undefined)[],
+  rules: OneOrAll,
+): Conclusion {
   const followed = steps.find((_, i) => results[i] === 'followed');
-  if (followed) return blame(followed);
+  if (followed) return blame(followed, rules);
   const open = steps.filter((_, i) => results[i] === undefined);
   const untold = steps.filter((_, i) => results[i] === 'cannot-tell').map(({ move }) => move);
   if (open.length > 0) {
@@ -94,33 +100,39 @@ export function conclude(steps: readonly SwapStep[], results: readonly (SwapResu
 
 const SET_OF: Readonly<Record<Swapped, string>> = { coil: 'coils', plug: 'plugs', lead: 'leads' };
 
-function blame({ move, from, to }: SwapStep): Conclusion {
-  const others = SWAPPED.filter((one) => one !== move).map((one) => SET_OF[one]);
-  const went = `The code went from cylinder ${from} to ${to} with the ${move}`;
-  switch (move) {
-    case 'coil':
-      return {
-        blamed: 'coil',
-        settled: true,
-        says: `${went}: the coil is to blame. Look at the plug it sat on: a worn gap kills coils.`,
-        sell: ['one coil, of the revision that stays in the engine'],
-        notYet: others,
-      };
-    case 'lead':
-      return {
-        blamed: 'lead',
-        settled: true,
-        says: `${went}: the lead is to blame, and its sisters are as old.`,
-        sell: ['a set of leads'],
-        notYet: others,
-      };
-    case 'plug':
-      return {
-        blamed: 'plug',
-        settled: true,
-        says: `${went}: the plug is to blame. Read it before it is thrown away.`,
-        sell: ['a set of plugs'],
-        notYet: others,
-      };
+/** The shop's rules on how many are changed when one has failed. */
+export type OneOrAll = Pick<HouseRules, 'oneOrAllPlugs' | 'oneOrAllCoils' | 'oneOrAllLeads'>;
+
+const ONE_MORE: Readonly<Record<Swapped, string>> = {
+  coil: 'one coil, of the revision that stays in the engine',
+  plug: 'one plug, the same as its sisters',
+  lead: 'one lead, of the length and kind of its sisters: an aged set beside one new lead says so on the slip',
+};
+const SAYS: Readonly<Record<Swapped, string>> = {
+  coil: 'the coil is to blame. Look at the plug it sat on: a worn gap kills coils.',
+  plug: 'the plug is to blame. Read it before it is thrown away.',
+  lead: 'the lead is to blame, and its sisters are as old.',
+};
+
+/** How many are sold for one that failed is the shop's own rule. */
+function toSell(move: Swapped, rules: OneOrAll): string {
+  const rule = { coil: rules.oneOrAllCoils, plug: rules.oneOrAllPlugs, lead: rules.oneOrAllLeads }[move];
+  switch (rule) {
+    case 'failed-one':
+      return ONE_MORE[move];
+    case 'bank':
+      return `the ${SET_OF[move]} of that bank`;
+    case 'all':
+      return `a set of ${SET_OF[move]}`;
   }
+}
+
+function blame({ move, from, to }: SwapStep, rules: OneOrAll): Conclusion {
+  return {
+    blamed: move,
+    settled: true,
+    says: `The code went from cylinder ${from} to ${to} with the ${move}: ${SAYS[move]}`,
+    sell: [toSell(move, rules)],
+    notYet: SWAPPED.filter((one) => one !== move).map((one) => SET_OF[one]),
+  };
 }

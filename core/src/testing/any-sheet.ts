@@ -74,6 +74,7 @@ const values: Readonly<Record<PlugFactId, fc.Arbitrary<unknown>>> = {
   'position.terminal': fc.constantFrom('solid', 'stud', 'cup'),
   'position.resistor': fc.constantFrom(
     { kind: 'range', low: 3, high: 7.5 },
+    { kind: 'required' },
     { kind: 'none-asked' },
     { kind: 'forbidden' },
   ),
@@ -95,6 +96,15 @@ const values: Readonly<Record<PlugFactId, fc.Arbitrary<unknown>>> = {
   'plug.plating': fc.constantFrom(...PLATINGS),
   'position.headMetal': fc.constantFrom(...HEAD_METALS),
   'position.hasBattery': fc.boolean(),
+  'plug.torque': fc.constant({ lowNm: 20, highNm: 25, condition: 'dry' }),
+  'plug.turn': fc.constant({ lowTurns: 0.5, highTurns: 0.5, from: 'fingers', gasket: 'new' }),
+  'plug.instructs': fc.constant({ rule: 'threadCompound', school: 'never', says: 'dry' }),
+  'position.torque': fc.constant({ lowNm: 20, highNm: 25, condition: 'dry' }),
+  'position.turn': fc.constant({ lowTurns: 0.5, highTurns: 0.5, from: 'fingers', gasket: 'new' }),
+  'position.instructs': fc.constant({ rule: 'grease', school: 'dry', says: 'dry' }),
+  'position.wrenchReaches': fc.boolean(),
+  'plug.lifeReversedKm': fc.integer({ min: 5000, max: 160_000 }),
+  'position.intervalHours': fc.integer({ min: 50, max: 3000 }),
   'position.intervalKm': fc.integer({ min: 5000, max: 160_000 }),
   'duty.heatOffsetSteps': fc.constantFrom(0, 0.5, 1, 2),
   'duty.shortColdRuns': fc.boolean(),
@@ -104,6 +114,7 @@ const values: Readonly<Record<PlugFactId, fc.Arbitrary<unknown>>> = {
     { kind: 'no-list-in-force', className: 'C' },
   ),
   'rule.electrodeUpgrade': fc.constantFrom('allowed', 'as-designed'),
+  'rule.twoPiece': fc.constantFrom('makers-own', 'one-piece-first'),
 };
 
 const source = fc.record({ rank: fc.constantFrom(...SOURCE_RANKS), name: fc.constantFrom('one list', 'another list') });

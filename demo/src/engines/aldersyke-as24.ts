@@ -12,7 +12,7 @@ export const aldersykeAs24: EngineEntry = {
   source: { rank: 'engine-maker', name: 'Aldersyke technical data' },
   cautions: [
     'Engine cold, ignition off: secondary voltage can kill. Blow out the well before the plug comes out; eye protection.',
-    'Coil boots part when pulled warm: twist first, then pull.',
+    'Coil boots tear when pulled straight: twist first, then pull on the body. Many hands find warm easier than cold; hot metal burns.',
   ],
   facts: {
     ...USUAL,
@@ -24,7 +24,15 @@ export const aldersykeAs24: EngineEntry = {
     'position.crownMm': 36,
     'position.heat': { maker: 'kestrane', codes: ['63'] },
     'position.intervalKm': 160000,
+    'position.torque': { lowNm: 22, highNm: 26, nominalNm: 24, condition: 'dry', dated: '2016-03' },
   },
+  // An older sheet of the same maker says more than the later one.
+  extra: [
+    {
+      source: { rank: 'engine-maker', name: 'Aldersyke repair sheet of 2009' },
+      facts: { 'position.torque': { lowNm: 28, highNm: 34, condition: 'dry', dated: '2009-06' } },
+    },
+  ],
   positions: forward(6),
   oeNumbers: [{ number: 'AK/3024-210' }, { number: 'AK/3024-204', note: 'until 2009' }],
   traits: {

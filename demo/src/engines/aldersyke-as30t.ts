@@ -27,6 +27,7 @@ export const aldersykeAs30t: EngineEntry = {
     'position.heat': { maker: 'kestrane', codes: ['65'] },
     'position.aspiration': 'forced',
     'position.intervalKm': 60_000,
+    'position.torque': { lowNm: 20, highNm: 25, condition: 'dry' },
   },
   positions: forward(6),
   oeNumbers: [{ number: 'AK/3081-447' }],

@@ -53,6 +53,7 @@ export const aldersykeAt20: EngineEntry = {
     'position.groundDesign': 'platinum',
     'position.singlePreciousBan': true,
     'position.intervalKm': 60000,
+    'position.torque': { lowNm: 24, highNm: 32, nominalNm: 28, condition: 'dry' },
   },
   positions: [1, 2, 3, 4].flatMap((cylinder) => [
     { cylinder, place: 'intake', facts: INTAKE },

@@ -33,6 +33,7 @@ export const dunmarrowDd70: EngineEntry = {
     'position.crownMm': 20,
     'position.heat': { maker: 'kestrane', codes: ['59'] },
     'position.intervalKm': 10_000,
+    'position.torque': { lowNm: 22, highNm: 30, condition: 'dry' },
   },
   positions: forward(2),
   oeNumbers: [{ number: 'DMW 33.107' }],

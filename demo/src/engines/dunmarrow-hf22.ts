@@ -35,6 +35,8 @@ export const dunmarrowHf22: EngineEntry = {
     'position.crownMm': 22,
     'position.heat': { maker: 'hollin-bray', codes: ['50'] },
     'position.intervalKm': 20_000,
+    'position.torque': { lowNm: 22, highNm: 28, condition: 'not-stated' },
+    'position.turn': { lowTurns: 1 / 16, highTurns: 1 / 16, from: 'fingers', gasket: 'none' },
   },
   positions: forward(4),
   oeNumbers: [{ number: 'DMW 22.415' }, { number: 'DMW 22.409', note: 'until 1996' }],

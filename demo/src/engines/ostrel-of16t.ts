@@ -27,6 +27,7 @@ export const ostrelOf16t: EngineEntry = {
     'position.heat': { maker: 'kestrane', codes: ['67'] },
     'position.aspiration': 'forced',
     'position.intervalKm': 60000,
+    'position.torque': { lowNm: 15, highNm: 19, condition: 'dry' },
   },
   positions: forward(4),
   oeNumbers: [{ number: '7C 1602-118 B' }, { number: '7C 1602-118 A', note: 'until 2018' }],

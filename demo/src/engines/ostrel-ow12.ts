@@ -25,6 +25,7 @@ export const ostrelOw12: EngineEntry = {
     'position.oeDepthMm': 30.35,
     'position.heat': { maker: 'ivorix', codes: ['C'] },
     'position.intervalKm': 100_000,
+    'position.torque': { lowNm: 25, highNm: 25, condition: 'dry' },
   },
   positions: forward(3),
   oeNumbers: [{ number: '7C 1184-203 B' }, { number: '7C 1184-203 A', note: 'until 2019' }],

@@ -25,7 +25,8 @@ export const pellworthPg57: EngineEntry = {
     'position.oeDepthMm': 22.0,
     'position.heat': { maker: 'kestrane', codes: ['59'] },
     'position.fuel': 'gas',
-    'position.intervalKm': 40000,
+    'position.intervalHours': 800,
+    'position.torque': { lowNm: 12, highNm: 18, condition: 'dry' },
   },
   positions: forward(8),
   oeNumbers: [

@@ -26,6 +26,7 @@ export const skerrowSh32: EngineEntry = {
     'position.heat': { maker: 'kestrane', codes: ['67'] },
     'position.aspiration': 'forced',
     'position.intervalKm': 90000,
+    'position.torque': { lowNm: 23, highNm: 29, condition: 'dry' },
   },
   positions: forward(6),
   oeNumbers: [{ number: '40-77-204-118' }, { number: '40-77-204-110', note: 'until 2012' }],

@@ -25,6 +25,12 @@ export const skerrowTv50: EngineEntry = {
     'position.shellFitted': 'two-piece',
     'position.seizesTwoPiece': true,
     'position.intervalKm': 100000,
+    'position.torque': { lowNm: 32, highNm: 36, nominalNm: 34, condition: 'with-compound' },
+    'position.instructs': {
+      rule: 'engineTemperature',
+      school: 'makers-procedure',
+      says: 'plugs are freed at a hand-warm head, in small turns back and forth',
+    },
   },
   positions: forward(8),
   oeNumbers: [{ number: '40-80-330-021' }],

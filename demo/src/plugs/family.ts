@@ -18,12 +18,36 @@ const PLATING: Readonly<Record<string, PlugFacts>> = {
   'hollin-bray': { 'plug.plating': 'zinc' },
 };
 
+/** What each maker prints about tightening on a thread and seat: a range, one figure, a turn, or nothing. */
+function tightening(maker: string, facts: PlugRow[1]): PlugFacts {
+  const isTaper = facts['plug.seat'] === 'taper';
+  const dry = (lowNm: number, highNm: number): PlugFacts => ({
+    'plug.torque': { lowNm, highNm, condition: 'dry' },
+  });
+  switch (`${maker} ${facts['plug.threadDiameterMm']}${isTaper ? ' taper' : ''}`) {
+    case 'kestrane 14':
+      return { ...dry(25, 30), 'plug.turn': { lowTurns: 0.5, highTurns: 0.5, from: 'fingers', gasket: 'new' } };
+    case 'kestrane 12':
+      return dry(15, 20);
+    case 'kestrane 14 taper':
+      return dry(10, 15);
+    case 'ivorix 14':
+      return dry(25, 25);
+    case 'ivorix 12':
+      return { 'plug.turn': { lowTurns: 0.25, highTurns: 0.25, from: 'seat-contact', gasket: 'new' } };
+    case 'hollin-bray 14':
+      return { 'plug.turn': { lowTurns: 0.5, highTurns: 2 / 3, from: 'fingers', gasket: 'new' } };
+    default:
+      return {};
+  }
+}
+
 /** Catalogue rows of one maker that share most of their facts. A fact set to `undefined` in a row is unpublished. */
 export function family(maker: string, shared: PlugFacts, rows: readonly PlugRow[]): PlugEntry[] {
   return rows.map(([number, own, shelf, more]) => ({
     maker,
     number,
-    facts: { ...PLATING[maker], ...shared, ...own } as PlugFacts,
+    facts: { ...PLATING[maker], ...tightening(maker, { ...shared, ...own }), ...shared, ...own } as PlugFacts,
     ...(shelf ? { onHand: shelf[0], bin: shelf[1], priceMinor: shelf[2] } : {}),
     ...more,
   }));

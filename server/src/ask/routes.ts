@@ -1,4 +1,5 @@
 import type { Express } from 'express';
+import { readDimensions } from '@brackenfell/core/dimensions/read-dimensions';
 import { followSupersession } from '@brackenfell/core/interchange/supersession';
 import { askedNumber, rankNames, type AskedNumber, type Ranked } from '@brackenfell/core/part-numbers/match-name';
 import { LONGEST_PART_NUMBER } from '@brackenfell/core/part-numbers/normal-form';
@@ -21,6 +22,9 @@ const MOST_WEIGHED = 60;
 
 const isDocket = (question: string): boolean => /^\d{1,9}$/.test(question);
 /** Customers and vehicles are asked for by words: a question of codes alone needs no look at the slips. */
+/** A telephone number, however it is spaced. */
+const isPhone = (question: string): boolean =>
+  /^[+\d][\d\s/().-]*$/.test(question) && question.replaceAll(/\D/g, '').length >= 5;
 const hasWord = (question: string): boolean => /(^|\s)\p{L}{3,}(\s|$)/u.test(question);
 
 /** Suggestions while somebody types: the names, and what kind of part each is. */
@@ -133,9 +137,12 @@ export function askRoutes(app: Express, context: Context): void {
       isQuick ? suggestParts(db, asked, makers, index.makers) : findParts(db, asked, makers, query.engine);
     const [parts, slips, batches] = await Promise.all([
       isNumber ? numbers() : [],
-      !isQuick && (isDocket(query.q) || hasWord(query.q)) ? findSlips(db, query.q, MOST_ANSWERS) : [],
+      !isQuick && (isDocket(query.q) || hasWord(query.q) || isPhone(query.q))
+        ? findSlips(db, query.q, MOST_ANSWERS)
+        : [],
       !isQuick && isNumber ? findBatches(db, asked.normal, MOST_ANSWERS) : [],
     ]);
+    const measured = readDimensions(query.q);
     const measure = readMeasure(query.q, query.units === 'imperial' ? 'imperial' : 'metric');
     return {
       parts,
@@ -147,6 +154,7 @@ export function askRoutes(app: Express, context: Context): void {
       })),
       batches: batches.map(({ id, ...batch }) => ({ batchId: id, ...batch })),
       measures: [...(measure?.readings ?? [])],
+      measured: measured ? { ...measured.asked, how: measured.how } : null,
       onlyOf: makers.map((id) => index.makers.get(id)!),
       remark: measure?.question ?? remarkOn(query.q),
     };

@@ -55,6 +55,7 @@ export async function readNamedParts(db: Database, partIds: readonly string[]) {
 export async function findSlips(db: Database, question: string, most: number) {
   const asked = question.trim();
   const docket = /^\d{1,9}$/.test(asked) ? Number(asked) : null;
+  const digits = asked.replaceAll(/\D/g, '');
   const like = `%${asked.toLowerCase().replaceAll(/[\\%_]/g, String.raw`\$&`)}%`;
   return db
     .selectFrom('slip')
@@ -63,6 +64,7 @@ export async function findSlips(db: Database, question: string, most: number) {
       eb.or([
         ...(docket === null ? [] : [eb('docket', '=', docket)]),
         eb(sql<string>`lower(customer || ' ' || vehicle)`, 'like', like),
+        ...(digits.length >= 5 ? [eb(sql<string>`regexp_replace(phone, '\\D', '', 'g')`, 'like', `%${digits}%`)] : []),
       ]),
     )
     .orderBy('updated_at', 'desc')

@@ -33,6 +33,7 @@ const OWN: readonly FactId[] = [
   'plug.gapAdjust',
   'position.resistor',
   'position.wellBoreMm',
+  'coilAsked.primaryOhm',
 ];
 
 function storageOf(fact: FactId): Storage {
@@ -122,6 +123,8 @@ function decode(fact: FactId, { low, high, code }: FigureValue, scales: HeatScal
       return code === 'limit' ? { kind: 'limit', mm: low } : { kind: code };
     case 'position.resistor':
       return code === 'range' ? { kind: 'range', low, high } : { kind: code };
+    case 'coilAsked.primaryOhm':
+      return low === high ? low : { low, high };
     case 'position.wellBoreMm':
       return code ?? low;
     default:

@@ -35,6 +35,8 @@ export interface Tables {
   slip_note: counter.SlipNoteTable;
   judgement: counter.JudgementTable;
   house_rule_choice: counter.HouseRuleChoiceTable;
+  slip_rule_choice: counter.SlipRuleChoiceTable;
+  slip_kept: counter.SlipKeptTable;
   release: counter.ReleaseTable;
   change_entry: counter.ChangeEntryTable;
   piece_reading: counter.PieceReadingTable;

@@ -39,7 +39,9 @@ export const OTHER_LINES: Readonly<Record<Exclude<PartKind, 'plug'>, readonly Li
       ({ holes, spacingMm, threadMm }) => `${holes} × M${threadMm}${holes > 1 ? `, ${spacingMm} mm` : ''}`,
     ),
     of('Boot', 'form', 'coilAsked.bootLengthMm', (value, say) => say.quantity('length', value)),
-    of('Primary', 'windings', 'coilAsked.primaryOhm', (value, say) => say.quantity('coil-primary', value)),
+    of('Primary', 'windings', 'coilAsked.primaryOhm', (value, say) =>
+      typeof value === 'number' ? say.quantity('coil-primary', value) : say.span('coil-primary', value),
+    ),
     of('Secondary', 'windings', 'coilAsked.secondaryKohm', (value, say) =>
       say.quantity('coil-secondary', value * 1000),
     ),

@@ -1,3 +1,4 @@
+import { intervalOf, sayServed } from '@brackenfell/core/service-plan/running-hours';
 import type { FactId, FactSheet, FactSource } from '@brackenfell/core/fitment/facts';
 import { FACTS } from '@brackenfell/core/fitment/facts';
 import { heatIndexBar } from '@brackenfell/core/heat-range/heat-scale';
@@ -17,10 +18,14 @@ export interface AskedPosition {
 /** Facts that many engines never state, and that are no question then. */
 const MAY_BE_ABSENT: readonly FactId[] = [
   'position.shellFitted',
+  'position.intervalHours',
   'coilAsked.bootLengthMm',
   'coilAsked.secondaryKohm',
   'coilAsked.revisions',
 ];
+
+/** Told only where somebody says something of it. */
+const ONLY_WHERE_SAID: readonly string[] = ['Torque', 'Wrench', 'Head'];
 
 /** The engine card's lines, in the order a hand meets the plug. */
 const PLUG_LINES: readonly LineForm[] = [
@@ -92,13 +97,32 @@ const PLUG_LINES: readonly LineForm[] = [
     const asked = v['position.resistor'];
     if (!asked) return undefined;
     if (asked.kind === 'range') return say.span('plug-resistor', { low: asked.low * 1000, high: asked.high * 1000 });
-    return asked.kind === 'forbidden' ? 'none allowed' : 'none asked';
+    return { forbidden: 'none allowed', required: 'one, value not stated', 'none-asked': 'none asked' }[asked.kind];
   }),
   form('Shell', 'rules', ['position.shellFitted'], false, (v) => v['position.shellFitted'] ?? 'no rule'),
-  form('Interval', 'rules', ['position.intervalKm'], true, (v, say) =>
-    v['position.intervalKm'] === undefined ? undefined : say.quantity('distance', v['position.intervalKm']),
+  form('Interval', 'rules', ['position.intervalHours', 'position.intervalKm'], true, (v, say) => {
+    const { km, countsIn } = intervalOf(v['position.intervalKm'], v['position.intervalHours']);
+    return km === undefined ? undefined : sayServed(km, countsIn, say);
+  }),
+  form(
+    'Head',
+    'rules',
+    ['position.headMetal'],
+    false,
+    (v) => v['position.headMetal'] && HEAD_WORDS[v['position.headMetal']],
+  ),
+  form('Torque', 'rules', ['position.torque'], true, (v, say) => {
+    const torque = v['position.torque'];
+    if (!torque) return undefined;
+    const meant = { dry: 'dry', 'with-compound': 'with compound', 'not-stated': 'dry or not is not said' };
+    return `${say.span('plug-torque', { low: torque.lowNm, high: torque.highNm })}, ${meant[torque.condition]}`;
+  }),
+  form('Wrench', 'rules', ['position.wrenchReaches'], false, (v) =>
+    v['position.wrenchReaches'] === false ? 'does not reach: by turn' : undefined,
   ),
 ];
+
+const HEAD_WORDS = { aluminium: 'aluminium', 'cast-iron': 'iron' };
 
 /** Strongest figure of each fact, as the card prints one. */
 function firstValues(sheet: FactSheet): Values {
@@ -127,15 +151,20 @@ export function requirementLines(
       if (held) held.labels.push(...(held.labels.includes(at) ? [] : [at]));
       else byValue.set(value, { labels: [at], sheet });
     }
+    if (ONLY_WHERE_SAID.includes(label) && byValue.size === 1 && byValue.has('')) return [];
     return [...byValue].map(([value, { labels, sheet }]) => {
-      const missing = facts.find((fact) => sheet[fact] === undefined);
+      // A known interval in hours leaves nothing to ask in kilometres.
+      const isWhole = value !== '' && facts.includes('position.intervalHours');
+      const missing = isWhole
+        ? undefined
+        : facts.find((fact) => sheet[fact] === undefined && !MAY_BE_ABSENT.includes(fact));
       return {
         label,
         value: value === '' ? 'not known' : value,
         sources: sourcesOf(sheet, facts),
         at: byValue.size === 1 ? [] : labels,
         isFigure: isFigure && value !== '',
-        question: missing === undefined || MAY_BE_ABSENT.includes(missing) ? null : FACTS[missing].question,
+        question: missing === undefined ? null : FACTS[missing].question,
         group,
       };
     });

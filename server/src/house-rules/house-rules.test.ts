@@ -1,6 +1,7 @@
 import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { HOUSE_RULES, RULE_IDS, type RuleId } from '@brackenfell/core/house-rules/house-rules';
+import { conclude, type OneOrAll } from '@brackenfell/core/misfire/swap-test';
 import type { FittingPlan } from '@brackenfell/contract/fitting-plan';
 import type { HouseRulesView } from '@brackenfell/contract/house-rules';
 import type { Slip } from '@brackenfell/contract/slip';
@@ -66,6 +67,16 @@ const verdictOf = (engine: string, part: string, query = ''): Outcome => ({
 });
 const planOf = (engine: string, part: string): Outcome => ({ engine, part, see: () => plan(engine, part) });
 
+/** What is offered once a swap test has blamed a part: the counter settles it by the rules the server gives. */
+const ofSwapTest = (move: 'plug' | 'coil' | 'lead'): Outcome => ({
+  engine: 'any',
+  part: move,
+  see: async () => {
+    const chosen = Object.fromEntries((await rules()).rules.map(({ rule, chosen: school }) => [rule, school]));
+    return conclude([{ move, from: 1, to: 2 }], ['followed'], chosen as unknown as OneOrAll).sell[0]!;
+  },
+});
+
 /** Somewhere in the demo world each rule decides what a customer is told or sold. */
 const OUTCOMES: Readonly<Record<RuleId, Outcome & { other: string }>> = {
   electrodeUpgrade: { ...verdictOf('dunmarrow-hf22', 'IVX-D12T-F08'), other: 'allowed' },
@@ -77,7 +88,7 @@ const OUTCOMES: Readonly<Record<RuleId, Outcome & { other: string }>> = {
   grease: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'dry' },
   orderOfWork: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'all-out' },
   battery: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'ignition-off' },
-  engineTemperature: { ...planOf('skerrow-tv50', 'KN 438G-61DR'), other: 'makers-procedure' },
+  engineTemperature: { ...planOf('pellworth-pg57', 'KN 417T-59IR'), other: 'makers-procedure' },
   sparePolicy: {
     engine: 'pellworth-pp20',
     part: 'KN 409G-59N',
@@ -87,6 +98,12 @@ const OUTCOMES: Readonly<Record<RuleId, Outcome & { other: string }>> = {
     },
     other: 'one-spare',
   },
+  twoPiece: { ...verdictOf('skerrow-tv50', 'HB/38/50.D1'), other: 'one-piece-first' },
+  handFirst: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'one-by-one' },
+  preGapped: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'sample' },
+  oneOrAllPlugs: { ...ofSwapTest('plug'), other: 'failed-one' },
+  oneOrAllCoils: { ...ofSwapTest('coil'), other: 'all' },
+  oneOrAllLeads: { ...ofSwapTest('lead'), other: 'failed-one' },
   ownNumber: {
     engine: 'skerrow-sc20',
     part: 'the first of the tray',
@@ -95,7 +112,7 @@ const OUTCOMES: Readonly<Record<RuleId, Outcome & { other: string }>> = {
   },
 };
 
-describe('the twelve house rules', () => {
+describe('the house rules', () => {
   test('each change a real outcome, and changing back restores it', async () => {
     const table: Record<string, string>[] = [];
     for (const rule of RULE_IDS) {
@@ -118,7 +135,7 @@ describe('the twelve house rules', () => {
       expect([rule, after === before]).toEqual([rule, false]);
       expect([rule, await see()]).toEqual([rule, before]);
     }
-    expect(table).toHaveLength(12);
+    expect(table).toHaveLength(18);
     if (process.env.BRACKENFELL_SHOW_RULES) console.table(table);
   });
 });
@@ -173,6 +190,89 @@ describe('a rule chosen anew', () => {
       version: (await rules()).version,
     }).expect(400);
     await choose('grease', 'smear');
+  });
+});
+
+describe('a rule chosen otherwise where a condition holds', () => {
+  const under = async (rule: RuleId, condition: string, school: string | null) =>
+    write(isolde!, 'post', `/api/house-rules/${rule}/conditions/${condition}`, {
+      school,
+      version: (await rules()).version,
+    });
+
+  test('speaks for those engines alone, says so, and is taken back', async () => {
+    expect((await under('battery', 'iron-head', 'ignition-off')).status).toBe(200);
+    expect(await plan('dunmarrow-hf22', 'KN 812T-61NR')).toContain('Ignition off and key out');
+    expect(await plan('skerrow-sc20', 'KN 419G-63DR')).toContain('Battery negative off');
+    expect((await rules()).rules.find(({ rule }) => rule === 'battery')!.conditional).toEqual([
+      { condition: 'iron-head', says: 'the head is iron', school: 'ignition-off' },
+    ]);
+    expect((await under('battery', 'iron-head', null)).status).toBe(200);
+    expect(await plan('dunmarrow-hf22', 'KN 812T-61NR')).toContain('Battery negative off');
+  });
+
+  test('is a supervisor’s, and never hangs a verdict on the part in hand', async () => {
+    expect((await under('electrodeUpgrade', 'threads-bare', 'allowed')).status).toBe(400);
+    const { version } = await rules();
+    const body = { school: 'ignition-off', version };
+    expect((await write(wren!, 'post', '/api/house-rules/battery/conditions/iron-head', body)).status).toBe(403);
+  });
+
+  test('chosen twice at one version is refused once', async () => {
+    const { version } = await rules();
+    const both = await Promise.all(
+      ['dry', 'smear'].map((school) => write(isolde!, 'post', '/api/house-rules/grease', { school, version })),
+    );
+    expect(both.map(({ status }) => status).sort()).toEqual([200, 409]);
+    await choose('grease', 'smear');
+  });
+});
+
+describe('a rule settled otherwise on one slip', () => {
+  const otherwise = (slip: Slip, rule: RuleId, school: string | null, who: Agent = wren!) =>
+    write(who, 'post', `/api/slips/${slip.slipId}/rules/${rule}`, {
+      version: slip.version,
+      school,
+      reason: 'asked for by the customer',
+    });
+
+  test('holds for that slip alone, is told with who and why, and judges its lines again', async () => {
+    const slip = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F08');
+    expect(slip.lines[0]).toMatchObject({ verdict: 'needs-supervisor' });
+    expect((await otherwise(slip, 'electrodeUpgrade', 'allowed')).status).toBe(403);
+    const settled = (await otherwise(slip, 'electrodeUpgrade', 'allowed', isolde)).body as Slip;
+    expect(settled.lines[0]).toMatchObject({ verdict: 'sell-with-advice' });
+    expect(settled.rules).toEqual([
+      expect.objectContaining({ rule: 'electrodeUpgrade', by: 'Isolde', reason: 'asked for by the customer' }),
+    ]);
+    const other = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F08');
+    expect(other.lines[0]).toMatchObject({ verdict: 'needs-supervisor' });
+    const back = (await otherwise(settled, 'electrodeUpgrade', null, isolde)).body as Slip;
+    expect([back.lines[0]!.verdict, back.rules]).toEqual(['needs-supervisor', []]);
+  });
+
+  test('changes how a part is fitted there, and gives way to the maker’s own instruction', async () => {
+    const slip = await begin({ engineId: 'skerrow-tv50' });
+    const colder = (await otherwise(slip, 'engineTemperature', 'cold')).body as Slip;
+    const drier = (await otherwise(colder, 'grease', 'dry')).body as Slip;
+    const part = await partIdOf('KN 438G-61DR');
+    const { steps } = (
+      await wren!.get(`/api/engines/skerrow-tv50/fitting-plan?part=${part}&slip=${drier.slipId}`).expect(200)
+    ).body as FittingPlan;
+    const by = (title: string) => steps.find(({ rule }) => rule?.title === title)!.rule!.choice;
+    expect(by('Boot grease')).toMatch(/^Dry and clean · on this slip: asked for/);
+    expect(by('Engine temperature')).toMatch(
+      /maker’s procedure says · the maker instructs: plugs are freed at a hand-warm/i,
+    );
+  });
+
+  test('is no starter’s to settle, nor anybody’s on what is final', async () => {
+    const slip = await begin({ engineId: 'skerrow-sc20' });
+    expect((await otherwise(slip, 'grease', 'dry', await counter.as('starter'))).status).toBe(403);
+    const ended = (
+      await write(wren!, 'post', `/api/slips/${slip.slipId}/end`, { version: slip.version, reason: 'price' })
+    ).body as Slip;
+    expect((await otherwise(ended, 'grease', 'dry', isolde)).status).toBe(409);
   });
 });
 

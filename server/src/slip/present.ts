@@ -5,6 +5,7 @@ import type { OpenMatter } from '@brackenfell/contract/open-matter';
 import type { Slip, SlipLine, SlipReading, SlipSummary } from '@brackenfell/contract/slip';
 import type { InspectionLine } from '@brackenfell/contract/inspection';
 import type { ReadingRow } from './reading-store.ts';
+import type { readSlipChoices } from '../house-rules/store.ts';
 import { openOf } from './standing.ts';
 import type { LineRow, listSlipRows, readNotes, SlipRow, ToldRow } from './store.ts';
 
@@ -71,15 +72,22 @@ function sayCause(cause: string | null): string {
   return cause === 'reading' ? 'a reading of the piece in hand' : 'what the slip is for';
 }
 
+/** What stands on a slip besides its lines. */
+interface Beside {
+  readonly notes: Awaited<ReturnType<typeof readNotes>>;
+  readonly judgements: readonly ToldRow[];
+  readonly inspections: readonly InspectionLine[];
+  readonly readings: readonly ReadingRow[];
+  readonly rules: Awaited<ReturnType<typeof readSlipChoices>>;
+  readonly kept: Slip['kept'];
+  readonly inHandPrinted: string | null;
+}
+
 /** A slip as the docket shows it. Only lines for sale are priced; a customer's own part never is. */
 export function slipView(
   slip: SlipRow,
   lines: readonly LineRow[],
-  notes: Awaited<ReturnType<typeof readNotes>>,
-  judgements: readonly ToldRow[],
-  inspections: readonly InspectionLine[],
-  readings: readonly ReadingRow[],
-  inHandPrinted: string | null,
+  { notes, judgements, inspections, readings, rules, kept, inHandPrinted }: Beside,
 ): Slip {
   const open = isFinal(slip.state) ? [] : openOf(lines);
   return {
@@ -88,6 +96,7 @@ export function slipView(
     state: slip.state,
     version: slip.version,
     customer: slip.customer,
+    phone: slip.phone,
     vehicle: slip.vehicle,
     cameFor: slip.came_for,
     engineId: slip.engine_id,
@@ -111,6 +120,13 @@ export function slipView(
       by,
       at: at.toISOString(),
     })),
+    rules: rules.map(({ at, ...choice }) => ({
+      ...choice,
+      title: HOUSE_RULES[choice.rule].title,
+      says: HOUSE_RULES[choice.rule].schools.find(({ id }) => id === choice.school)?.says ?? choice.school,
+      at: at.toISOString(),
+    })),
+    kept,
     notes: notes.map((note) => ({
       noteId: note.id,
       at: note.at.toISOString(),

@@ -27,7 +27,11 @@ function usualQuantity(
   candidate: JudgedCandidate | undefined,
 ): number {
   const places = (candidate?.servedAt.length ?? 1) * (candidate ? engines : 1);
-  return kind === 'plug' && candidate && judged?.ruling.rules.sparePolicy === 'one-spare' ? places + 1 : places;
+  return kind === 'plug' &&
+    candidate &&
+    judged?.ruling.settle(judged.positions[0]!.sheet).rules.sparePolicy === 'one-spare'
+    ? places + 1
+    : places;
 }
 
 const MOST_PIECES = 999;

@@ -1,6 +1,8 @@
 import type { FactId } from '@brackenfell/core/fitment/facts';
 import type { PieceReading, ReadingHow } from '@brackenfell/core/slip/piece-readings';
+import type { SlipChoice } from '@brackenfell/core/house-rules/settle-rules';
 import type { Database, Writing } from '../db/database.ts';
+import { readSlipChoices } from '../house-rules/store.ts';
 
 /** Readings that stand on a slip, in the order taken. */
 export async function readReadings(db: Database, slipId: string) {
@@ -27,17 +29,20 @@ export type ReadingRow = Awaited<ReturnType<typeof readReadings>>[number];
 export interface FoundHere {
   readonly ofVehicle: readonly PieceReading[];
   readonly ofPart: ReadonlyMap<string, readonly PieceReading[]>;
+  /** House rules settled otherwise for this slip. */
+  readonly ofRules: readonly SlipChoice[];
 }
 
 export async function readFound(db: Database, slipId: string): Promise<FoundHere> {
   const ofVehicle: PieceReading[] = [];
   const ofPart = new Map<string, PieceReading[]>();
-  for (const { part_id: partId, fact, value, how, by } of await readReadings(db, slipId)) {
+  const [readings, ofRules] = await Promise.all([readReadings(db, slipId), readSlipChoices(db, slipId)]);
+  for (const { part_id: partId, fact, value, how, by } of readings) {
     const reading = { fact, value: value as PieceReading['value'], how, by };
     if (partId === null) ofVehicle.push(reading);
     else ofPart.set(partId, [...(ofPart.get(partId) ?? []), reading]);
   }
-  return { ofVehicle, ofPart };
+  return { ofVehicle, ofPart, ofRules };
 }
 
 export async function storeReading(

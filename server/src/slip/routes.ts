@@ -1,11 +1,7 @@
 import type { Express } from 'express';
-import { isOfVehicle } from '@brackenfell/core/slip/fact-answers';
-import { isAnswerTo } from '@brackenfell/core/slip/piece-readings';
 import { mayBecome, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
 import {
   addLine,
-  addNote,
-  addReading,
   changeLine,
   changeSlip,
   collectSlip,
@@ -15,12 +11,10 @@ import {
   getLineTold,
   getSlip,
   listSlips,
-  mendNote,
   parkSlip,
   removeLine,
   restoreLine,
   takeOverSlip,
-  withdrawReading,
 } from '@brackenfell/contract/slip';
 import type { Context } from '../context.ts';
 import type { Database } from '../db/database.ts';
@@ -34,23 +28,14 @@ import { readPartRows } from '../tray/store.ts';
 import { judgeLinesAgain } from './judge-lines.ts';
 import { summaryView } from './present.ts';
 import { putLine } from './put-line.ts';
-import { storeReading, withdraw } from './reading-store.ts';
 import { showSlip } from './show-slip.ts';
 import { mustBeTakable, mustHold } from './slip-change.ts';
 import { openOf } from './standing.ts';
-import {
-  changeSlipRow,
-  findLine,
-  findNote,
-  listSlipRows,
-  lockForSale,
-  readLines,
-  readSlip,
-  readTold,
-} from './store.ts';
+import { changeSlipRow, findLine, listSlipRows, lockForSale, readLines, readSlip, readTold } from './store.ts';
 
 interface Details {
   readonly customer?: string | undefined;
+  readonly phone?: string | undefined;
   readonly vehicle?: string | undefined;
   readonly cameFor?: string | undefined;
   readonly engineId?: string | null | undefined;
@@ -62,9 +47,21 @@ interface Details {
 }
 
 /** Columns of a slip from what was sent, leaving out what was not. */
-function columnsOf({ customer, vehicle, cameFor, engineId, inHandPartId, build, duty, engineCount, staying }: Details) {
+function columnsOf({
+  customer,
+  phone,
+  vehicle,
+  cameFor,
+  engineId,
+  inHandPartId,
+  build,
+  duty,
+  engineCount,
+  staying,
+}: Details) {
   return {
     ...(customer === undefined ? {} : { customer }),
+    ...(phone === undefined ? {} : { phone }),
     ...(vehicle === undefined ? {} : { vehicle }),
     ...(cameFor === undefined ? {} : { came_for: cameFor }),
     // Another engine has other builds.
@@ -192,11 +189,12 @@ export function slipRoutes(app: Express, context: Context): void {
   serve(app, context, copySlip, async ({ params, staff, trx }) => {
     const from = await readSlip(trx, params.slipId);
     if (!from) return trouble('not-found', 'There is no slip of that number.');
-    const { customer, vehicle, came_for, engine_id, build, duty, engine_count, revision_staying } = from;
+    const { customer, phone, vehicle, came_for, engine_id, build, duty, engine_count, revision_staying } = from;
     const { id } = await trx
       .insertInto('slip')
       .values({
         customer,
+        phone,
         vehicle,
         came_for,
         engine_id,
@@ -296,74 +294,6 @@ export function slipRoutes(app: Express, context: Context): void {
       return showSlip(trx, slip.id);
     });
   }
-
-  serve(app, context, addNote, async ({ params, body, staff, trx }) => {
-    const slip = await changeSlipRow(trx, {
-      slipId: params.slipId,
-      version: body.version,
-      staffId: staff.id,
-      action: 'note',
-    });
-    if (isTrouble(slip)) return slip;
-    await trx.insertInto('slip_note').values({ slip_id: slip.id, staff_id: staff.id, text: body.text }).execute();
-    return showSlip(trx, slip.id);
-  });
-
-  serve(app, context, mendNote, async ({ params, body, staff, trx }) => {
-    const slip = await changeSlipRow(trx, {
-      slipId: params.slipId,
-      version: body.version,
-      staffId: staff.id,
-      action: 'mend note',
-    });
-    if (isTrouble(slip)) return slip;
-    const note = await findNote(trx, slip.id, params.noteId);
-    if (!note) return trouble('not-found', 'The slip has no such note.');
-    if (note.staff_id !== staff.id && staff.role !== 'supervisor')
-      return trouble('role-not-allowed', `${note.by} wrote it: only they or a supervisor mend it.`);
-    await trx
-      .insertInto('slip_note')
-      .values({ slip_id: slip.id, staff_id: staff.id, text: body.text, replaces_id: note.id })
-      .execute();
-    return showSlip(trx, slip.id);
-  });
-
-  serve(app, context, addReading, async ({ params, body, staff, trx }) => {
-    const { partId, fact, value, how, device } = body;
-    if (!isAnswerTo(fact, { value, how }))
-      return trouble('invalid-request', 'Answer the question as it is asked.', { value: 'is no answer to it' });
-    if (isOfVehicle(fact) !== (partId === null))
-      return trouble('invalid-request', 'Say whose it is: a part’s, or the vehicle’s.', {
-        partId: 'does not go with it',
-      });
-    if (partId !== null && (await readPartRows(trx, [partId])).length === 0)
-      return trouble('invalid-request', 'Choose a part of this catalogue.', { partId: 'no such part' });
-    const slip = await changeSlipRow(trx, {
-      slipId: params.slipId,
-      version: body.version,
-      staffId: staff.id,
-      action: 'read',
-      unless: mustHold(staff),
-    });
-    if (isTrouble(slip)) return slip;
-    await storeReading(trx, { slipId: slip.id, partId, fact, value, how, device: device ?? null, staffId: staff.id });
-    await judgeLinesAgain(context, trx, slip, staff, { cause: 'reading', store: 'changed' });
-    return showSlip(trx, slip.id);
-  });
-
-  serve(app, context, withdrawReading, async ({ params, body, staff, trx }) => {
-    const slip = await changeSlipRow(trx, {
-      slipId: params.slipId,
-      version: body.version,
-      staffId: staff.id,
-      action: 'withdraw reading',
-      unless: mustHold(staff),
-    });
-    if (isTrouble(slip)) return slip;
-    if (!(await withdraw(trx, slip.id, params.readingId))) return trouble('not-found', 'The slip has no such reading.');
-    await judgeLinesAgain(context, trx, slip, staff, { cause: 'reading', store: 'changed' });
-    return showSlip(trx, slip.id);
-  });
 
   serve(app, context, getLineTold, async ({ params, db }) => {
     const told = await readTold(db, params.slipId, params.lineId);

@@ -3,22 +3,33 @@ import { listInspectionRows } from '../authenticity/store.ts';
 import type { Database } from '../db/database.ts';
 import { inspectionLine } from '../quarantine/present.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
+import { readSlipChoices } from '../house-rules/store.ts';
 import { readPartRows } from '../tray/store.ts';
 import { readReadings } from './reading-store.ts';
 import { slipView } from './present.ts';
-import { readJudgements, readLines, readNotes, readSlip } from './store.ts';
+import { readJudgements, readKept, readLines, readNotes, readSlip } from './store.ts';
 
 /** A slip as it stands, with what was told of its lines before. */
 export async function showSlip(db: Database, slipId: string): Promise<Slip | Trouble> {
   const slip = await readSlip(db, slipId);
   if (!slip) return trouble('not-found', 'There is no slip of that number.');
-  const [lines, notes, judgements, inspections, readings, inHand] = [
+  const [lines, notes, judgements, inspections, readings, rules, kept, inHand] = [
     await readLines(db, slipId),
     await readNotes(db, slipId),
     await readJudgements(db, slipId),
     (await listInspectionRows(db, { slipId })).map(inspectionLine),
     await readReadings(db, slipId),
+    await readSlipChoices(db, slipId),
+    await readKept(db, slipId),
     slip.in_hand_part_id === null ? [] : await readPartRows(db, [slip.in_hand_part_id]),
   ];
-  return slipView(slip, lines, notes, judgements, inspections, readings, inHand[0]?.printed ?? null);
+  return slipView(slip, lines, {
+    notes,
+    judgements,
+    inspections,
+    readings,
+    rules,
+    kept,
+    inHandPrinted: inHand[0]?.printed ?? null,
+  });
 }

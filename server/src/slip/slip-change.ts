@@ -6,6 +6,11 @@ import type { SlipRow } from './store.ts';
 
 const held = (slip: SlipRow) => ({ state: slip.state, holderId: slip.holder_id });
 
+export const mustBeUnfinished = ({ state, docket }: SlipRow): Trouble | undefined =>
+  isFinal(state)
+    ? trouble('not-allowed-now', `Slip ${docket} is ${SLIP_STATE_WORDS[state]} and final: copy it to a new slip.`)
+    : undefined;
+
 /** Only its holder writes on a slip, and only while it is open; says what to do otherwise. */
 export const mustHold =
   (staff: Staff) =>

@@ -2,6 +2,7 @@ import { recordChange } from '../history/store.ts';
 import { sql, type Updateable } from 'kysely';
 import type { Database, Writing } from '../db/database.ts';
 import type { SlipTable } from '../db/tables/counter.ts';
+import type { SlipKept } from '@brackenfell/contract/slip';
 import type { SlipState } from '@brackenfell/core/slip/slip-states';
 import { trouble, type Trouble } from '../http/trouble.ts';
 
@@ -285,4 +286,27 @@ export async function changeSlipRow(
     after: change.set ?? {},
   });
   return (await readSlip(trx, change.slipId))!;
+}
+
+export async function storeKept(
+  trx: Writing,
+  { slipId, kept, staffId }: { slipId: string; kept: SlipKept; staffId: string },
+): Promise<void> {
+  await trx
+    .insertInto('slip_kept')
+    .values({ slip_id: slipId, kind: kept.kind, kept: JSON.stringify(kept), staff_id: staffId })
+    .execute();
+}
+
+/** Work kept on a slip as far as it has come: the latest of each kind. */
+export async function readKept(db: Database, slipId: string): Promise<SlipKept[]> {
+  const rows = await db
+    .selectFrom('slip_kept')
+    .distinctOn('kind')
+    .select('kept')
+    .where('slip_id', '=', slipId)
+    .orderBy('kind')
+    .orderBy('id', 'desc')
+    .execute();
+  return rows.map(({ kept }) => kept);
 }

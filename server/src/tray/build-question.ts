@@ -15,7 +15,6 @@ export function buildChoices(positions: readonly AskedPosition[], builds: readon
         pins: rulingValue(sheet, 'coilAsked.pinsCount') ?? null,
         bootAngleDeg: rulingValue(sheet, 'coilAsked.bootAngleDeg') ?? null,
         bootLengthMm: rulingValue(sheet, 'coilAsked.bootLengthMm') ?? null,
-        primaryOhm: rulingValue(sheet, 'coilAsked.primaryOhm') ?? null,
         revision: rulingValue(sheet, 'coilAsked.revisions')?.[0] ?? null,
       },
     ];

@@ -1,14 +1,20 @@
 import { lifeAtPositionKm } from '@brackenfell/core/fitment/electrode-wear';
 import { rulingValue, type FactSheet } from '@brackenfell/core/fitment/facts';
+import { PRICED_OVER, type CountsIn } from '@brackenfell/core/service-plan/running-hours';
 import type { AskedPosition } from './asked.ts';
 
 /** What the cost for a distance depends on, of the plug. */
-export const COST_FACTS = ['plug.centreMaterial', 'plug.groundMaterial', 'plug.lifeKm'] as const;
+export const COST_FACTS = ['plug.centreMaterial', 'plug.groundMaterial', 'plug.lifeKm', 'plug.lifeReversedKm'] as const;
 
-const KM = 10_000;
+/** How the engine counts its service at these positions. */
+export const countsIn = (positions: readonly AskedPosition[]): CountsIn =>
+  positions.some(({ sheet }) => rulingValue(sheet, 'position.intervalHours') !== undefined) ? 'hours' : 'distance';
 
-/** Cost of a set per 10 000 km of the life it reaches at the hardest of its positions, in minor units; undefined when unknown. */
-export function costPer10000KmMinor(
+/**
+ * Cost of a set, in minor units, over 10 000 km or 1 000 running hours of the life it reaches at the hardest of its positions;
+ * undefined when unknown.
+ */
+export function costOverServiceMinor(
   positions: readonly AskedPosition[],
   plug: Pick<FactSheet, (typeof COST_FACTS)[number]>,
   eachMinor: number | null,
@@ -22,8 +28,11 @@ export function costPer10000KmMinor(
       gapMm: rulingValue(asked, 'position.gapMm'),
       aspiration: rulingValue(asked, 'position.aspiration'),
       statedLifeKm: rulingValue(plug, 'plug.lifeKm'),
+      statedReversedKm: rulingValue(plug, 'plug.lifeReversedKm'),
     }),
   );
   if (lives.some((life) => life === undefined)) return undefined;
-  return Math.round((eachMinor * positions.length * KM) / Math.min(...(lives as number[])));
+  return Math.round(
+    (eachMinor * positions.length * PRICED_OVER[countsIn(positions)].km) / Math.min(...(lives as number[])),
+  );
 }

@@ -28,7 +28,8 @@ function heatView({ scales, candidates, ruling }: JudgedEngine, sheet: FactSheet
   const requiredBar = asked?.codes.map((code) => heatIndexBar(asked.scale, code)).filter((bar) => bar !== undefined);
   if (!asked || !requiredBar || requiredBar.length === 0)
     return { rails, requiredMaker: null, requiredBar: [], targetLowBar: null, targetHighBar: null, other: null };
-  const { rules, duty } = ruling;
+  const { duty } = ruling;
+  const { rules } = ruling.settle(sheet);
   const madeFor = rulingValue(sheet, 'position.fuel') ?? 'petrol';
   const offset = heatOffsetSteps(rules.heatWithPower, duty, madeFor);
   const target = targetOf(asked, requiredBar, offset);

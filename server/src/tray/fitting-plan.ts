@@ -6,6 +6,7 @@ import type { FittingPlan } from '@brackenfell/contract/fitting-plan';
 import type { Context } from '../context.ts';
 import type { Database } from '../db/database.ts';
 import { readProcedures } from '../engine/store.ts';
+import type { FoundHere } from '../slip/reading-store.ts';
 import { judgePlugs } from './judge-plugs.ts';
 
 interface Question {
@@ -13,15 +14,16 @@ interface Question {
   readonly partId: string;
   readonly duty: Duty;
   readonly units: UnitDisplay;
+  readonly found: FoundHere | undefined;
 }
 
 /** How a plug is fitted in an engine, at the place it suits. Undefined without such an engine or plug. */
 export async function planFitting(
   context: Context,
   db: Database,
-  { engineId, partId, duty, units }: Question,
+  { engineId, partId, duty, units, found }: Question,
 ): Promise<FittingPlan | undefined> {
-  const judged = await judgePlugs(context, { engineId, duty, only: [partId] }, units, db);
+  const judged = await judgePlugs(context, { engineId, duty, only: [partId], found }, units, db);
   const candidate = judged?.candidates[0];
   if (!judged || !candidate) return undefined;
   const position = judged.positions.find(({ place }) => place === candidate.place)!;
@@ -39,7 +41,13 @@ export async function planFitting(
             caution: true,
           },
         ]
-      : fittingPlan(asked, candidate.sheet, judged.ruling.rules, sayIn(units), await readProcedures(db, engineId));
+      : fittingPlan(
+          asked,
+          candidate.sheet,
+          judged.ruling.settle(position.sheet, candidate.sheet),
+          sayIn(units),
+          await readProcedures(db, engineId),
+        );
   return {
     engine: `${judged.engine.maker} ${judged.engine.code}`,
     part: candidate.part.printed,

@@ -48,7 +48,7 @@ export async function judgeOthers(
     readStock(db, ids),
     readNamedParts(db, [...new Set([...onTrails, ...asked.roots])]),
     readJobFacts(db, asked, question),
-    readRuling(db, question.duty ?? {}),
+    readRuling(db, question.duty ?? {}, question.found?.ofRules),
   ]);
   const standing = standingBy(ruling.rules);
   const say = sayIn(units);
@@ -67,7 +67,7 @@ export async function judgeOthers(
         listedBy: asked.listingAt(place, id),
         trail: asked.trails.get(id),
         bySizeOnly: !asked.reached.has(id),
-        costPer10000KmMinor: null,
+        costOverServiceMinor: null,
       };
     })
     .sort((a, b) => compareInTray(rankOf(a, standing), rankOf(b, standing)));
@@ -100,7 +100,7 @@ const rankOf = ({ part, judgement, evidence }: JudgedCandidate, standing: (evide
   evidence: standing(evidence),
   closeness: judgement.closeness,
   onHand: part.on_hand ?? 0,
-  costPer10000Km: undefined,
+  costOverService: undefined,
   printed: part.printed,
 });
 

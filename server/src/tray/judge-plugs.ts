@@ -14,7 +14,7 @@ import type { Context } from '../context.ts';
 import type { Database } from '../db/database.ts';
 import type { StoredEdge } from '../interchange/store.ts';
 import { readAsked, type Asked, type AskedOf, type AskedPosition } from './asked.ts';
-import { COST_FACTS, costPer10000KmMinor } from './cost.ts';
+import { COST_FACTS, costOverServiceMinor } from './cost.ts';
 import { layOut } from './lay-out.ts';
 import { answeredInAnyCase, countAll, pickFirst, type CandidateCounts } from './pick-candidates.ts';
 import { readRuling, type Ruling } from './ruling.ts';
@@ -51,7 +51,7 @@ export interface JudgedCandidate {
   readonly listedBy: string | null;
   readonly trail: Trail | undefined;
   readonly bySizeOnly: boolean;
-  readonly costPer10000KmMinor: number | null;
+  readonly costOverServiceMinor: number | null;
   /** Labels of the positions it was judged for: all, or those of the one place it suits best where places differ. */
   readonly servedAt: readonly string[];
   readonly place: string;
@@ -82,7 +82,7 @@ export async function judgePlugs(
 ): Promise<JudgedEngine | undefined> {
   const [asked, ruling] = await Promise.all([
     readAsked(context, db, 'plug', question, context.sheets.withPlugs(db)),
-    readRuling(db, question.duty ?? {}),
+    readRuling(db, question.duty ?? {}, question.found?.ofRules),
   ]);
   if (!asked) return undefined;
   const standing = standingBy(ruling.rules);
@@ -117,7 +117,7 @@ export async function judgePlugs(
       const place = held.plugs.placeOf(screened.id)!;
       const part: TrayPart = { ...stock.get(screened.id)!, ...held.titles[place]! };
       const costFacts = Object.fromEntries(COST_FACTS.map((fact) => [fact, held.plugs.factOf(place, fact)]));
-      const cost = costPer10000KmMinor(asked.positions, costFacts, part.each_minor);
+      const cost = costOverServiceMinor(asked.positions, costFacts, part.each_minor);
       const { verdict, closeness, evidence } = screened;
       const onHand = part.on_hand ?? 0;
       const rank: Rankable = {
@@ -125,7 +125,7 @@ export async function judgePlugs(
         evidence: standing(evidence),
         closeness,
         onHand,
-        costPer10000Km: cost,
+        costOverService: cost,
         printed: part.printed,
       };
       return { screened, part, cost, rank };
@@ -146,7 +146,7 @@ export async function judgePlugs(
       listedBy: asked.listingAt(place, id),
       trail: asked.trails.get(id),
       bySizeOnly: !asked.reached.has(id),
-      costPer10000KmMinor: cost ?? null,
+      costOverServiceMinor: cost ?? null,
     };
   });
   return {

@@ -12,7 +12,7 @@ import { alikePositions, type Asked } from './asked.ts';
 import type { Ruling } from './ruling.ts';
 import { UNCONNECTED, type ScreenedBySize, type ScreenedCandidate } from './pick-candidates.ts';
 
-const NOTHING_FOUND_HERE: FoundHere = { ofVehicle: [], ofPart: new Map() };
+const NOTHING_FOUND_HERE: FoundHere = { ofVehicle: [], ofPart: new Map(), ofRules: [] };
 const PLAIN = sayIn('metric');
 
 /**

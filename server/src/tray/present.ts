@@ -1,3 +1,6 @@
+import { saySpoke } from '@brackenfell/core/house-rules/settle-rules';
+import { PRICED_OVER } from '@brackenfell/core/service-plan/running-hours';
+import { countsIn } from './cost.ts';
 import type { CheckId } from '@brackenfell/core/fitment/check-ids';
 import { CHECKS_BY_KIND } from '@brackenfell/core/fitment/checks-by-kind';
 import { FACTS, rulingValue } from '@brackenfell/core/fitment/facts';
@@ -122,7 +125,7 @@ function rowView(
     takes: candidate.servedAt.length,
     bin: part.bin,
     priceMinor: part.each_minor,
-    costPer10000KmMinor: candidate.costPer10000KmMinor,
+    costOverServiceMinor: candidate.costOverServiceMinor,
     heatBar: heat?.indexBar ?? null,
     heatCode: heat?.code ?? null,
     shape: partShape(judged.kind, sheet, judged.positions.find((p) => p.place === candidate.place)!.sheet),
@@ -148,7 +151,7 @@ const GROUP_STARTS: readonly CheckId[] = [
 
 /** The house rules that a verdict or an order rests on. */
 const RULES_OF: Readonly<Record<PartKind, readonly RuleId[]>> = {
-  plug: ['electrodeUpgrade', 'heatWithPower', 'gapForDuty', 'interval', 'ownNumber'],
+  plug: ['electrodeUpgrade', 'twoPiece', 'heatWithPower', 'gapForDuty', 'interval', 'ownNumber'],
   coil: ['ownNumber'],
   'lead-set': ['ownNumber'],
   cap: ['ownNumber'],
@@ -165,6 +168,7 @@ export function trayView(
   const tables = new TrayTables();
   const { kind, positions } = judged;
   const rows = judged.candidates.map((candidate) => rowView(judged, candidate, question.inHand, tables));
+  const settled = judged.ruling.settle(positions[0]!.sheet);
   const { byReference, bySize, ...verdicts } = judged.counts;
   return {
     engineId: question.engineId,
@@ -183,10 +187,11 @@ export function trayView(
     order: RANKING_TOLD,
     rules: RULES_OF[kind].map((rule) => ({
       rule: HOUSE_RULES[rule].title,
-      choice: chosenSchool(judged.ruling.rules, rule).says,
+      choice: [chosenSchool(settled.rules, rule).says, saySpoke(settled.spoke[rule])].filter(Boolean).join(', '),
     })),
     mixedFill: mixedFill(judged),
     duty: dutyView(judged, units),
+    costOver: PRICED_OVER[countsIn(positions)].says,
     drawings: Object.fromEntries(
       [...new Set(positions.map(({ place }) => place))].map((place) => [place, drawingAt(judged, place, rows, around)]),
     ),

@@ -32,12 +32,14 @@ export function trayRoutes(app: Express, context: Context): void {
   });
 
   serve(app, context, getFittingPlan, async ({ params, query, db }) => {
-    const { part, units, duty } = query;
+    const { part, units, duty, slip } = query;
+    const found = slip === undefined ? undefined : await readFound(db, slip);
     const plan = await planFitting(context, db, {
       engineId: params.engineId,
       partId: part,
       duty: readDuty(duty ?? '') ?? {},
       units,
+      found,
     });
     return plan ?? trouble('not-found', 'No such engine, or no such plug.');
   });

@@ -5,6 +5,7 @@ import { useEffect, useState, type RefObject } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import type { PartAnswer } from '@brackenfell/contract/ask';
+import type { AskedDimensions } from '@brackenfell/contract/dimensions';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { Key } from '../controls/key.tsx';
 import { printPrice } from '../controls/money.ts';
@@ -14,6 +15,7 @@ import { useCounter } from '../frame/use-counter.ts';
 import { slipCall } from '../slip/slip-call.ts';
 import { useSlipWrite } from '../slip/slip-outbox.ts';
 import { call } from '../wire/call.ts';
+import { mayBePlate, useTakePlate } from './plate-answer.ts';
 import { useScans, whenScanned } from './scans.ts';
 
 /** Suggestions follow the typing; the full search waits until the typing rests. */
@@ -94,6 +96,8 @@ export function AskLine({
         ...data.vehicles.map((v) => `vehicle ${v.vehicleId}`),
         ...data.slips.map((s) => `slip ${s.slipId}`),
         ...data.batches.map((b) => `batch ${b.batchId}`),
+        ...(data.measured ? ['measured'] : []),
+        ...(mayBePlate(question) ? ['plate'] : []),
       ]
     : [];
   // The first answer is picked until an arrow picks another; answers arrive later than letters are typed.
@@ -263,6 +267,22 @@ export function AskLine({
               ))}
             </Command.Group>
           )}
+          {data?.measured && (
+            <Command.Group heading="A part that was measured">
+              <Command.Item value="measured" onSelect={() => take.measured(data.measured!)} className="answer">
+                <b className="font-semibold">Search by dimension</b>
+                <span className="num text-soft">{sayMeasured(data.measured)}</span>
+              </Command.Item>
+            </Command.Group>
+          )}
+          {data && mayBePlate(question) && (
+            <Command.Group heading="A plate or serial number">
+              <Command.Item value="plate" onSelect={() => take.plate(question)} className="answer">
+                <b className="num font-semibold">{question.toUpperCase()}</b>
+                <span className="text-soft">ask the register; what it knows fills the slip’s vehicle</span>
+              </Command.Item>
+            </Command.Group>
+          )}
         </Command.List>
       </Command>
     </div>
@@ -315,11 +335,24 @@ function Printed({ text, differs }: { text: string; differs: readonly number[] }
   );
 }
 
+function sayMeasured({ threadMm, reachMm, hexMm, seat, terminal }: AskedDimensions): string {
+  return [
+    threadMm === undefined ? '' : `M${threadMm}`,
+    reachMm === undefined ? '' : `reach ${reachMm} mm`,
+    hexMm === undefined ? '' : `hex ${hexMm} mm`,
+    seat ?? '',
+    terminal ?? '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
 /** What taking an answer does: the engine goes on the slip, a part becomes the one in hand. */
 function useTake(done: () => void) {
   const { slip, go, engineId, inHand } = useCounter();
   const write = useSlipWrite();
   const navigate = useNavigate();
+  const takePlate = useTakePlate();
   const current = slip.data?.state === 'open' ? slip.data : undefined;
   const change = (details: { engineId?: string; vehicle?: string }) => {
     if (current)
@@ -350,6 +383,17 @@ function useTake(done: () => void) {
     slip: (slipId: string) => {
       done();
       void navigate(`/slips/${slipId}`);
+    },
+    measured: (measured: AskedDimensions) => {
+      done();
+      const query = new URLSearchParams(
+        Object.entries(measured).map(([name, value]): [string, string] => [name, String(value)]),
+      );
+      void navigate(`/catalogue/dimensions?${query.toString()}`);
+    },
+    plate: (plate: string) => {
+      done();
+      void takePlate(plate);
     },
     batch: (batchId: string) => {
       done();

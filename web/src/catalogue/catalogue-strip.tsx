@@ -6,7 +6,7 @@ import { call } from '../wire/call.ts';
 
 const SHEETS = [
   { key: '1', name: 'Engines', to: '/catalogue/engines' },
-  { key: '2', name: 'Parts' },
+  { key: '2', name: 'By dimension', to: '/catalogue/dimensions' },
   { key: '3', name: 'References' },
   { key: '4', name: 'Imports' },
   { key: '5', name: 'Audit', to: '/catalogue/audit' },
@@ -20,7 +20,7 @@ export function CatalogueStrip() {
   const open = audit.data?.open ?? 0;
   const needs: Record<string, string> = {
     Engines: 'by words',
-    Parts: 'ask line, /',
+    'By dimension': 'tape or gauge',
     References: 'from a part’s page',
     Imports: 'not built yet',
     Audit: audit.data?.job ? `${open} open` : 'never run',

@@ -11,6 +11,7 @@ import { PlanDrawing } from '../engine-plan/plan-drawing.tsx';
 import { useKeys } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
 import { useSettings } from '../settings/settings.ts';
+import { useKept } from '../slip/use-keep.ts';
 import { useAddToSlip } from '../slip/use-add-to-slip.ts';
 import { call } from '../wire/call.ts';
 
@@ -26,7 +27,9 @@ export function FittedDialog({ engine, kind, onClose }: FittedDialogProps) {
   const { build, duty, slipId } = useCounter();
   // Half entered it is kept, for this slip and engine, until the repair is on the slip.
   const draft = useDraftOf<readonly string[]>(`fitted ${slipId ?? 'none'} ${engine.engineId} ${kind}`, []);
-  const numbers = draft.value;
+  const { kept, keep } = useKept('fitted-set', engine.engineId);
+  const onSlip = kept?.part === kind ? kept.numbers : [];
+  const numbers = draft.value.length > 0 ? draft.value : onSlip;
   const asked = numbers.join('|');
   const set = useQuery({
     queryKey: ['fitted set', engine.engineId, kind, asked, units, duty, build],
@@ -45,7 +48,12 @@ export function FittedDialog({ engine, kind, onClose }: FittedDialogProps) {
     <Dialog
       title={`What is fitted in the ${engine.code}`}
       about="Read each, or scan it into its field. Enter goes on; in an empty field it takes the number before."
-      onClose={onClose}
+      onClose={() => {
+        // What was read stays with the slip, for whoever takes it up.
+        if (draft.value.length > 0 && numbers.join('|') !== onSlip.join('|'))
+          keep({ kind: 'fitted-set', part: kind, numbers: [...numbers] }, 'what is fitted');
+        onClose();
+      }}
       wide
     >
       {set.error && (

@@ -8,6 +8,7 @@ import { useKeys } from '../frame/keys.ts';
 import { WaitingList } from '../release/waiting-list.tsx';
 import { LETTERS } from '../session/switch-person.tsx';
 import { useSession } from '../session/use-session.ts';
+import { ConditionalChoices } from './conditional-choices.tsx';
 import { useChooseRule, useHouseRules } from './use-house-rules.ts';
 
 /** Where good practitioners disagree: each rule with its schools, and what the shop has chosen. */
@@ -21,17 +22,17 @@ export function HouseRulesPage() {
   const rule = all[Math.min(picked, all.length - 1)];
   const move = (by: number) => pick(Math.max(0, Math.min(all.length - 1, picked + by)));
   const take = (school: string) => {
-    if (!rule || !rules.data || school === rule.chosen) return;
-    choose.mutate(
-      { params: { rule: rule.rule }, body: { school, version: rules.data.version } },
-      {
-        onSuccess: ({ judgedAgain, toldOtherwise, flagged }) =>
-          toast(
-            `${rule.title} chosen. ${judgedAgain} open ${judgedAgain === 1 ? 'line' : 'lines'} judged again, ${toldOtherwise} told otherwise now; ${flagged} sold ${flagged === 1 ? 'line' : 'lines'} flagged.`,
-          ),
-        onError: (error) => toast.error(error.message),
-      },
-    );
+    if (rule && rules.data && school !== rule.chosen)
+      send({ params: { rule: rule.rule }, body: { school, version: rules.data.version } }, rule.title);
+  };
+  const send = (request: Parameters<typeof choose.mutate>[0], title: string) => {
+    choose.mutate(request, {
+      onSuccess: ({ judgedAgain, toldOtherwise, flagged }) =>
+        toast(
+          `${title} chosen. ${judgedAgain} open ${judgedAgain === 1 ? 'line' : 'lines'} judged again, ${toldOtherwise} told otherwise now; ${flagged} sold ${flagged === 1 ? 'line' : 'lines'} flagged.`,
+        ),
+      onError: (error) => toast.error(error.message),
+    });
   };
   useKeys('House rules', [
     { press: 'j', does: 'Next rule', run: () => move(1), takeBack: () => move(-1) },
@@ -80,7 +81,21 @@ export function HouseRulesPage() {
       </aside>
       <main className="desk-main" aria-label="House rules">
         <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label="The rule and what waits">
-          {rule && <RuleDetail rule={rule} mayChoose={mayChoose} onChoose={take} />}
+          {rule && (
+            <RuleDetail rule={rule} mayChoose={mayChoose} onChoose={take}>
+              <ConditionalChoices
+                key={`${rule.rule} ${rule.conditional.length}`}
+                rule={rule}
+                mayChoose={mayChoose}
+                onChoose={(condition, school) =>
+                  send(
+                    { params: { rule: rule.rule, condition }, body: { school, version: rules.data.version } },
+                    rule.title,
+                  )
+                }
+              />
+            </RuleDetail>
+          )}
           {mayChoose && <WaitingList />}
         </div>
       </main>
@@ -92,9 +107,10 @@ interface RuleDetailProps {
   readonly rule: HouseRuleView;
   readonly mayChoose: boolean;
   readonly onChoose: (school: string) => void;
+  readonly children: React.ReactNode;
 }
 
-function RuleDetail({ rule, mayChoose, onChoose }: RuleDetailProps) {
+function RuleDetail({ rule, mayChoose, onChoose, children }: RuleDetailProps) {
   return (
     <section className="border-b border-line p-4" aria-label={rule.title}>
       <h2 className="text-head font-semibold">{rule.title}</h2>
@@ -132,6 +148,7 @@ function RuleDetail({ rule, mayChoose, onChoose }: RuleDetailProps) {
           : 'Nobody has chosen yet: the shop works by the first.'}{' '}
         {!mayChoose && 'A supervisor chooses.'}
       </p>
+      {children}
     </section>
   );
 }

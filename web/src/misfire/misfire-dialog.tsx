@@ -1,11 +1,16 @@
 import { useState } from 'react';
 import { readMisfireCode, sayWhere } from '@brackenfell/core/misfire/misfire-code';
-import { conclude, planSwap, type SwapResult } from '@brackenfell/core/misfire/swap-test';
+import { DEFAULT_HOUSE_RULES } from '@brackenfell/core/house-rules/house-rules';
+import { conclude, planSwap, type OneOrAll, type SwapResult } from '@brackenfell/core/misfire/swap-test';
 import type { EngineCard } from '@brackenfell/contract/engine';
 import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { PlanDrawing } from '../engine-plan/plan-drawing.tsx';
+import type { HouseRuleView } from '@brackenfell/contract/house-rules';
+import { useCounter } from '../frame/use-counter.ts';
+import { useHouseRules } from '../house-rules/use-house-rules.ts';
+import { useKept } from '../slip/use-keep.ts';
 import { useKeys } from '../frame/keys.ts';
 
 const RESULTS: readonly (readonly [string, SwapResult, string])[] = [
@@ -16,8 +21,9 @@ const RESULTS: readonly (readonly [string, SwapResult, string])[] = [
 
 /** From a misfire code to the cylinder it means, the swaps that tell, and what may be sold: nothing before it is settled. */
 export function MisfireDialog({ engine, onClose }: { engine: EngineCard; onClose: () => void }) {
-  const [typed, setTyped] = useState('');
-  const [taken, setTaken] = useState<string>();
+  const { kept } = useKept('swap-test', engine.engineId);
+  const [typed, setTyped] = useState(kept?.code ?? '');
+  const [taken, setTaken] = useState(kept?.code);
   const { plan } = engine;
   return (
     <Dialog
@@ -53,7 +59,15 @@ export function MisfireDialog({ engine, onClose }: { engine: EngineCard; onClose
               Where is it? <Key>Enter</Key>
             </button>
           </form>
-          {taken !== undefined && <Reading key={taken} engine={engine} plan={plan} typed={taken} />}
+          {taken !== undefined && (
+            <Reading
+              key={taken}
+              engine={engine}
+              plan={plan}
+              typed={taken}
+              kept={kept?.code === taken ? kept.results : []}
+            />
+          )}
         </>
       )}
     </Dialog>
@@ -64,9 +78,11 @@ interface ReadingProps {
   readonly engine: EngineCard;
   readonly plan: NonNullable<EngineCard['plan']>;
   readonly typed: string;
+  /** What the swaps told so far, kept on the slip. */
+  readonly kept: readonly SwapResult[];
 }
 
-function Reading({ engine, plan, typed }: ReadingProps) {
+function Reading({ engine, plan, typed, kept }: ReadingProps) {
   const code = readMisfireCode(typed, plan);
   switch (code.kind) {
     case 'unreadable':
@@ -83,26 +99,47 @@ function Reading({ engine, plan, typed }: ReadingProps) {
         </p>
       );
     case 'cylinder':
-      return <SwapTest engine={engine} plan={plan} cylinder={code.cylinder} />;
+      return <SwapTest engine={engine} plan={plan} typed={typed} kept={kept} cylinder={code.cylinder} />;
   }
 }
 
-function SwapTest({ engine, plan, cylinder }: Omit<ReadingProps, 'typed'> & { readonly cylinder: number }) {
+/** How many the shop changes when one has failed: as settled on the slip, else as the shop chose. */
+function oneOrAll(house: readonly HouseRuleView[], ofSlip: readonly { rule: string; school: string }[]): OneOrAll {
+  const of = (rule: keyof OneOrAll) =>
+    ofSlip.find((one) => one.rule === rule)?.school ??
+    house.find((one) => one.rule === rule)?.chosen ??
+    DEFAULT_HOUSE_RULES[rule];
+  return {
+    oneOrAllPlugs: of('oneOrAllPlugs'),
+    oneOrAllCoils: of('oneOrAllCoils'),
+    oneOrAllLeads: of('oneOrAllLeads'),
+  } as OneOrAll;
+}
+
+function SwapTest({ engine, plan, typed, kept, cylinder }: ReadingProps & { readonly cylinder: number }) {
   const hasLeads = engine.needs.some(({ kind }) => kind === 'lead-set');
   const by = engine.sparkBy ?? 'coil-each';
   const steps = planSwap(plan, cylinder, by === 'coil-each' && hasLeads ? 'coil-with-lead' : by);
-  const [results, setResults] = useState<readonly (SwapResult | undefined)[]>([]);
-  const conclusion = conclude(steps, results);
+  const [results, setResults] = useState(kept);
+  const { keep } = useKept('swap-test', engine.engineId);
+  const { data: house } = useHouseRules();
+  const { slip } = useCounter();
+  const conclusion = conclude(steps, results, oneOrAll(house?.rules ?? [], slip.data?.rules ?? []));
   const at = results.length;
   const step = conclusion.settled ? undefined : steps[at];
+  // A swap test takes a day: every answer is kept on the slip as it is given.
+  const put = (next: readonly SwapResult[]) => {
+    setResults(next);
+    keep({ kind: 'swap-test', code: typed, results: [...next] }, 'swap test');
+  };
   const answer = (result: SwapResult) => {
-    if (step) setResults([...results, result]);
+    if (step) put([...results, result]);
   };
   useKeys(
     'Swap test',
     [
       ...RESULTS.map(([press, result, does]) => ({ press, does, run: () => answer(result) })),
-      { press: 'z', does: 'Take the last result back', run: () => setResults(results.slice(0, -1)) },
+      { press: 'z', does: 'Take the last result back', run: () => results.length > 0 && put(results.slice(0, -1)) },
     ],
     { inDialog: true, active: steps.length > 0 },
   );

@@ -7,7 +7,8 @@ import { useSlipWrite, useUnsent } from './slip-outbox.ts';
 
 /** Detail fields that are stored when left. */
 const DETAILS = [
-  { label: 'For', hint: 'name, phone', name: 'customer', longest: 120 },
+  { label: 'For', hint: 'name', name: 'customer', longest: 120 },
+  { label: 'Phone', hint: 'to ring back', name: 'phone', longest: 40 },
   { label: 'Vehicle', hint: 'what it is, plate', name: 'vehicle', longest: 120 },
   { label: 'Came for', hint: 'why they came', name: 'cameFor', longest: 200 },
 ] as const;

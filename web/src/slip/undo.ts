@@ -8,7 +8,17 @@ export interface Undo {
   readonly request: SlipCall['request'];
 }
 
-const DETAILS = ['customer', 'vehicle', 'cameFor', 'engineId', 'build', 'duty', 'staying', 'engineCount'] as const;
+const DETAILS = [
+  'customer',
+  'phone',
+  'vehicle',
+  'cameFor',
+  'engineId',
+  'build',
+  'duty',
+  'staying',
+  'engineCount',
+] as const;
 
 /** The write that takes another back, from the slip before and after it; undefined for what is not stepped back from. */
 export function inverseOf({ name, request }: SlipCall, before: Slip | undefined, after: Slip): Undo | undefined {
@@ -69,6 +79,12 @@ export function inverseOf({ name, request }: SlipCall, before: Slip | undefined,
           request: { params: { slipId, readingId: reading.readingId }, body: {} },
         }
       );
+    }
+    case 'chooseOnSlip': {
+      const rule = request.params?.rule ?? '';
+      const was = before?.rules.find((one) => one.rule === rule);
+      const back = { school: was?.school ?? null, reason: was?.reason ?? 'taken back' };
+      return { says: 'the rule is as before', name, request: { params: { slipId, rule }, body: back } };
     }
     default:
       return undefined;

@@ -2,22 +2,28 @@ import { useQuery } from '@tanstack/react-query';
 import { Dialog } from '../controls/dialog.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { useSettings } from '../settings/settings.ts';
+import { isUnsentSlip } from '../slip/slip-outbox.ts';
 import { call } from '../wire/call.ts';
 
 interface FittingDialogProps {
   readonly engineId: string;
   readonly row: { readonly partId: string; readonly printed: string };
   readonly duty: string;
+  readonly slipId: string | undefined;
   readonly onClose: () => void;
 }
 
 /** How the picked plug is fitted here, step by step, with the house rule behind each. */
-export function FittingDialog({ engineId, row: { partId, printed }, duty, onClose }: FittingDialogProps) {
+export function FittingDialog({ engineId, row: { partId, printed }, duty, slipId, onClose }: FittingDialogProps) {
   const { units } = useSettings();
+  const ofSlip = slipId && !isUnsentSlip(slipId) ? { slip: slipId } : {};
   const plan = useQuery({
-    queryKey: ['fitting plan', engineId, partId, units, duty],
+    queryKey: ['fitting plan', engineId, partId, units, duty, slipId],
     queryFn: () =>
-      call('getFittingPlan', { params: { engineId }, query: { part: partId, units, ...(duty ? { duty } : {}) } }),
+      call('getFittingPlan', {
+        params: { engineId },
+        query: { part: partId, units, ...(duty ? { duty } : {}), ...ofSlip },
+      }),
     staleTime: 0,
   });
   return (

@@ -4,6 +4,7 @@ import { DutyDialog } from '../duty/duty-dialog.tsx';
 import { useSetDuty } from '../duty/use-set-duty.ts';
 import { FittedDialog } from '../fitted-set/fitted-dialog.tsx';
 import { useCounter } from '../frame/use-counter.ts';
+import { SlipRulesDialog } from '../house-rules/slip-rules-dialog.tsx';
 import { LabelStrip } from '../leads/label-strip.tsx';
 import { MisfireDialog } from '../misfire/misfire-dialog.tsx';
 import { useSettings } from '../settings/settings.ts';
@@ -12,7 +13,7 @@ import { FittingDialog } from './fitting-dialog.tsx';
 import { MeasureDialog } from './measure-dialog.tsx';
 import { NearMissList } from './near-misses.tsx';
 
-export type TraySheet = 'near' | 'duty' | 'fitting' | 'labels' | 'measure' | 'fitted' | 'misfire' | 'compare';
+export type TraySheet = 'near' | 'duty' | 'rules' | 'fitting' | 'labels' | 'measure' | 'fitted' | 'misfire' | 'compare';
 
 export interface TraySheetsProps {
   readonly sheet: TraySheet | undefined;
@@ -26,7 +27,7 @@ export interface TraySheetsProps {
 
 /** The sheet that is laid over the tray, if any. */
 export function OpenSheet({ sheet, tray, row, marked, engine, onClose }: TraySheetsProps) {
-  const { duty, go } = useCounter();
+  const { duty, slip, slipId, go } = useCounter();
   const { units } = useSettings();
   const setDuty = useSetDuty();
   switch (sheet) {
@@ -43,8 +44,12 @@ export function OpenSheet({ sheet, tray, row, marked, engine, onClose }: TrayShe
       );
     case 'duty':
       return <DutyDialog duty={duty} onSet={setDuty} onClose={onClose} />;
+    case 'rules':
+      return <SlipRulesDialog slip={slip.data} onClose={onClose} />;
     case 'fitting':
-      return row ? <FittingDialog engineId={engine.engineId} row={row} duty={duty} onClose={onClose} /> : null;
+      return row ? (
+        <FittingDialog engineId={engine.engineId} row={row} duty={duty} slipId={slipId} onClose={onClose} />
+      ) : null;
     case 'labels':
       return row?.drawing.part === 'lead-set' ? (
         <LabelStrip

@@ -194,6 +194,12 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
     ...(kind === 'plug'
       ? [
           { press: 'd', does: 'Duty: what the engine is used for', run: () => open('duty') },
+          {
+            press: 'Shift+H',
+            printed: 'Shift h',
+            does: 'House rules as they hold on this slip',
+            run: () => open('rules'),
+          },
           { press: 'h', does: 'How the picked plug is fitted here', run: () => open('fitting') },
         ]
       : []),

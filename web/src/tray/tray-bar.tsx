@@ -59,6 +59,9 @@ export function TrayBar({ tray, pick, acts }: { tray: OpenTray; pick: RowPick; a
           How fitted <Key>h</Key>
         </button>
       )}
+      <button type="button" className="button-plain" onClick={() => acts.open('rules')}>
+        Rules here <Key>Shift h</Key>
+      </button>
       {(tray.kind === 'plug' || tray.kind === 'coil') && (
         <button type="button" className="button-plain" onClick={() => acts.open('fitted')}>
           What is fitted <Key>f</Key>

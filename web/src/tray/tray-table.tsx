@@ -189,9 +189,7 @@ const HeadCells = memo(function HeadCells({ tray, failing }: { tray: OpenTray; f
       <div role="columnheader" className="tray-per self-end pr-2 text-right leading-tight">
         £ per
         <br />
-        10 000
-        <br />
-        km
+        {tray.costOver}
       </div>
     </div>
   );
@@ -340,7 +338,7 @@ const RowCells = memo(function RowCells({ row, columns }: RowCellsProps) {
         {printAmount(row.priceMinor === null ? null : withTax(row.priceMinor * row.takes))}
       </span>
       <span role="gridcell" className="num tray-per pr-2 text-right">
-        {row.verdict === 'refuse' ? '–' : printAmount(row.costPer10000KmMinor)}
+        {row.verdict === 'refuse' ? '–' : printAmount(row.costOverServiceMinor)}
       </span>
     </>
   );

@@ -76,5 +76,9 @@ export const ADDRESSES: { readonly [N in EndpointName]: AddressOf<N> } = {
   printEvidencePack: ['GET', '/api/batches/:batchId/evidence.pdf'],
   evidencePackSchema: ['GET', '/api/evidence-pack.schema.json'],
   getFittedSet: ['GET', '/api/engines/:engineId/fitted-set'],
+  chooseOnSlip: ['POST', '/api/slips/:slipId/rules/:rule'],
+  keepOnSlip: ['POST', '/api/slips/:slipId/kept'],
+  chooseUnderCondition: ['POST', '/api/house-rules/:rule/conditions/:condition'],
+  searchByDimension: ['GET', '/api/by-dimension'],
   getFittingPlan: ['GET', '/api/engines/:engineId/fitting-plan'],
 };

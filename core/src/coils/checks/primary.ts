@@ -13,18 +13,25 @@ export const primary = defineCheck({
   mayUse: [],
   canRefuse: () => false,
   judge: (f) => {
-    const [hasOhm, askedOhm] = [f['coil.primaryOhm'], f['coilAsked.primaryOhm']];
+    const [hasOhm, asked] = [f['coil.primaryOhm'], f['coilAsked.primaryOhm']];
+    // Held against the nearest end of a range.
+    const askedOhm = typeof asked === 'number' ? asked : Math.min(Math.max(hasOhm, asked.low), asked.high);
     const { offPercent, outcome, closeness } = judgeResistance(hasOhm, askedOhm);
     return {
       outcome,
       caseId: outcome === 'match' ? 'same' : offPercent < 0 ? 'lower' : 'higher',
-      figures: { hasOhm, askedOhm, offPercent },
+      figures: {
+        hasOhm,
+        askedLowOhm: typeof asked === 'number' ? asked : asked.low,
+        askedHighOhm: typeof asked === 'number' ? asked : asked.high,
+        offPercent,
+      },
       closeness,
     };
   },
   explain: ({ caseId, outcome, figures: g }, say) => {
     const common = {
-      asked: say.quantity('coil-primary', g.askedOhm),
+      asked: say.span('coil-primary', { low: g.askedLowOhm, high: g.askedHighOhm }),
       has: say.quantity('coil-primary', g.hasOhm),
       difference: g.offPercent === 0 ? null : tellOff(g.offPercent),
     };
@@ -46,6 +53,17 @@ export const primary = defineCheck({
     { says: '11% off is acceptable', facts: of(0.555), outcome: 'acceptable', caseId: 'higher' },
     { says: '15% off is acceptable', facts: of(0.425), outcome: 'acceptable', caseId: 'lower' },
     { says: '16% off is a caution', facts: of(0.58), outcome: 'caution', caseId: 'higher' },
+    {
+      says: 'anywhere inside an asked range it is as asked',
+      facts: { ...of(0.62), 'coilAsked.primaryOhm': { low: 0.4, high: 0.62 } },
+      outcome: 'match',
+    },
+    {
+      says: 'outside a range it is held against the nearer end',
+      facts: { ...of(0.75), 'coilAsked.primaryOhm': { low: 0.4, high: 0.62 } },
+      outcome: 'caution',
+      caseId: 'higher',
+    },
     { says: 'unpublished it is measured', facts: engine, outcome: 'unknown' },
   ],
 });

@@ -1,6 +1,7 @@
 import { defineCheck } from '../define-check.ts';
 import { lifeAtPositionKm, wearRank, wornMaterial } from '../electrode-wear.ts';
 import { within } from '../tolerance.ts';
+import { intervalOf, sayServed } from '../../service-plan/running-hours.ts';
 
 const iridium = {
   'position.polarity': 'forward',
@@ -14,6 +15,15 @@ const nickelPlug = { 'plug.centreMaterial': 'nickel', 'plug.groundMaterial': 'ni
 const finePlug = { 'plug.centreMaterial': 'iridium', 'plug.groundMaterial': 'platinum' } as const;
 const nickelEngine = { ...iridium, 'position.centreDesign': 'nickel', 'position.groundDesign': 'nickel' } as const;
 
+/** A pump or generator: hours, no kilometres. */
+const standingEngine = {
+  'position.polarity': 'forward',
+  'position.centreDesign': 'nickel',
+  'position.groundDesign': 'nickel',
+  'position.electrodeBan': 'nothing',
+  'rule.electrodeUpgrade': 'as-designed',
+} as const;
+
 export const electrode = defineCheck({
   id: 'electrode',
   title: 'Electrode',
@@ -24,10 +34,12 @@ export const electrode = defineCheck({
     'plug.centreMaterial',
     'plug.groundMaterial',
     'plug.lifeKm',
+    'plug.lifeReversedKm',
     'position.centreDesign',
     'position.groundDesign',
     'position.electrodeBan',
     'position.intervalKm',
+    'position.intervalHours',
     'position.gapMm',
     'position.aspiration',
   ],
@@ -43,14 +55,16 @@ export const electrode = defineCheck({
       gapMm: f['position.gapMm'],
       aspiration: f['position.aspiration'],
       statedLifeKm: f['plug.lifeKm'],
+      statedReversedKm: f['plug.lifeReversedKm'],
     });
-    const intervalKm = f['position.intervalKm'];
+    const { km: intervalKm, countsIn } = intervalOf(f['position.intervalKm'], f['position.intervalHours']);
     const figures = {
       where: polarity === 'forward' ? 'centre' : 'ground',
       has: has ?? null,
       asked: asked ?? null,
       lifeKm: lifeKm ?? null,
       intervalKm: intervalKm ?? null,
+      countsIn,
       rule: f['rule.electrodeUpgrade'],
     };
     if (has === undefined) {
@@ -98,7 +112,7 @@ export const electrode = defineCheck({
       : { outcome: 'caution', caseId: 'poorer-falls-short', figures };
   },
   explain: ({ caseId, figures: g }, say) => {
-    const km = (value: number | null) => (value === null ? 'not known' : say.quantity('distance', value));
+    const km = (value: number | null) => (value === null ? 'not known' : sayServed(value, g.countsIn, say));
     const common = {
       asked: `${g.asked ?? 'not known'} ${g.where}`,
       has: `${g.has ?? 'not known'} ${g.where}`,
@@ -190,6 +204,28 @@ export const electrode = defineCheck({
     {
       says: 'as designed with a life shorter than the interval is told: due at its own life',
       facts: { ...iridium, ...finePlug, 'plug.lifeKm': 59_999 },
+      outcome: 'acceptable',
+      caseId: 'as-designed-shorter',
+    },
+    {
+      says: 'an engine that counts hours is held to fifty kilometres an hour: 400 hours are 20 000 km',
+      facts: {
+        ...standingEngine,
+        ...nickelPlug,
+        'position.intervalHours': 400,
+        'plug.lifeKm': 20_000,
+      },
+      outcome: 'match',
+      caseId: 'as-designed',
+    },
+    {
+      says: 'and 410 hours are more than such a plug lasts',
+      facts: {
+        ...standingEngine,
+        ...nickelPlug,
+        'position.intervalHours': 410,
+        'plug.lifeKm': 20_000,
+      },
       outcome: 'acceptable',
       caseId: 'as-designed-shorter',
     },

@@ -1,6 +1,7 @@
 import { defineCheck } from '../define-check.ts';
 import { isPrecious, lifeAtPositionKm } from '../electrode-wear.ts';
 import { within } from '../tolerance.ts';
+import { intervalOf, sayServed } from '../../service-plan/running-hours.ts';
 
 const base = {
   'position.polarity': 'reverse',
@@ -30,7 +31,15 @@ export const polarity = defineCheck({
     'plug.centreMaterial',
     'plug.groundMaterial',
   ],
-  mayUse: ['position.singlePreciousBan', 'position.intervalKm', 'position.gapMm', 'position.aspiration', 'plug.lifeKm'],
+  mayUse: [
+    'position.singlePreciousBan',
+    'position.intervalKm',
+    'position.intervalHours',
+    'position.gapMm',
+    'position.aspiration',
+    'plug.lifeKm',
+    'plug.lifeReversedKm',
+  ],
   notAsked: (f) =>
     f['position.polarity'] === 'forward' ? 'This position fires forward, so the ground does not wear.' : undefined,
   canRefuse: (f) => f['position.singlePreciousBan'] === true,
@@ -43,9 +52,10 @@ export const polarity = defineCheck({
       gapMm: f['position.gapMm'],
       aspiration: f['position.aspiration'],
       statedLifeKm: f['plug.lifeKm'],
+      statedReversedKm: f['plug.lifeReversedKm'],
     });
-    const intervalKm = f['position.intervalKm'];
-    const figures = { centre, ground, lifeKm: lifeKm ?? null, intervalKm: intervalKm ?? null };
+    const { km: intervalKm, countsIn } = intervalOf(f['position.intervalKm'], f['position.intervalHours']);
+    const figures = { centre, ground, lifeKm: lifeKm ?? null, intervalKm: intervalKm ?? null, countsIn };
     const serves = (has: typeof centre, designed: typeof centre) => !isPrecious(designed) || isPrecious(has);
     if (serves(centre, f['position.centreDesign']) && serves(ground, f['position.groundDesign'])) {
       return { outcome: 'match', caseId: 'as-designed', figures };
@@ -64,7 +74,7 @@ export const polarity = defineCheck({
       : { outcome: 'caution', caseId: 'falls-short', figures };
   },
   explain: ({ caseId, figures: g }, say) => {
-    const km = (value: number | null) => (value === null ? 'not known' : say.quantity('distance', value));
+    const km = (value: number | null) => (value === null ? 'not known' : sayServed(value, g.countsIn, say));
     const common = { asked: 'precious on both', has: `${g.centre} centre, ${g.ground} ground`, difference: null };
     const wears = `In reverse the ${g.ground} ground wears`;
     switch (caseId) {
@@ -106,6 +116,18 @@ export const polarity = defineCheck({
     }
   },
   examples: [
+    {
+      says: 'a life its maker states for reversed positions outranks the estimate',
+      facts: { ...single, 'plug.lifeReversedKm': 60_000 },
+      outcome: 'acceptable',
+      caseId: 'covers',
+    },
+    {
+      says: 'and may fall short where it is stated shorter',
+      facts: { ...single, 'plug.lifeReversedKm': 59_000 },
+      outcome: 'caution',
+      caseId: 'falls-short',
+    },
     {
       says: 'a forward position does not ask',
       facts: { ...single, 'position.polarity': 'forward' },

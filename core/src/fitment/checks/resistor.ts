@@ -12,7 +12,10 @@ export const resistor = defineCheck({
   source: 'Domain section 4, resistor',
   needs: ['plug.resistor', 'position.resistor'],
   mayUse: [],
-  canRefuse: (f) => f['position.resistor'] === undefined || f['position.resistor'].kind === 'range',
+  canRefuse: (f) =>
+    f['position.resistor'] === undefined ||
+    f['position.resistor'].kind === 'range' ||
+    f['position.resistor'].kind === 'required',
   judge: (f) => {
     const [has, asked] = [f['plug.resistor'], f['position.resistor']];
     const range = asked.kind === 'range' ? asked : null;
@@ -23,6 +26,11 @@ export const resistor = defineCheck({
       lowKohm: range?.low ?? null,
       highKohm: range?.high ?? null,
     };
+    if (asked.kind === 'required') {
+      return has.kind === 'none'
+        ? { outcome: 'refuse', caseId: 'none-where-asked', figures }
+        : { outcome: 'match', caseId: 'one-where-asked', figures };
+    }
     if (range) {
       if (has.kind === 'none') return { outcome: 'refuse', caseId: 'none-where-asked', figures };
       if (has.kind === 'present') return { outcome: 'acceptable', caseId: 'value-unpublished', figures };
@@ -39,9 +47,7 @@ export const resistor = defineCheck({
     const kohm = (v: number) => say.quantity('plug-resistor', v * 1000);
     const asked =
       g.lowKohm === null
-        ? g.asked === 'forbidden'
-          ? 'none allowed'
-          : 'none'
+        ? ({ forbidden: 'none allowed', required: 'one, value not stated' }[g.asked as string] ?? 'none')
         : say.span('plug-resistor', { low: g.lowKohm * 1000, high: g.highKohm! * 1000 });
     const has = g.kohm === null ? (g.has === 'none' ? 'none' : 'present, value unpublished') : kohm(g.kohm);
     const common = { asked, has, difference: null };
@@ -91,6 +97,18 @@ export const resistor = defineCheck({
     }
   },
   examples: [
+    {
+      says: 'any resistor serves where one is required and no value is stated',
+      facts: { 'position.resistor': { kind: 'required' }, ...value(9) },
+      outcome: 'match',
+      caseId: 'one-where-asked',
+    },
+    {
+      says: 'none where one is required is refused',
+      facts: { 'position.resistor': { kind: 'required' }, 'plug.resistor': { kind: 'none' } },
+      outcome: 'refuse',
+      caseId: 'none-where-asked',
+    },
     { says: 'inside the asked range matches', facts: { ...asks, ...value(5) }, outcome: 'match' },
     { says: 'the range’s end is inside', facts: { ...asks, ...value(7.5) }, outcome: 'match' },
     {

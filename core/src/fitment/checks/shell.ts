@@ -8,17 +8,22 @@ export const shell = defineCheck({
   why: 'A two-piece shell can seize in the head and part when it is drawn.',
   source: 'Domain section 4, shell',
   needs: ['plug.shell'],
-  mayUse: ['position.shellFitted', 'position.seizesTwoPiece'],
+  mayUse: ['position.shellFitted', 'position.seizesTwoPiece', 'rule.twoPiece'],
   // It never refuses by itself, but where plugs seize an unknown shell is a question nobody may leave open.
   canRefuse: (f) => f['position.seizesTwoPiece'] === true,
   judge: (f) => {
     const fitted = f['position.shellFitted'];
     const figures = { has: f['plug.shell'], fitted: fitted ?? null };
-    if (f['plug.shell'] === 'one-piece') return { outcome: 'match', caseId: 'one-piece', figures };
+    const seizes = fitted === 'two-piece' && f['position.seizesTwoPiece'] === true;
+    if (f['plug.shell'] === 'one-piece') {
+      return seizes && f['rule.twoPiece'] === 'makers-own'
+        ? { outcome: 'acceptable', caseId: 'one-for-two', figures }
+        : { outcome: 'match', caseId: 'one-piece', figures };
+    }
     if (fitted === undefined)
       return { outcome: 'unknown', caseId: 'fitted-unknown', figures, missing: ['position.shellFitted'] };
     if (fitted === 'one-piece') return { outcome: 'caution', caseId: 'two-for-one', figures };
-    return f['position.seizesTwoPiece'] === true
+    return seizes
       ? { outcome: 'acceptable', caseId: 'known-to-seize', figures }
       : { outcome: 'match', caseId: 'as-fitted', figures };
   },
@@ -31,6 +36,13 @@ export const shell = defineCheck({
           says: 'A two-piece shell where the maker fitted one piece can seize and part in the head.',
           toDo: 'Let the supervisor decide.',
           phrase: 'Two-piece shell',
+        };
+      case 'one-for-two':
+        return {
+          ...common,
+          says: 'One piece where the maker fitted two: it cannot part in the head, but it is not the maker’s own, which the shop sells first.',
+          toDo: 'Say so, and let the customer choose.',
+          phrase: 'One piece, not the maker’s own',
         };
       case 'known-to-seize':
         return {
@@ -58,7 +70,18 @@ export const shell = defineCheck({
     }
   },
   examples: [
-    { says: 'one piece always matches', facts: { ...seizes, 'plug.shell': 'one-piece' }, outcome: 'match' },
+    {
+      says: 'one piece in an engine that seizes the maker’s two-piece plugs is advice where the shop sells the maker’s own',
+      facts: { ...seizes, 'plug.shell': 'one-piece', 'rule.twoPiece': 'makers-own' },
+      outcome: 'acceptable',
+      caseId: 'one-for-two',
+    },
+    {
+      says: 'and matches where the shop puts it first',
+      facts: { ...seizes, 'plug.shell': 'one-piece', 'rule.twoPiece': 'one-piece-first' },
+      outcome: 'match',
+    },
+    { says: 'one piece otherwise matches', facts: { ...seizes, 'plug.shell': 'one-piece' }, outcome: 'match' },
     {
       says: 'two-piece as fitted matches',
       facts: { 'plug.shell': 'two-piece', 'position.shellFitted': 'two-piece' },

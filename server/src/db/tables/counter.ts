@@ -1,5 +1,6 @@
 import type { ColumnType, Generated, GeneratedAlways } from 'kysely';
 import type { Finding } from '@brackenfell/contract/tray';
+import type { SlipKept } from '@brackenfell/contract/slip';
 import type { Role } from '@brackenfell/contract/endpoint';
 import type { FactId } from '@brackenfell/core/fitment/facts';
 import type { Verdict } from '@brackenfell/core/fitment/verdict';
@@ -44,6 +45,7 @@ export interface SlipTable {
   version: Generated<number>;
   customer: Generated<string>;
   vehicle: Generated<string>;
+  phone: Generated<string>;
   came_for: Generated<string>;
   engine_id: string | null;
   /** Which build of the engine, by its label, once that is known. */
@@ -122,7 +124,29 @@ export interface JudgementTable {
 export interface HouseRuleChoiceTable {
   id: Key;
   rule: string;
-  school: string;
+  /** Null takes a conditional choice back. */
+  school: string | null;
+  /** Where it holds; null for the shop's default. */
+  condition: string | null;
+  staff_id: string;
+  at: Generated<Date>;
+}
+/** Append-only: a rule settled otherwise for one slip; no school takes it back. */
+export interface SlipRuleChoiceTable {
+  id: Key;
+  slip_id: string;
+  rule: string;
+  school: string | null;
+  reason: string;
+  staff_id: string;
+  at: Generated<Date>;
+}
+/** Append-only: work on a slip as far as it has come; the latest of a kind stands. */
+export interface SlipKeptTable {
+  id: Key;
+  slip_id: string;
+  kind: SlipKept['kind'];
+  kept: Json<SlipKept>;
   staff_id: string;
   at: Generated<Date>;
 }

@@ -1,0 +1,60 @@
+import { describe, expect, test } from '@jest/globals';
+import { settleOneMaker, settleTorque } from './settle-torque.ts';
+import type { TorqueStatement } from './statements.ts';
+
+const dry = (lowNm: number, highNm = lowNm, more: Partial<TorqueStatement> = {}): TorqueStatement => ({
+  lowNm,
+  highNm,
+  condition: 'dry',
+  ...more,
+});
+const settled = (...given: Parameters<typeof settleTorque>) => {
+  const answer = settleTorque(...given);
+  return answer && [answer.lowNm, answer.highNm, answer.aimNm, answer.from, answer.conflict];
+};
+
+describe('two figures of one maker', () => {
+  test('are settled by the newer sheet where both are dated', () => {
+    const sheets = [dry(30, 34, { dated: '2012-05' }), dry(20, 24, { dated: '2019-01' })];
+    expect(settleOneMaker(sheets)).toMatchObject({ lowNm: 20, highNm: 24, settledBy: 'newer' });
+    expect(settleOneMaker([...sheets].reverse())).toMatchObject({ lowNm: 20, settledBy: 'newer' });
+  });
+  test('else by what they have in common', () => {
+    const sheets = [dry(20, 28), dry(25, 32, { dated: '2019-01' })];
+    expect(settleOneMaker(sheets)).toMatchObject({ lowNm: 25, highNm: 28, settledBy: 'overlap' });
+  });
+  test('else by the lower, never by an average', () => {
+    expect(settleOneMaker([dry(30, 34), dry(20, 24)])).toMatchObject({ lowNm: 20, highNm: 24, settledBy: 'lower' });
+    expect(settleOneMaker([dry(30), dry(20)])).toMatchObject({ lowNm: 20, nominalNm: 20, settledBy: 'lower' });
+  });
+  test('of one month are not settled by their date', () => {
+    const sheets = [dry(30, 34, { dated: '2019-01' }), dry(20, 24, { dated: '2019-01' })];
+    expect(settleOneMaker(sheets)!.settledBy).toBe('lower');
+  });
+});
+
+describe('the torque of a plug here', () => {
+  test('is what engine maker and plug maker have in common, aimed at the engine maker’s nominal where it lies there', () => {
+    expect(settled([dry(20, 30, { nominalNm: 25 })], [dry(22, 28)], undefined)).toEqual([22, 28, 25, 'both', false]);
+    expect(settled([dry(20, 30, { nominalNm: 21 })], [dry(22, 28, { nominalNm: 26 })], undefined)![2]).toBe(26);
+    expect(settled([dry(20, 30)], [dry(22, 28)], undefined)![2]).toBe(25);
+  });
+  test('without anything in common is the half of the engine maker’s range nearer the plug maker’s, and says so', () => {
+    expect(settled([dry(20, 30)], [dry(10, 15)], undefined)).toEqual([20, 25, 22.5, 'both', true]);
+    expect(settled([dry(20, 30)], [dry(40, 45)], undefined)).toEqual([25, 30, 27.5, 'both', true]);
+  });
+  test('takes a bare nominal at a tenth either way for comparing only', () => {
+    // 25 and 27 meet at a tenth either way: no conflict, and still the engine maker's own figure.
+    expect(settled([dry(25)], [dry(27)], undefined)).toEqual([25, 25, 25, 'both', false]);
+    expect(settled([dry(25)], [dry(31)], undefined)).toEqual([25, 25, 25, 'both', true]);
+    expect(settled([dry(20, 25)], [dry(27)], undefined)!.slice(0, 2)).toEqual([24.3, 25]);
+  });
+  test('of one maker alone is that maker’s', () => {
+    expect(settled([dry(20, 30)], [], { lowNm: 1, highNm: 2 })).toEqual([20, 30, 25, 'engine-maker', false]);
+    expect(settled([], [dry(22, 28)], undefined)![3]).toBe('plug-maker');
+  });
+  test('is the general table’s where neither speaks, aimed a quarter of the way up', () => {
+    expect(settled([], [], { lowNm: 20, highNm: 30 })).toEqual([20, 30, 22.5, 'general-table', false]);
+    expect(settled([], [], undefined)).toBeUndefined();
+  });
+});

@@ -1,0 +1,40 @@
+import { toast } from 'sonner';
+import { useCounter } from '../frame/use-counter.ts';
+import { slipCall } from '../slip/slip-call.ts';
+import { nameNewSlip, useSlipWrite } from '../slip/slip-outbox.ts';
+import { call } from '../wire/call.ts';
+import { keepSaid } from '../engine/said-shelf.ts';
+
+/** Letters and figures as plates and serial numbers have them, and no sentence. */
+export const mayBePlate = (text: string): boolean =>
+  /^(?=.*[a-z])(?=.*\d)[a-z0-9]{1,4}[- ]?[a-z0-9]{1,5}$/i.test(text.trim()) && text.trim().length >= 5;
+
+/**
+ * Asks the register for a plate: what it knows fills the slip's vehicle and is said of the engine. Without a slip one is
+ * begun, for the vehicle is the customer's.
+ */
+export function useTakePlate(): (plate: string) => Promise<void> {
+  const { slip, go } = useCounter();
+  const write = useSlipWrite();
+  return async (typed) => {
+    const plate = typed.trim().toUpperCase();
+    try {
+      const found = await call('lookUpPlate', { query: { plate } });
+      if (found.kind !== 'found') {
+        toast(`${plate}: ${found.says}`);
+        return;
+      }
+      const vehicle = `${found.says.replace(/\.$/, '')}, ${plate}`;
+      const current = slip.data?.state === 'open' ? slip.data.slipId : undefined;
+      const slipId = current ?? nameNewSlip();
+      if (current)
+        write.mutate(slipCall('changeSlip', { params: { slipId }, body: { vehicle } }, `vehicle: ${vehicle}`));
+      else write.mutate(slipCall('createSlip', { body: { vehicle } }, 'new slip'), {}, slipId);
+      keepSaid(slipId, found.statements);
+      go('/counter/engine', { slip: slipId });
+      toast(`${plate}: ${found.says} Told by the ${found.register}.`);
+    } catch (error) {
+      toast.error(error instanceof Error ? error.message : 'The register could not be asked. Nothing was changed.');
+    }
+  };
+}

@@ -1,0 +1,134 @@
+import { useState } from 'react';
+import { mayChooseOnSlip } from '@brackenfell/core/slip/who-may';
+import type { HouseRuleView } from '@brackenfell/contract/house-rules';
+import type { Slip } from '@brackenfell/contract/slip';
+import { Dialog } from '../controls/dialog.tsx';
+import { useSession } from '../session/use-session.ts';
+import { slipCall } from '../slip/slip-call.ts';
+import { useSlipWrite } from '../slip/slip-outbox.ts';
+import { useHouseRules } from './use-house-rules.ts';
+
+interface SlipRulesDialogProps {
+  readonly slip: Slip | undefined;
+  readonly onClose: () => void;
+}
+
+/** The house rules as they hold on one slip: each can be settled otherwise here, with its reason, for this slip alone. */
+export function SlipRulesDialog({ slip, onClose }: SlipRulesDialogProps) {
+  const rules = useHouseRules();
+  const [picked, pick] = useState<HouseRuleView>();
+  return (
+    <Dialog
+      title={slip ? `House rules on slip ${slip.docket}` : 'House rules'}
+      about={
+        slip
+          ? 'Settled otherwise here, a rule holds for this slip alone. A maker’s own instruction stands above it.'
+          : 'A rule is settled otherwise on a slip: begin one first.'
+      }
+      onClose={onClose}
+      wide
+    >
+      {rules.error && (
+        <p role="alert" className="text-madder">
+          {rules.error.message}
+        </p>
+      )}
+      <ul className="grid grid-cols-2 gap-x-6">
+        {rules.data?.rules.map((rule) => {
+          const own = slip?.rules.find((one) => one.rule === rule.rule);
+          return (
+            <li key={rule.rule} className="border-t border-hair py-1">
+              <button
+                type="button"
+                className="grid w-full text-left"
+                disabled={!slip}
+                aria-expanded={picked?.rule === rule.rule}
+                onClick={() => pick(rule)}
+              >
+                <b className="font-semibold">{rule.title}</b>
+                {own ? (
+                  <span>
+                    {own.says}{' '}
+                    <span className="text-soft">
+                      on this slip ({own.by}): {own.reason}
+                    </span>
+                  </span>
+                ) : (
+                  <span className="text-soft">{rule.schools.find(({ id }) => id === rule.chosen)?.says}</span>
+                )}
+              </button>
+              {slip && picked?.rule === rule.rule && (
+                <Otherwise key={rule.rule} slip={slip} rule={rule} onDone={() => pick(undefined)} />
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </Dialog>
+  );
+}
+
+interface OtherwiseProps {
+  readonly slip: Slip;
+  readonly rule: HouseRuleView;
+  readonly onDone: () => void;
+}
+
+function Otherwise({ slip, rule, onDone }: OtherwiseProps) {
+  const write = useSlipWrite();
+  const { data: me } = useSession();
+  const own = slip.rules.find((one) => one.rule === rule.rule);
+  const [school, setSchool] = useState(own?.school ?? rule.schools.find(({ id }) => id !== rule.chosen)!.id);
+  const [reason, setReason] = useState('');
+  if (!me || !mayChooseOnSlip(rule.rule, me))
+    return <p className="text-slate">This rule decides what may be sold: a supervisor settles it on the slip.</p>;
+  const settle = (chosen: string | null, why: string) => {
+    write.mutate(
+      slipCall(
+        'chooseOnSlip',
+        { params: { slipId: slip.slipId, rule: rule.rule }, body: { school: chosen, reason: why } },
+        `${rule.title} on this slip`,
+      ),
+      { onSuccess: onDone },
+    );
+  };
+  return (
+    <form
+      className="my-1 grid gap-1 border border-bracken bg-bracken-wash p-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (reason.trim().length >= 3) settle(school, reason.trim());
+      }}
+    >
+      <fieldset className="grid gap-1">
+        <legend className="text-slate">{rule.asks}</legend>
+        {rule.schools.map(({ id, says }, i) => (
+          <label key={id} className="flex items-center gap-2">
+            <input
+              type="radio"
+              name={`slip-rule-${rule.rule}`}
+              autoFocus={i === 0}
+              checked={school === id}
+              onChange={() => setSchool(id)}
+            />
+            {says}
+          </label>
+        ))}
+      </fieldset>
+      <label className="grid gap-0.5">
+        <span className="text-slate">Why, for this customer</span>
+        <input className="field" value={reason} maxLength={200} onChange={(event) => setReason(event.target.value)} />
+      </label>
+      <p className="flex flex-wrap gap-2">
+        <button type="submit" className="button-act" disabled={reason.trim().length < 3}>
+          Settle it so on this slip
+        </button>
+        {own && (
+          <button type="button" className="button-plain" onClick={() => settle(null, 'as the shop does')}>
+            As the shop does
+          </button>
+        )}
+      </p>
+    </form>
+  );
+}
