@@ -149,6 +149,9 @@ const ReferenceEntry = z.object({
   note: z.string().optional(),
   /** For which engines a successor stands, where a number is replaced by several. */
   condition: z.string().optional(),
+  engines: z.array(EngineKey).optional(),
+  /** A reference told for a day to come counts from that day on. */
+  inForceFrom: day.optional(),
 });
 export type ReferenceEntry = z.input<typeof ReferenceEntry>;
 

@@ -24,7 +24,7 @@ import {
   settleBatch,
 } from './quarantine.ts';
 import { identify, lookUpPlate, readSentence } from './identify.ts';
-import { getPart, getPartEngines, getPartGraph } from './part.ts';
+import { getPart, getPartEngines, getPartFills, getPartGraph } from './part.ts';
 import { getFittedSet } from './fitted-set.ts';
 import { searchByDimension } from './dimensions.ts';
 import { chooseOnSlip, keepOnSlip } from './slip-work.ts';
@@ -147,6 +147,7 @@ export const ENDPOINTS = {
   keepOnSlip,
   chooseUnderCondition,
   searchByDimension,
+  getPartFills,
 } as const;
 
 export type EndpointName = keyof typeof ENDPOINTS;

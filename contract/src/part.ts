@@ -99,6 +99,9 @@ export const PartGraph = z
         onHand: z.number().int().nullable(),
         /** References walked from the part in the middle. */
         hops: z.number().int(),
+        /** For the engine asked about; null where none is, or for what is not judged. */
+        verdict: z.enum(VERDICTS).nullable(),
+        reason: z.string().nullable(),
       }),
     ),
     edges: z.array(
@@ -110,6 +113,10 @@ export const PartGraph = z
         source: z.string(),
         notedOn: z.string(),
         note: z.string().nullable(),
+        /** A reference to come does not count before its day. */
+        inForceFrom: z.string().nullable(),
+        /** Where the dimensions contradict it: by what. */
+        contradicts: z.string().nullable(),
       }),
     ),
     /** Parts of the neighbourhood that are not shown. */
@@ -124,5 +131,40 @@ export const getPartGraph = endpoint({
   summary: 'The references around a part, nearest first.',
   roles: EVERYONE,
   params: z.object({ partId: Id }),
+  query: z.object({ engine: EngineKey.optional() }),
   response: PartGraph,
+});
+
+export const PartFills = z
+  .object({
+    /** The engine they are judged for; null where none names the number. */
+    engine: z.string().nullable(),
+    /** Facts in which the parts differ, by their labels, and how many more there are. */
+    differIn: z.array(z.string()),
+    moreDiffer: z.number().int(),
+    parts: z.array(
+      z.object({
+        partId: Id,
+        printed: z.string(),
+        maker: z.string(),
+        onHand: z.number().int(),
+        priceMinor: z.number().int().nullable(),
+        verdict: z.enum(VERDICTS).nullable(),
+        reason: z.string().nullable(),
+        /** In the order of `differIn`; null where it is not known. */
+        values: z.array(z.string().nullable()),
+      }),
+    ),
+  })
+  .meta({ id: 'PartFills' });
+export type PartFills = z.infer<typeof PartFills>;
+
+export const getPartFills = endpoint({
+  method: 'GET',
+  path: '/api/parts/:partId/fills',
+  summary: 'The parts that an engine maker’s number is filled with, judged, and what differs between them.',
+  roles: EVERYONE,
+  params: z.object({ partId: Id }),
+  query: z.object({ engine: EngineKey.optional(), units: Units.default('metric') }),
+  response: PartFills,
 });

@@ -59,6 +59,8 @@ export const TrailView = z
         source: z.string(),
         notedOn: z.string(),
         note: z.string().nullable(),
+        /** Where the dimensions contradict this reference: by what. */
+        contradicts: z.string().nullable(),
       }),
     ),
   })

@@ -38,5 +38,8 @@ export const PLANTED_CONTRADICTIONS: readonly PlantedContradiction[] = [
   ),
   planted('figures-disagree', ['TS 500 237'], 'one gauging that contradicts the catalogue’s reach'),
   planted('figures-disagree', ['TS 500 238'], 'two sheets of one maker that disagree about the resistor'),
+  planted('figures-disagree', ['HB/19/45.D1'], 'a wholesaler’s list that gives another reach than the maker'),
+  planted('interval-outlives-plug', ['KN 419G-61NR'], 'an interval twice as long as the maker’s own nickel plug lasts'),
+  planted('interval-outlives-plug', ['KN 438G-61DR'], 'a long interval over the maker’s own two-piece plug'),
   planted('filled-by-two', ['AK/3081-447'], 'one engine maker’s number filled by two makers'),
 ];

@@ -59,6 +59,8 @@ export const references: ReferenceEntry[] = [
   // SC20
   engineMaker('40-61-118-552', 'KN 419G-63DR', 'Skerrow workshop sheet', '2016-09-01'),
   renamed('40-61-118-340', '40-61-118-552', 'Skerrow bulletin', '2016-09-01'),
+  // Told for a day to come: it counts for nothing until then.
+  { ...renamed('KN 419G-63DR', 'KN 419G-63ER', 'Kestrane bulletin', '2026-10-01'), inForceFrom: '2041-06-01' },
   ...claims('equivalent', ['KN 419G-63DR', 'HB/19/45.D1', 'IVX-C19-D10', 'TS 500 226']),
   ...claims('equivalent', ['KN 419G-63DR', 'HB/19/45.L1', 'IVX-C19-D09', 'TS 500 236']),
   ...claims('equivalent', ['KN 419G-63DR', 'TS 500 231']),

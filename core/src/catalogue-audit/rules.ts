@@ -106,6 +106,11 @@ export const OTHER_RULES = {
     consequence:
       'The plug is judged by each figure and the worst outcome counts, so it may be refused or asked about for nothing.',
   },
+  'interval-outlives-plug': {
+    title: 'Interval longer than its own plug lasts',
+    consequence:
+      'The engine maker’s own number wears out before its own interval is over: the customer is told the plug’s life, and misfires if told the interval.',
+  },
   'leads-to-nothing': {
     title: 'Reference to a number nobody holds',
     consequence: 'The trail ends at a number that cannot be ordered.',

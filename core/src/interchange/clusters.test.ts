@@ -66,6 +66,12 @@ describe('a superseded number', () => {
   test('that splits asks, and without a condition nobody can decide', () => {
     const split = [renamed('a', 'b', 'to 1988'), renamed('a', 'c', 'from 1989')];
     expect(followSupersession('a', split)).toMatchObject({ kind: 'split', at: 'a', decided: true });
+    const byEngine = [
+      { ...split[0]!, engineIds: ['x'] },
+      { ...split[1]!, engineIds: ['y'] },
+    ];
+    expect(followSupersession('a', byEngine, 'y')).toMatchObject({ kind: 'replaced', by: split[1]!.to });
+    expect(followSupersession('a', byEngine, 'z')).toMatchObject({ kind: 'split' });
     expect(followSupersession('a', [split[0]!, renamed('a', 'c')])).toMatchObject({ kind: 'split', decided: false });
   });
 

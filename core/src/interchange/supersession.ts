@@ -3,6 +3,8 @@ export interface Renaming {
   readonly from: string;
   readonly to: string;
   readonly condition: string | null;
+  /** The engines it stands for, where the maker names them. */
+  readonly engineIds?: readonly string[] | null;
 }
 
 /** Where an old number leads. Domain section 2: chains, splits and loops; old numbers always resolve. */
@@ -18,12 +20,25 @@ export type Succession =
     }
   | { readonly kind: 'loop'; readonly ring: readonly string[] };
 
-/** Follows a number's renamings to the number that stands today, or says what keeps it from one. */
-export function followSupersession(start: string, renamings: readonly Renaming[]): Succession {
+/** Where a number splits, the successor that its maker names for the engine; all of them where none is named for it. */
+function forEngine(onward: readonly Renaming[], engineId: string | undefined): readonly Renaming[] {
+  if (engineId === undefined) return onward;
+  const named = onward.filter(({ engineIds }) => engineIds?.includes(engineId));
+  return named.length > 0 ? named : onward;
+}
+
+/**
+ * Follows a number's renamings to the number that stands today, or says what keeps it from one. A split is decided by the
+ * engine where its successors are named by engine.
+ */
+export function followSupersession(start: string, renamings: readonly Renaming[], engineId?: string): Succession {
   const chain = [start];
   for (;;) {
     const here = chain.at(-1)!;
-    const onward = renamings.filter(({ from }) => from === here);
+    const onward = forEngine(
+      renamings.filter(({ from }) => from === here),
+      engineId,
+    );
     const into = [...new Map(onward.map((r) => [r.to, { id: r.to, condition: r.condition }])).values()];
     if (into.length > 1)
       return { kind: 'split', at: here, into, decided: into.every(({ condition }) => condition !== null) };

@@ -10,10 +10,11 @@ const folded = new Map<string, string>(
   LOOK_ALIKE_GROUPS.flatMap((group) => [...group].map((ch) => [ch, group[0]!] as const)),
 );
 
-/** One symbol per look-alike group, so that `KN 42GG` and `KN 426G` share a key. Input: printed or normal form. */
-export function foldKey(printed: string): string {
+/** One symbol per look-alike group, so that `KN 42GG` and `KN 426G` share a key. Input: printed or normal form; signs that
+ * the maker's grammar declares significant are kept. */
+export function foldKey(printed: string, significant = ''): string {
   let out = '';
-  for (const ch of normalForm(printed)) out += folded.get(ch) ?? ch;
+  for (const ch of normalForm(printed, significant)) out += folded.get(ch) ?? ch;
   return out;
 }
 

@@ -112,3 +112,19 @@ describe('the order of answers', () => {
     expect(tellMatch(asked, 'KN 419G-63DR', match)).toEqual({ how: '19 the other way round', differs: [4, 5] });
   });
 });
+
+describe('a sign that a maker’s numbers are told apart by', () => {
+  const signed = (printed: string) => ({ normal: normalForm(printed, '+'), fold: foldKey(printed, '+') });
+  const match = (typed: string, name: { normal: string; fold: string }) => matchName(askedNumber(typed, '+'), name);
+  test('is asked for as it was typed, and finds that number before its twin', () => {
+    expect(match('ZZ 19+45', signed('ZZ-19+45'))).toEqual({ stage: 'exact', distance: 0 });
+    expect(match('ZZ 19+45', signed('ZZ-1945'))).toEqual({ stage: 'exact', distance: 0 });
+    expect(match('ZZ 1945', signed('ZZ-19+45'))!.stage).toBe('one-edit');
+  });
+  test('is read through look-alikes with the rest', () => {
+    expect(match('ZZ I9+4S', signed('ZZ-19+45'))).toMatchObject({ stage: 'fold' });
+  });
+  test('that nobody declares is a separator like any other', () => {
+    expect(matchName(askedNumber('ZZ 19+45'), stored('ZZ 1945'))).toEqual({ stage: 'exact', distance: 0 });
+  });
+});

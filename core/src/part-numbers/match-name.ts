@@ -18,16 +18,23 @@ export interface AskedNumber {
   readonly pattern: WildcardPattern | undefined;
   /** The article's own barcode, where a carton's was asked for; such a name answers as exactly as the carton's. */
   readonly inside: string | undefined;
+  /** With the signs that some maker's grammar declares significant, where it was typed with any. */
+  readonly signed: { readonly normal: string; readonly fold: string } | undefined;
 }
 
-/** A question as the search reads it. */
-export const askedNumber = (typed: string): AskedNumber => ({
-  typed,
-  normal: normalForm(typed),
-  fold: foldKey(typed),
-  pattern: readWildcards(typed),
-  inside: articleInside(typed),
-});
+/** A question as the search reads it; `significant` are the signs that some maker's numbers are told apart by. */
+export function askedNumber(typed: string, significant = ''): AskedNumber {
+  const normal = normalForm(typed);
+  const signed = normalForm(typed, significant);
+  return {
+    typed,
+    normal,
+    fold: foldKey(typed),
+    pattern: readWildcards(typed),
+    inside: articleInside(typed),
+    signed: signed === normal ? undefined : { normal: signed, fold: foldKey(typed, significant) },
+  };
+}
 
 function articleInside(typed: string): string | undefined {
   const code = readBarcode(typed);
@@ -53,7 +60,9 @@ export function matchName(asked: AskedNumber, name: StoredName): NameMatch | und
     if (answersTo(pattern.normal, name.normal)) return { stage: 'wildcard', distance: 0 };
     return answersTo(pattern.fold, name.fold) ? { stage: 'wildcard', distance: 1 } : undefined;
   }
-  if (name.normal === normal || name.normal === asked.inside) return { stage: 'exact', distance: 0 };
+  const { signed } = asked;
+  if ([normal, asked.inside, signed?.normal].includes(name.normal)) return { stage: 'exact', distance: 0 };
+  if (signed && name.fold === signed.fold) return { stage: 'fold', distance: misread(signed.normal, name.normal) };
   if (name.fold === fold) return { stage: 'fold', distance: misread(normal, name.normal) };
   if (normal.length >= SHORTEST.prefix && name.fold.startsWith(fold)) {
     const asWritten = name.normal.startsWith(normal) ? 0 : 0.5;

@@ -76,4 +76,6 @@ export function fillAllButOne(fold: string, alphabet: string, most: number): str
 }
 
 /** One of each look-alike group and every other letter and digit: what a fold key is written with. */
-export const FOLDED_ALPHABET = [...new Set([...'0123456789ABCDEFGHIJKLMNOPQRSTUVWXYZ'].map(foldKey))].join('');
+export const FOLDED_ALPHABET = [
+  ...new Set([...'0123456789ABCDEFGHIJKLMNOPQRSTUVWXYZ'].map((one) => foldKey(one))),
+].join('');

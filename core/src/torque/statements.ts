@@ -9,6 +9,11 @@ export interface TorqueStatement {
   readonly dated?: string | undefined;
 }
 export const TORQUE_CONDITIONS = ['dry', 'with-compound', 'not-stated'] as const;
+export const CONDITION_WORDS: Readonly<Record<TorqueCondition, string>> = {
+  dry: 'dry',
+  'with-compound': 'with compound',
+  'not-stated': 'dry or not is not said',
+};
 export type TorqueCondition = (typeof TORQUE_CONDITIONS)[number];
 
 /** From where an angle counts, and on which gasket. Domain section 7, angles are sources like torques. */

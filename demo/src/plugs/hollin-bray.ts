@@ -21,7 +21,16 @@ const FOUR_SIDE = { 'plug.groundCount': 4, 'plug.groundForm': 'side', 'plug.gapA
 /** Hollin & Bray: numbers rise hotter. Reach, heat, tip code and ground count. */
 export const hollinBray = [
   ...family('hollin-bray', { ...SLIM_14, ...DOUBLE_PLATINUM, 'plug.gapMm': 1.05 }, [
-    ['HB/19/45.D1', h('45'), [4, 'C1', 885], alsoKnownAs(5194501)],
+    [
+      'HB/19/45.D1',
+      h('45'),
+      [4, 'C1', 885],
+      {
+        ...alsoKnownAs(5194501),
+        // A wholesaler's list says otherwise than the maker: the maker rules, and the editor is told.
+        extra: [{ source: { rank: 'supplier', name: 'Eastgate list' }, facts: { 'plug.reachMm': 17.5 } }],
+      },
+    ],
     ['HB/19/40.D1', h('40'), [9, 'C1', 885]],
     ['HB/19/50.D1', h('50'), [3, 'C1', 885]],
     // Its maker publishes neither the tip's projection nor anything else of the firing end.

@@ -44,10 +44,11 @@ export async function findNames(
   const { normal, fold } = asked;
   if (normal === '') return [];
   const maker = ofMakers(makers);
-  const exact = asked.inside === undefined ? [normal] : [normal, asked.inside];
+  const exact = [normal, asked.inside, asked.signed?.normal].filter((form) => form !== undefined);
+  const folds = [fold, asked.signed?.fold].filter((form) => form !== undefined);
   const stages: RawBuilder<unknown>[] = [
     sql`(select ${COLUMNS} from part_name n where n.normal_form = any(${exact}::text[]) ${maker} limit ${MOST_A_STAGE})`,
-    sql`(select ${COLUMNS} from part_name n where n.fold_key = ${fold} ${maker} limit ${MOST_A_STAGE})`,
+    sql`(select ${COLUMNS} from part_name n where n.fold_key = any(${folds}::text[]) ${maker} limit ${MOST_A_STAGE})`,
   ];
   if (normal.length >= SHORTEST.prefix) {
     stages.push(

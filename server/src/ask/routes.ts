@@ -94,7 +94,9 @@ async function findParts(
   return shown.flatMap(({ name, match }) => {
     const detail = details.get(name.partId);
     if (!detail) return [];
-    const followed = detail.is_superseded ? followSupersession(name.partId, renamings) : { kind: 'current' as const };
+    const followed = detail.is_superseded
+      ? followSupersession(name.partId, renamings, engineId)
+      : { kind: 'current' as const };
     return [partAnswer(asked, name, match, detail, tellSuccession(followed, byId))];
   });
 }
@@ -130,7 +132,7 @@ export function askRoutes(app: Express, context: Context): void {
   serve(app, context, ask, async ({ query, db }) => {
     const index = await context.indexes.recent(db);
     const { number, makers } = readQuestion(query.q, index.makers);
-    const asked = askedNumber(number);
+    const asked = askedNumber(number, index.significantSigns);
     const isNumber = asked.normal.length <= LONGEST_PART_NUMBER && asked.normal !== '';
     const isQuick = query.quick === 'yes';
     const numbers = () =>

@@ -33,7 +33,8 @@ export async function readDetails(
            (select min(c.printed) from part_name c where c.part_id = p.id and c.kind in ('catalogue', 'oe')) as number,
            (select count(distinct o.part_id)::int from part_name o where o.normal_form = a.normal) as shared_by,
            exists (select from reference r where r.from_part_id = p.id and r.grade = 'supersedes'
-                    and r.rejected_at is null) as is_superseded
+                    and r.rejected_at is null
+                    and (r.in_force_from is null or r.in_force_from <= current_date)) as is_superseded
       from unnest(${partIds}::bigint[], ${normals}::text[]) as a (part_id, normal)
       join part p on p.id = a.part_id
       join maker m on m.id = p.maker_id

@@ -11,6 +11,7 @@ import {
   readSuspects,
   readTouched,
   sharedNumbers,
+  shorterThanInterval,
   suspectClusters,
   type PartSuspect,
   type SuspectMember,
@@ -48,7 +49,8 @@ export async function runAudit(db: Database, progress: AuditProgress): Promise<v
     [0.6, 'looking for numbers nobody holds', 'leads-to-nothing', leadingToNothing],
     [0.65, 'looking for numbers filled by two makers', 'filled-by-two', filledByTwo],
     [0.7, 'looking for shared numbers', 'number-shared', sharedNumbers],
-    [0.85, 'comparing sources', 'figures-disagree', disagreeingFigures],
+    [0.8, 'comparing sources', 'figures-disagree', disagreeingFigures],
+    [0.9, 'comparing lives with intervals', 'interval-outlives-plug', shorterThanInterval],
   ];
   for (const [share, doing, rule, find] of steps) {
     await progress.step(share, doing);

@@ -204,12 +204,12 @@ export async function readTouchedEngines(db: Database, partIds: readonly string[
 /** The figures of one attribute of a part that stand now. */
 export async function readRivalFigures(db: Database, partId: string, attribute: string) {
   return db
-    .selectFrom('chosen_figure')
-    .innerJoin('figure', 'figure.id', 'chosen_figure.figure_id')
+    .selectFrom('figure')
     .innerJoin('attribute', 'attribute.id', 'figure.attribute')
     .selectAll('figure')
     .select('attribute.label')
-    .where('chosen_figure.part_id', '=', partId)
+    .where('figure.part_id', '=', partId)
+    .where('figure.withdrawn_at', 'is', null)
     .where('figure.attribute', '=', attribute)
     .orderBy('figure.id')
     .execute();

@@ -1,5 +1,6 @@
 import { sql } from 'kysely';
 import type { AuditedPlug } from '@brackenfell/core/catalogue-audit/rules';
+import { KM_PER_HOUR } from '@brackenfell/core/service-plan/running-hours';
 import type { ReferenceEdge } from '@brackenfell/core/interchange/trail';
 import type { Renaming } from '@brackenfell/core/interchange/supersession';
 import type { Database } from '../db/database.ts';
@@ -68,6 +69,11 @@ export async function* readAllRenamings(db: Database, stride = 5000): AsyncGener
   }
 }
 
+/** Match bands of the checks: within them two figures say the same. */
+const MATCH_BANDS = { 'plug.reachMm': 0.3, 'plug.lengthMm': 1, 'plug.hexMm': 0.25, 'plug.gapMm': 0.05 } as const;
+const BANDED = Object.keys(MATCH_BANDS);
+const BANDS = Object.values(MATCH_BANDS);
+
 export interface PartSuspect {
   readonly partId: string;
   readonly otherId: string | null;
@@ -92,6 +98,7 @@ export const leadingToNothing = async (db: Database): Promise<PartSuspect[]> =>
       select r.to_part_id as "partId", null as "otherId", array_agg(r.id order by r.id) as "edgeIds",
              array_agg(distinct r.source) as says
         from part p join reference r on r.to_part_id = p.id and r.rejected_at is null
+             and (r.in_force_from is null or r.in_force_from <= current_date)
        where p.kind = 'unheld' group by r.to_part_id order by r.to_part_id`.execute(db)
   ).rows;
 
@@ -104,7 +111,10 @@ export const sharedNumbers = async (db: Database): Promise<PartSuspect[]> =>
        group by normal_form having min(maker_id) <> max(maker_id) order by 1`.execute(db)
   ).rows;
 
-/** Facts of a part for which sources give more than one figure. */
+/**
+ * Facts of a part for which sources give more than one figure: of one rank, or of a weaker one that says something else than
+ * what rules by more than the check's match band.
+ */
 export const disagreeingFigures = async (db: Database): Promise<PartSuspect[]> =>
   (
     await sql<PartSuspect>`
@@ -112,7 +122,18 @@ export const disagreeingFigures = async (db: Database): Promise<PartSuspect[]> =
         from (select c.part_id, f.attribute, count(*) as figures
                 from chosen_figure c join figure f on f.id = c.figure_id
                where c.part_id is not null group by c.part_id, f.attribute) x
-       where figures > 1 order by 1, attribute`.execute(db)
+       where figures > 1
+      union
+      select f.part_id, null, '{}'::text[], array[f.attribute]
+        from figure f
+        join chosen_figure c on c.part_id = f.part_id and c.rules
+        join figure r on r.id = c.figure_id and r.attribute = f.attribute
+        left join unnest(${BANDED}::text[], ${BANDS}::double precision[]) as b (attribute, band) on b.attribute = f.attribute
+       where f.part_id is not null and f.withdrawn_at is null and f.id <> r.id and f.attribute not like '%.supply'
+         and f.source_rank <> r.source_rank and f.source_rank not in ('hearsay', 'gauged', 'house-rule')
+         and (f.code is distinct from r.code and f.low is null
+              or abs(f.low - r.low) > coalesce(b.band, 0) + 1e-6 or abs(f.high - r.high) > coalesce(b.band, 0) + 1e-6)
+       order by 1, 4`.execute(db)
   ).rows;
 
 /** Numbers engine makers name that are said to be the same as parts of several makers. */
@@ -127,6 +148,28 @@ export const filledByTwo = async (db: Database): Promise<PartSuspect[]> =>
         join part p on p.id = r.to_part_id and p.kind not in ('oe-number', 'unheld')
         join maker m on m.id = p.maker_id
        group by n.part_id having count(distinct p.maker_id) > 1 order by n.part_id`.execute(db)
+  ).rows;
+
+/** Plugs that engine makers name, whose stated life is shorter than the engine's own interval: one of the two is wrong. */
+export const shorterThanInterval = async (db: Database): Promise<PartSuspect[]> =>
+  (
+    await sql<PartSuspect>`
+      with interval_of as (
+        select p.engine_id, max(case f.attribute when 'position.intervalKm' then f.low else f.low * ${KM_PER_HOUR} end) as km
+          from engine_position p join chosen_figure c on c.position_id = p.id and c.rules
+          join figure f on f.id = c.figure_id and f.attribute in ('position.intervalKm', 'position.intervalHours')
+         where p.kind = 'plug' group by p.engine_id
+      ), life_of as (
+        select c.part_id, min(f.low) as km from chosen_figure c join figure f on f.id = c.figure_id
+         where c.rules and f.attribute = 'plug.lifeKm' group by c.part_id
+      )
+      select l.part_id as "partId", null as "otherId", '{}'::text[] as "edgeIds",
+             array_agg(distinct e.code || ': life ' || l.km || ' km, interval ' || i.km || ' km') as says
+        from named_number n join engine e on e.id = n.engine_id join interval_of i on i.engine_id = n.engine_id
+        join reference r on r.from_part_id = n.part_id and r.grade = 'same' and r.rejected_at is null
+        join life_of l on l.part_id = r.to_part_id
+       where n.kind = 'plug' and l.km < i.km
+       group by l.part_id order by l.part_id`.execute(db)
   ).rows;
 
 /** How many engines and how much stock each suspect touches: engines that name or are listed for its clusters. */

@@ -122,7 +122,7 @@ export async function readBearers(db: Database, numbers: readonly string[], worn
     select distinct p.id, c.printed, m.name as maker, p.kind, a.asked, n.normal_form = a.normal as exact,
            (select f.code from chosen_figure h join figure f on f.id = h.figure_id
              where h.part_id = p.id and h.rules and f.attribute = 'coil.revision' limit 1) as revision
-      from unnest(${asked}::text[], ${asked.map((n) => normalForm(n))}::text[], ${asked.map(foldKey)}::text[]) as a (asked, normal, fold)
+      from unnest(${asked}::text[], ${asked.map((n) => normalForm(n))}::text[], ${asked.map((one) => foldKey(one))}::text[]) as a (asked, normal, fold)
       join part_name n on n.fold_key = a.fold
       join part p on p.id = n.part_id
       join maker m on m.id = p.maker_id

@@ -30,6 +30,8 @@ export interface CatalogueIndex {
   readonly version: string;
   readonly makers: ReadonlyMap<string, string>;
   readonly grammars: ReadonlyMap<string, NumberGrammar>;
+  /** Signs that some maker's numbers are told apart by. */
+  readonly significantSigns: string;
   readonly engines: ReadonlyMap<string, IndexedEngine>;
   readonly candidates: readonly EngineCandidate[];
   readonly known: KnownWords;
@@ -162,6 +164,7 @@ async function makeIndex(db: Database, version: string): Promise<CatalogueIndex>
     version,
     makers: makerNames,
     grammars: new Map(grammars.map(({ maker_id, grammar }) => [maker_id, grammar])),
+    significantSigns: [...new Set(grammars.flatMap(({ grammar }) => [...grammar.significant]))].join(''),
     engines,
     candidates,
     known: knownWords(engineRows, vehicles, candidates),

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { demoWorld } from '@brackenfell/demo/world';
-import { openTestCounter, type TestCounter } from '../testing/counter.ts';
+import { openEmptyDatabase, openTestCounter, type TestCounter } from '../testing/counter.ts';
+import { migrate } from '../db/migrate.ts';
 import { loadCatalogue } from './load-catalogue.ts';
 
 let counter: TestCounter;
@@ -47,6 +48,28 @@ describe('the demo world', () => {
     // One gauging does not rule, so the catalogue's reach stands in the projection.
     expect(spec('TS 500 237')).toMatchObject({ reach_mm: 19 });
     expect(specs).toHaveLength(demoWorld.plugs.length);
+  });
+});
+
+describe('numbers that a sign alone tells apart', () => {
+  test('are two numbers, each found as it is written', async () => {
+    const { owner, close } = await openEmptyDatabase();
+    await migrate(owner);
+    const file = world();
+    const own = file.plugs.find(({ maker }) => maker === 'tamsel')!;
+    const grammar = file.grammars?.find(({ maker }) => maker === 'tamsel') ?? file.grammars![0]!;
+    grammar.maker = 'tamsel';
+    grammar.significant = '+';
+    file.plugs.push({ ...own, number: 'TS 7+700', names: [] }, { ...own, number: 'TS 7700', names: [] });
+    await loadCatalogue(owner, file);
+    const names = await owner
+      .selectFrom('part_name')
+      .select(['printed', 'normal_form'])
+      .where('printed', 'in', ['TS 7+700', 'TS 7700'])
+      .orderBy('printed')
+      .execute();
+    expect(names.map(({ normal_form }) => normal_form)).toEqual(['TS7+700', 'TS7700']);
+    await close();
   });
 });
 

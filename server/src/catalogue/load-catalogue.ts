@@ -32,6 +32,7 @@ const BATCH = 500;
 export async function loadCatalogue(db: Database, raw: unknown): Promise<CatalogueCount> {
   const file = CatalogueFile.parse(raw);
   checkNumbers(file);
+  const formOf = within(file);
   const count = await db.transaction().execute(async (trx) => {
     await trx.insertInto('maker').values(file.makers).execute();
     await insertAll(
@@ -53,7 +54,7 @@ export async function loadCatalogue(db: Database, raw: unknown): Promise<Catalog
     );
     const partIds = await loadParts(trx, file);
     const positionIds = await loadEngines(trx, file, partIds);
-    const idOf = (number: string): string => partIds.get(normalForm(number))!;
+    const idOf = (number: string): string => partIds.get(formOf(number))!;
     await insertAll(
       trx,
       'reference',
@@ -65,6 +66,8 @@ export async function loadCatalogue(db: Database, raw: unknown): Promise<Catalog
         noted_on: r.notedOn,
         note: r.note ?? null,
         condition: r.condition ?? null,
+        engine_ids: r.engines ?? null,
+        in_force_from: r.inForceFrom ?? null,
         rejected_at: null,
         rejected_by: null,
       })),
@@ -107,18 +110,25 @@ export async function loadCatalogue(db: Database, raw: unknown): Promise<Catalog
   return count;
 }
 
+/** A number as the file tells it from others: with every sign that one of its makers declares significant. */
+const within = (file: CatalogueFile): ((number: string) => string) => {
+  const signs = [...new Set(file.grammars.flatMap(({ significant }) => [...significant]))].join('');
+  return (number) => normalForm(number, signs);
+};
+
 /**
  * What a schema cannot see: every number stands once, and references and listings are made about numbers and engines held.
  * A reference may lead to a number that nobody holds: that is kept as said, and the audit lists it.
  */
 function checkNumbers(file: CatalogueFile): void {
-  const held = new Set(file.engines.flatMap(orderNumbers).map(({ number }) => normalForm(number)));
+  const formOf = within(file);
+  const held = new Set(file.engines.flatMap(orderNumbers).map(({ number }) => formOf(number)));
   for (const { number } of [...file.plugs, ...file.parts]) {
-    if (held.has(normalForm(number))) throw new Error(`${number} stands twice in the catalogue file.`);
-    held.add(normalForm(number));
+    if (held.has(formOf(number))) throw new Error(`${number} stands twice in the catalogue file.`);
+    held.add(formOf(number));
   }
   const spokenOf = [...file.references.map(({ from }) => from), ...file.listings.map((l) => l.number)];
-  const stranger = spokenOf.find((number) => !held.has(normalForm(number)));
+  const stranger = spokenOf.find((number) => !held.has(formOf(number)));
   if (stranger !== undefined) throw new Error(`The catalogue file refers to ${stranger}, which it does not hold.`);
   const engines = new Set(file.engines.map((engine) => engine.id));
   const lost = file.listings.find((listing) => !engines.has(listing.engineId));
@@ -175,13 +185,14 @@ function figureRows(subject: Subject, facts: object, source: FactSource, reading
 }
 
 async function loadParts(trx: Writing, file: CatalogueFile): Promise<Map<string, string>> {
+  const formOf = within(file);
   const parts = [...file.plugs.map((plug) => ({ ...plug, kind: 'plug' as const })), ...file.parts];
   const oeNumbers = file.engines.flatMap((engine) =>
     orderNumbers(engine).map(({ number }) => ({ maker: engine.maker, number })),
   );
-  const uniqueOe = [...new Map(oeNumbers.map((oe) => [normalForm(oe.number), oe])).values()];
-  const held = new Set([...uniqueOe, ...parts].map(({ number }) => normalForm(number)));
-  const spokenOf = new Map(file.references.map(({ to }) => [normalForm(to), to]));
+  const uniqueOe = [...new Map(oeNumbers.map((oe) => [formOf(oe.number), oe])).values()];
+  const held = new Set([...uniqueOe, ...parts].map(({ number }) => formOf(number)));
+  const spokenOf = new Map(file.references.map(({ to }) => [formOf(to), to]));
   const unheld = [...spokenOf].filter(([normal]) => !held.has(normal)).map(([, printed]) => printed);
   if (unheld.length > 0)
     await trx.insertInto('maker').values({ id: MAKER_NOT_KNOWN, name: 'Maker not known' }).execute();
@@ -196,21 +207,22 @@ async function loadParts(trx: Writing, file: CatalogueFile): Promise<Map<string,
     .execute();
   const ids = inserted.map(({ id }) => id);
   const byNumber = new Map<string, string>();
+  const signsOf = new Map(file.grammars.map(({ maker, significant }) => [maker, significant]));
   const name = (part_id: string, maker_id: string, kind: string, printed: string) => ({
     part_id,
     maker_id,
     kind,
     printed,
-    normal_form: normalForm(printed),
-    fold_key: foldKey(printed),
+    normal_form: normalForm(printed, signsOf.get(maker_id)),
+    fold_key: foldKey(printed, signsOf.get(maker_id)),
   });
   const names = uniqueOe.map(({ number, maker }, i) => {
-    byNumber.set(normalForm(number), ids[i]!);
+    byNumber.set(formOf(number), ids[i]!);
     return name(ids[i]!, maker, 'oe', number);
   });
   unheld.forEach((number, i) => {
     const id = ids[uniqueOe.length + parts.length + i]!;
-    byNumber.set(normalForm(number), id);
+    byNumber.set(formOf(number), id);
     names.push(name(id, MAKER_NOT_KNOWN, 'catalogue', number));
   });
   const figures: object[] = [];
@@ -219,7 +231,7 @@ async function loadParts(trx: Writing, file: CatalogueFile): Promise<Map<string,
   const makerName = new Map(file.makers.map((maker) => [maker.id, maker.name]));
   parts.forEach((part, i) => {
     const id = ids[uniqueOe.length + i]!;
-    byNumber.set(normalForm(part.number), id);
+    byNumber.set(formOf(part.number), id);
     names.push(
       name(id, part.maker, 'catalogue', part.number),
       ...part.names.map((n) => name(id, part.maker, n.kind, n.printed)),
@@ -344,7 +356,7 @@ async function loadEngines(trx: Writing, file: CatalogueFile, partIds: Map<strin
       'named_number',
       orderNumbers(engine).map((oe) => ({
         engine_id: engine.id,
-        part_id: partIds.get(normalForm(oe.number)),
+        part_id: partIds.get(within(file)(oe.number)),
         kind: oe.kind,
         place: oe.place ?? null,
         note: oe.note ?? null,

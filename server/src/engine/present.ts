@@ -1,3 +1,4 @@
+import { CONDITION_WORDS } from '@brackenfell/core/torque/statements';
 import { intervalOf, sayServed } from '@brackenfell/core/service-plan/running-hours';
 import type { FactId, FactSheet, FactSource } from '@brackenfell/core/fitment/facts';
 import { FACTS } from '@brackenfell/core/fitment/facts';
@@ -114,8 +115,7 @@ const PLUG_LINES: readonly LineForm[] = [
   form('Torque', 'rules', ['position.torque'], true, (v, say) => {
     const torque = v['position.torque'];
     if (!torque) return undefined;
-    const meant = { dry: 'dry', 'with-compound': 'with compound', 'not-stated': 'dry or not is not said' };
-    return `${say.span('plug-torque', { low: torque.lowNm, high: torque.highNm })}, ${meant[torque.condition]}`;
+    return `${say.span('plug-torque', { low: torque.lowNm, high: torque.highNm })}, ${CONDITION_WORDS[torque.condition]}`;
   }),
   form('Wrench', 'rules', ['position.wrenchReaches'], false, (v) =>
     v['position.wrenchReaches'] === false ? 'does not reach: by turn' : undefined,

@@ -22,7 +22,11 @@ export async function readNumbers(
     .innerJoin('part', 'part.id', 'part_name.part_id')
     .select(['part.id', 'part_name.normal_form', 'part_name.fold_key'])
     .where('part.kind', '=', kind)
-    .where('part_name.fold_key', 'in', asked.map(foldKey))
+    .where(
+      'part_name.fold_key',
+      'in',
+      asked.map((one) => foldKey(one)),
+    )
     .orderBy('part.id')
     .execute();
   const read = new Map<string, NumberRead>();

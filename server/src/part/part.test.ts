@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { PartCard, PartGraph } from '@brackenfell/contract/part';
+import type { PartCard, PartFills, PartGraph } from '@brackenfell/contract/part';
 import { chooseFigures } from '../catalogue/choose-figures.ts';
 import { openTestCounter, type TestCounter } from '../testing/counter.ts';
 
@@ -102,6 +102,25 @@ describe('engines a part is judged for', () => {
   });
 });
 
+describe('a number to order by', () => {
+  test('shows what fills it, by several makers, with price, stock and verdict, and in what they differ', async () => {
+    const fills = await get<PartFills>(`/api/parts/${await idOf('AK/3081-447')}/fills`);
+    expect(new Set(fills.parts.map(({ maker }) => maker)).size).toBeGreaterThan(1);
+    expect(fills.engine).not.toBeNull();
+    for (const { verdict, values } of fills.parts) {
+      expect(verdict).not.toBeNull();
+      expect(values).toHaveLength(fills.differIn.length);
+    }
+    const differing = fills.differIn.map((_, i) => new Set(fills.parts.map(({ values }) => values[i])).size);
+    expect(differing.every((count) => count > 1)).toBe(true);
+  });
+
+  test('that is filled by nothing says so, and one that does not exist is not found', async () => {
+    expect((await get<PartFills>(`/api/parts/${await idOf('KN 419G-59DR')}/fills`)).parts).toEqual([]);
+    await get('/api/parts/999999/fills', 404);
+  });
+});
+
 describe('the graph of a part', () => {
   const graph = async (printed: string) => get<PartGraph>(`/api/parts/${await idOf(printed)}/graph`);
 
@@ -112,6 +131,19 @@ describe('the graph of a part', () => {
     const shown = new Set(nodes.map((node) => node.partId));
     expect(edges.every(({ from, to }) => shown.has(from) && shown.has(to))).toBe(true);
     expect(edges.length).toBeGreaterThan(nodes.length);
+  });
+
+  test('marks each number for the engine, each reference the dimensions contradict, and what is still to come', async () => {
+    const { nodes, edges } = await get<PartGraph>(`/api/parts/${await idOf('KN 419G-63DR')}/graph?engine=skerrow-sc20`);
+    expect(nodes[0]).toMatchObject({ verdict: 'sell' });
+    const wrong = edges.filter(({ contradicts }) => contradicts?.includes('reach 19.0 mm ≠ reach 26.5 mm'));
+    expect(wrong.length).toBeGreaterThan(0);
+    const long = nodes.find(({ partId }) => partId === wrong[0]!.to || partId === wrong[0]!.from);
+    expect(long).toBeDefined();
+    const toCome = edges.find(({ inForceFrom }) => inForceFrom !== null)!;
+    expect(nodes.find(({ partId }) => partId === toCome.to)!.printed).toBe('KN 419G-63ER');
+    const { succession } = await get<{ succession: object | null }>(`/api/parts/${await idOf('KN 419G-63DR')}`);
+    expect(succession).toBeNull();
   });
 
   test('of a number that nothing refers to is that number alone', async () => {

@@ -1,3 +1,6 @@
+import type { MakersInstruction } from '@brackenfell/core/house-rules/makers-instruction';
+import { sayTurn } from '@brackenfell/core/torque/settle-turn';
+import { CONDITION_WORDS, type TorqueStatement, type TurnStatement } from '@brackenfell/core/torque/statements';
 import { FACTS, type FactId, type FactSheet } from '@brackenfell/core/fitment/facts';
 import type { Mounting, Secondary } from '@brackenfell/core/coils/coil-facts';
 import type { Lead } from '@brackenfell/core/leads/lead-facts';
@@ -45,6 +48,12 @@ export function printFact(fact: FactId, value: unknown, say: Say): string {
       : held.kind === 'none'
         ? 'none'
         : 'present, value unpublished';
+  if (fact === 'plug.torque') {
+    const { lowNm, highNm, condition } = value as TorqueStatement;
+    return `${say.span('plug-torque', { low: lowNm, high: highNm })}, ${CONDITION_WORDS[condition]}`;
+  }
+  if (fact === 'plug.turn') return sayTurn(value as TurnStatement);
+  if (fact === 'plug.instructs') return (value as MakersInstruction).says;
   return String(held.kind);
 }
 

@@ -3,9 +3,8 @@ import { isPartKind } from '@brackenfell/core/fitment/part-kinds';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { VERDICTS } from '@brackenfell/core/fitment/verdict';
-import { nearestFirst } from '@brackenfell/core/interchange/neighbourhood';
 import { followSupersession } from '@brackenfell/core/interchange/supersession';
-import { getPart, getPartEngines, getPartGraph } from '@brackenfell/contract/part';
+import { getPart, getPartEngines, getPartFills, getPartGraph } from '@brackenfell/contract/part';
 import { readPartSheets } from '../catalogue/read-facts.ts';
 import { tellSuccession } from '../ask/present.ts';
 import { readNamedParts } from '../ask/store.ts';
@@ -13,16 +12,17 @@ import type { Context } from '../context.ts';
 import { serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';
 import { readEnginesOfParts } from '../identify/store.ts';
-import { readEdgesAround, readRenamings } from '../interchange/store.ts';
+import { readRenamings } from '../interchange/store.ts';
 import { judgeEngine } from '../tray/judge-engine.ts';
 import { plugShape } from '../tray/shapes.ts';
 import { readPartRows } from '../tray/store.ts';
+import { readFills } from './fills.ts';
+import { readGraph } from './graph.ts';
 import { decodedView, factLines } from './present.ts';
 import { readEnginesOf, readMakerId, readNames, readRecorded, readReferences } from './store.ts';
 
 const NO_PART = 'No part of this catalogue has that number.';
 const MOST_JUDGED = 20;
-const MOST_NODES = 40;
 
 export function partRoutes(app: Express, context: Context): void {
   serve(app, context, getPart, async ({ params, query, db }) => {
@@ -105,28 +105,14 @@ export function partRoutes(app: Express, context: Context): void {
     return { engines, more: Math.max(0, byVisits.length - MOST_JUDGED) };
   });
 
-  serve(app, context, getPartGraph, async ({ params, db }) => {
-    const edges = await readEdgesAround(db, [params.partId]);
-    const hops = nearestFirst(params.partId, edges);
-    const shown = new Map([...hops].slice(0, MOST_NODES));
-    const rows = await readPartRows(db, [...shown.keys()]);
-    if (!rows.some(({ id }) => id === params.partId)) return trouble('not-found', NO_PART);
-    return {
-      partId: params.partId,
-      nodes: rows
-        .map((row) => ({
-          partId: row.id,
-          printed: row.printed,
-          maker: row.maker,
-          kind: row.kind,
-          onHand: row.on_hand,
-          hops: shown.get(row.id)!,
-        }))
-        .sort((a, b) => a.hops - b.hops || (a.printed < b.printed ? -1 : 1)),
-      edges: edges
-        .filter(({ from, to }) => shown.has(from) && shown.has(to))
-        .map(({ id, condition: _, ...edge }) => ({ edgeId: id, ...edge })),
-      more: hops.size - shown.size,
-    };
+  serve(app, context, getPartFills, async ({ params, query, db }) => {
+    const [part] = await readPartRows(db, [params.partId]);
+    if (!part) return trouble('not-found', NO_PART);
+    return readFills(context, db, { partId: part.id, engineId: query.engine, units: query.units });
+  });
+
+  serve(app, context, getPartGraph, async ({ params, query, db }) => {
+    const graph = await readGraph(context, db, params.partId, query.engine);
+    return graph ?? trouble('not-found', NO_PART);
   });
 }

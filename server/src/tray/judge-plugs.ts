@@ -1,3 +1,5 @@
+import type { AuditedPlug } from '@brackenfell/core/catalogue-audit/rules';
+import { auditedPlug } from '@brackenfell/core/catalogue-audit/reference-contradiction';
 import type { FactSheet } from '@brackenfell/core/fitment/facts';
 import type { Duty } from '@brackenfell/core/duty/duty';
 import type { LineJudgement } from '@brackenfell/core/fitment/judge-plug';
@@ -69,6 +71,8 @@ export interface JudgedEngine {
   readonly counts: CandidateCounts;
   readonly edges: ReadonlyMap<string, StoredEdge>;
   readonly printed: ReadonlyMap<string, string>;
+  /** What a number of a trail is compared by; undefined for what is no plug. */
+  readonly comparedAs?: (partId: string) => AuditedPlug | undefined;
   readonly scales: HeatScales;
   readonly catalogueVersion: string;
 }
@@ -159,6 +163,10 @@ export async function judgePlugs(
     counts: countAll(screened, bySize, asked.reached),
     edges: new Map(asked.edges.map((edge) => [edge.id, edge])),
     printed: new Map(named.map(({ id, printed }) => [id, printed])),
+    comparedAs: (partId) => {
+      const place = held.plugs.placeOf(partId);
+      return place === undefined ? undefined : auditedPlug(held.plugs.sheetOf(place));
+    },
     scales: held.scales,
     catalogueVersion: held.version,
   };

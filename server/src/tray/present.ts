@@ -1,5 +1,6 @@
 import { saySpoke } from '@brackenfell/core/house-rules/settle-rules';
 import { PRICED_OVER } from '@brackenfell/core/service-plan/running-hours';
+import { contradictedSteps } from '@brackenfell/core/catalogue-audit/reference-contradiction';
 import { countsIn } from './cost.ts';
 import type { CheckId } from '@brackenfell/core/fitment/check-ids';
 import { CHECKS_BY_KIND } from '@brackenfell/core/fitment/checks-by-kind';
@@ -77,12 +78,22 @@ class TrayTables {
 function trailView(judged: JudgedEngine, { trail }: JudgedCandidate): TrailView | null {
   if (!trail) return null;
   const name = (id: string) => judged.printed.get(id) ?? id;
+  const contradicted = contradictedSteps(
+    [trail.from, ...trail.steps.map(({ to }) => to)].map((id) => judged.comparedAs?.(id)),
+  ).slice(1);
   return {
     from: name(trail.from),
     grade: trail.grade,
-    steps: trail.steps.map(({ edgeId, grade, to }) => {
+    steps: trail.steps.map(({ edgeId, grade, to }, i) => {
       const edge = judged.edges.get(edgeId)!;
-      return { to: name(to), grade, source: edge.source, notedOn: edge.notedOn, note: edge.note };
+      return {
+        to: name(to),
+        grade,
+        source: edge.source,
+        notedOn: edge.notedOn,
+        note: edge.note,
+        contradicts: contradicted[i] ?? null,
+      };
     }),
   };
 }

@@ -1,6 +1,7 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import type { AuditLine, AuditList } from '@brackenfell/contract/audit';
+import { usePickList } from '../controls/pick-list.ts';
 import { Key } from '../controls/key.tsx';
 import { printMoment } from '../controls/moment.ts';
 import { Mark } from '../controls/mark.tsx';
@@ -17,13 +18,10 @@ export function AuditPage() {
   const mayEdit = me?.role === 'editor' || me?.role === 'supervisor';
   const [picked, pick] = useState(0);
   const lines = audit.data?.findings ?? [];
-  const here = Math.min(picked, Math.max(0, lines.length - 1));
+  const list = usePickList({ label: 'Contradictions', row: 'contradiction', count: lines.length, picked, pick });
+  const { here } = list;
   const finding = useFinding(lines[here]?.findingId);
   const write = useAuditWrite();
-  const list = useRef<HTMLOListElement>(null);
-  useEffect(() => {
-    list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' });
-  }, [here]);
   const job = audit.data?.job;
   const isRunning = job?.state === 'waiting' || job?.state === 'running';
   const start = () => {
@@ -34,12 +32,7 @@ export function AuditPage() {
   const cancel = () => {
     if (job) write.mutate(() => call('cancelAudit', { params: { jobId: job.jobId }, body: {} }));
   };
-  const move = (by: number) => pick(Math.max(0, Math.min(lines.length - 1, here + by)));
   useKeys('Audit', [
-    { press: 'j', does: 'Next contradiction', run: () => move(1), takeBack: () => move(-1) },
-    { press: 'k', does: 'Contradiction before', run: () => move(-1), takeBack: () => move(1) },
-    { press: 'ArrowDown', printed: '↓', does: 'Next contradiction', run: () => move(1) },
-    { press: 'ArrowUp', printed: '↑', does: 'Contradiction before', run: () => move(-1) },
     ...(mayEdit ? [{ press: 'Control+Enter', printed: 'Ctrl Enter', does: 'Run the audit', run: start }] : []),
     ...(mayEdit && isRunning ? [{ press: 'x', does: 'Cancel the audit', run: cancel }] : []),
   ]);
@@ -74,15 +67,9 @@ export function AuditPage() {
             </p>
           )}
         </div>
-        <ol
-          ref={list}
-          role="listbox"
-          aria-label="Contradictions found"
-          tabIndex={0}
-          className="min-h-0 flex-1 overflow-auto"
-        >
+        <ol {...list.listProps} className="min-h-0 flex-1 overflow-auto">
           {lines.map((line, i) => (
-            <Line key={line.findingId} line={line} isPicked={i === here} onPick={() => pick(i)} />
+            <Line key={line.findingId} line={line} row={list.rowProps(i)} />
           ))}
         </ol>
         {audit.data && lines.length === 0 && (
@@ -133,10 +120,10 @@ function Progress({ audit }: { audit: AuditList }) {
   );
 }
 
-function Line({ line, isPicked, onPick }: { line: AuditLine; isPicked: boolean; onPick: () => void }) {
+function Line({ line, row }: { line: AuditLine; row: ReturnType<ReturnType<typeof usePickList>['rowProps']> }) {
   const settled = line.decision && line.decision.action !== 'note';
   return (
-    <li role="option" aria-selected={isPicked} className="audit-line" onClick={onPick}>
+    <li {...row} className="audit-line">
       <Mark kind={settled ? 'match' : line.engines > 0 ? 'refuse' : 'caution'} />
       <span className="min-w-0">
         <b className="block font-semibold">{line.title}</b>

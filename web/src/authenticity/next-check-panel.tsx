@@ -2,7 +2,7 @@ import type { JudgedPiece } from '@brackenfell/core/authenticity/inspection';
 import { BAND_WORDS } from '@brackenfell/core/authenticity/judge-piece';
 import { printChance, sayMissing } from '@brackenfell/core/authenticity/say-conclusion';
 import type { Tell } from '@brackenfell/core/authenticity/tell';
-import { Key } from '../controls/key.tsx';
+import { KeyButton } from '../controls/key-button.tsx';
 
 const MOST_SHOWN = 4;
 
@@ -26,7 +26,10 @@ export function NextCheckPanel({ piece, onGo }: { piece: JudgedPiece; onGo: (tel
       <h2 className="flex items-baseline gap-2">
         <b className="text-lead font-semibold">Next best check</b>
         <span className="ml-auto text-xs text-soft">
-          <Key>.</Key> go there
+          <KeyButton press="." does="Go there">
+            {' '}
+            go there
+          </KeyButton>
         </span>
       </h2>
       <p>

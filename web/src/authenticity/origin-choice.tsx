@@ -5,6 +5,7 @@ import { CHANNEL_WORDS } from '@brackenfell/core/authenticity/prior';
 import { printChance } from '@brackenfell/core/authenticity/say-conclusion';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
 import { Key } from '../controls/key.tsx';
+import { KeyButton } from '../controls/key-button.tsx';
 import { useKeys, type KeyBinding } from '../frame/keys.ts';
 import { LETTERS } from '../session/switch-person.tsx';
 import { call } from '../wire/call.ts';
@@ -159,7 +160,10 @@ export function OriginChoice({ subject, pieces, onPieces, onBack }: OriginProps)
       </ul>
       <p className="pt-3 text-soft">
         The channel and the seller’s settled batches are what is believed before looking; what is seen then moves it.{' '}
-        <Key>Esc</Key> another part.
+        <KeyButton press="Escape" printed="Esc" does="Another part">
+          {' '}
+          another part
+        </KeyButton>
       </p>
     </>
   );

@@ -6,6 +6,7 @@ import { printChance } from '@brackenfell/core/authenticity/say-conclusion';
 import { MEASURED_IDS, type MeasuredId } from '@brackenfell/core/authenticity/tell';
 import type { Inspection } from '@brackenfell/contract/inspection';
 import { Key } from '../controls/key.tsx';
+import { KeyButton } from '../controls/key-button.tsx';
 import { Mark } from '../controls/mark.tsx';
 import type { MarkKind } from '../controls/mark-shapes.ts';
 import { printPrice } from '../controls/money.ts';
@@ -58,7 +59,7 @@ export function PieceCard({ inspection, judged, piece, here, onPackaging }: Piec
         <h2 className="flex font-semibold">
           Number against part
           <span className="ml-auto text-xs font-normal text-soft">
-            <Key>i</Key> <Key>m</Key>
+            <KeyButton press="i" does="Note a number" /> <KeyButton press="m" does="Type a reading" />
           </span>
         </h2>
         <dl className="grid grid-cols-[4.5rem_1fr_auto] gap-x-1 text-xs">

@@ -4,6 +4,7 @@ import { BAND_WORDS } from '@brackenfell/core/authenticity/judge-piece';
 import { printChance } from '@brackenfell/core/authenticity/say-conclusion';
 import type { Inspection } from '@brackenfell/contract/inspection';
 import { Key } from '../controls/key.tsx';
+import { KeyButton } from '../controls/key-button.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { printMoment } from '../controls/moment.ts';
 import { BAND_INK, BAND_MARK } from './band-mark.ts';
@@ -134,7 +135,7 @@ export function ProofHead({
               );
             })}
             <span className="text-xs text-soft">
-              <Key>[</Key> <Key>]</Key>
+              <KeyButton press="[" does="Piece before" /> <KeyButton press="]" does="Next piece" />
             </span>
           </div>
         )}

@@ -4,6 +4,7 @@ import { toast } from 'sonner';
 import type { ProofReference, ProofTell } from '@brackenfell/contract/proof-reference';
 import { KIND_WORDS } from '@brackenfell/core/fitment/part-kinds';
 import { Key } from '../controls/key.tsx';
+import { usePickList } from '../controls/pick-list.ts';
 import { printMoment } from '../controls/moment.ts';
 import { useKeys } from '../frame/keys.ts';
 import { useQuarantineWrite } from '../quarantine/use-quarantine.ts';
@@ -19,13 +20,9 @@ export function ReferencesPage() {
   const { data: me } = useSession();
   const [picked, pick] = useState(0);
   const all = references.data?.references ?? [];
-  const here = Math.min(picked, Math.max(0, all.length - 1));
+  const list = usePickList({ label: 'References', row: 'reference', count: all.length, picked, pick });
+  const { here } = list;
   const reference = all[here];
-  const move = (by: number) => pick(Math.max(0, Math.min(all.length - 1, here + by)));
-  useKeys('References', [
-    { press: 'j', does: 'Next reference', run: () => move(1), takeBack: () => move(-1) },
-    { press: 'k', does: 'Reference before', run: () => move(-1), takeBack: () => move(1) },
-  ]);
   return (
     <>
       <aside className="desk-list" aria-label="References">
@@ -38,14 +35,12 @@ export function ReferencesPage() {
             </p>
           )}
         </div>
-        <ol role="listbox" aria-label="References" tabIndex={0} className="min-h-0 flex-1 overflow-auto">
+        <ol {...list.listProps} className="min-h-0 flex-1 overflow-auto">
           {all.map((one, i) => (
             <li
               key={`${one.makerId} ${one.partKind} ${one.generation}`}
-              role="option"
-              aria-selected={i === here}
+              {...list.rowProps(i)}
               className={`cursor-pointer border-b border-hair px-3 py-1 ${i === here ? 'bg-bracken-wash outline-2 -outline-offset-2 outline-bracken' : ''}`}
-              onClick={() => pick(i)}
             >
               <b className="font-semibold">{one.content.title}</b>
               <span className="block text-soft">

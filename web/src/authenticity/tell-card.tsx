@@ -2,6 +2,7 @@ import { useEffect, useRef } from 'react';
 import type { ProofTell } from '@brackenfell/contract/proof-reference';
 import type { TellAnswer } from '@brackenfell/core/authenticity/tell';
 import { Key } from '../controls/key.tsx';
+import { KeyButton } from '../controls/key-button.tsx';
 import { Mark } from '../controls/mark.tsx';
 import type { MarkKind } from '../controls/mark-shapes.ts';
 import { TellPicture } from './tell-picture.tsx';
@@ -80,12 +81,14 @@ export function TellCard({ tell, number, answer, isHere, isNext, onPick, onAnswe
         <p className="mt-auto flex flex-wrap gap-x-2 pt-0.5 text-xs">
           {tell.measure ? (
             <>
-              <span>
-                <Key>Space</Key> reading
-              </span>
-              <span>
-                <Key>m</Key> typed
-              </span>
+              <KeyButton press="Space" does="Take a reading">
+                {' '}
+                reading
+              </KeyButton>
+              <KeyButton press="m" does="Type a reading">
+                {' '}
+                typed
+              </KeyButton>
             </>
           ) : (
             <>

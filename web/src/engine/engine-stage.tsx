@@ -1,6 +1,7 @@
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import type { EngineLeft, Identification } from '@brackenfell/contract/identify';
 import { printCount } from '../controls/count.ts';
+import { usePickList } from '../controls/pick-list.ts';
 import { Mark } from '../controls/mark.tsx';
 import { useKeys, type KeyBinding } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
@@ -20,7 +21,8 @@ export function EngineStage() {
   const data = identified.data;
   const rows = data?.engines ?? [];
   const [picked, pick] = useState(0);
-  const here = Math.min(picked, Math.max(0, rows.length - 1));
+  const list = usePickList({ label: 'Engines left', row: 'engine', count: rows.length, picked, pick });
+  const { here } = list;
   const row = rows[here];
   const write = useSlipWrite();
   const sentence = useRef<HTMLInputElement>(null);
@@ -39,17 +41,12 @@ export function EngineStage() {
       );
     go('/counter/parts', { engine: engine.engineId, ...(inHand ? { row: inHand } : {}) });
   };
-  const move = (by: number) => pick(Math.max(0, Math.min(rows.length - 1, here + by)));
   const answer = (id: string) => {
     if (data?.ask) say(`answer:${data.ask.questionId}=${id}`);
     pick(0);
   };
   const answers = data?.ask?.answers ?? [];
   useKeys('Engine', [
-    { press: 'j', does: 'Next engine', run: () => move(1), takeBack: () => move(-1) },
-    { press: 'k', does: 'Engine before', run: () => move(-1), takeBack: () => move(1) },
-    { press: 'ArrowDown', printed: '↓', does: 'Next engine', run: () => move(1) },
-    { press: 'ArrowUp', printed: '↑', does: 'Engine before', run: () => move(-1) },
     { press: 'Enter', does: 'Take the engine picked', run: () => take(row) },
     { press: 'f', does: 'Write what was said', run: () => sentence.current?.focus() },
     { press: 'y', does: 'Plate or serial number', run: () => plate.current?.focus() },
@@ -106,7 +103,7 @@ export function EngineStage() {
         {data && (
           <>
             {data.ask ? <AskQuestion ask={data.ask} left={data.left} onAnswer={answer} /> : <Outcome data={data} />}
-            <EnginesLeft data={data} here={here} onPick={pick} onTake={take} />
+            <EnginesLeft data={data} list={list} onTake={take} />
             <WhyThis identification={data} />
             <div className="flex items-center gap-3 border-t border-line px-3 py-2">
               <button
@@ -157,19 +154,13 @@ function Outcome({ data }: { data: Identification }) {
 
 function EnginesLeft({
   data,
-  here,
-  onPick,
+  list,
   onTake,
 }: {
   data: Identification;
-  here: number;
-  onPick: (place: number) => void;
+  list: ReturnType<typeof usePickList>;
   onTake: (engine: EngineLeft) => void;
 }) {
-  const list = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' });
-  }, [here]);
   return (
     <>
       <div className="engine-head" aria-hidden="true">
@@ -183,16 +174,9 @@ function EnginesLeft({
         <span>Gap</span>
         <span>Seen</span>
       </div>
-      <div ref={list} role="listbox" aria-label="Engines left" tabIndex={0} className="min-h-32 flex-1 overflow-auto">
+      <div {...list.listProps} className="min-h-32 flex-1 overflow-auto">
         {data.engines.map((engine, i) => (
-          <div
-            key={engine.key}
-            role="option"
-            aria-selected={i === here}
-            className="engine-row"
-            onClick={() => onPick(i)}
-            onDoubleClick={() => onTake(engine)}
-          >
+          <div key={engine.key} {...list.rowProps(i)} className="engine-row" onDoubleClick={() => onTake(engine)}>
             <b className="font-semibold">
               {engine.maker} <span className="num">{engine.code}</span>
             </b>
@@ -204,7 +188,7 @@ function EnginesLeft({
             <span className="num">{engine.reach}</span>
             <span className="num">{engine.gap}</span>
             <span className="num">{engine.visits}</span>
-            {i === here && <span className="col-span-9 text-soft">{engine.vehicles.join(' · ')}</span>}
+            {i === list.here && <span className="col-span-9 text-soft">{engine.vehicles.join(' · ')}</span>}
           </div>
         ))}
         {data.left > data.engines.length && (

@@ -2,6 +2,7 @@ import { useState, type RefObject } from 'react';
 import type { Identification } from '@brackenfell/contract/identify';
 import { printCount } from '../controls/count.ts';
 import { Key } from '../controls/key.tsx';
+import { KeyButton } from '../controls/key-button.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { call } from '../wire/call.ts';
 
@@ -40,7 +41,8 @@ export function KnownSoFar({ identification, onTakeBack, onStartOver, onSay, sen
             Known so far{' '}
             {statements.length > 0 && (
               <span className="font-normal text-soft">
-                take back <Key>t</Key> <Key>1</Key>–<Key>{statements.length}</Key>
+                take back <KeyButton press="z" does="Take back what was said last" /> the last, <Key>t</Key> and its
+                number another
               </span>
             )}
           </h3>

@@ -63,26 +63,41 @@ const CHOICES: readonly {
 
 /** The keys that act on this screen, and how this reader likes to read. */
 export function KeyHelp({ onClose }: { onClose: () => void }) {
-  const groups = useKeyMap().filter((group) => group.bindings.length > 0);
+  const groups = useKeyMap().filter((group) => group.bindings.length > 0 && !group.inDialog);
   const settings = useSettings();
   const { go } = useCounter();
   return (
-    <Dialog title="Keys of this screen" onClose={onClose} wide>
+    <Dialog
+      title="Keys and actions of this screen"
+      about="Each line is a button that does what its key does."
+      onClose={onClose}
+      wide
+    >
       <div className="grid gap-6 sm:grid-cols-[1fr_18rem]">
         <div className="columns-2 gap-6">
           {groups.map((group, i) => (
             <section key={`${group.title} ${i}`} className="mb-4 break-inside-avoid">
               <h3 className="pb-1 font-semibold text-slate">{group.title}</h3>
-              <dl className="grid grid-cols-[5.5rem_1fr] gap-y-0.5">
-                {group.bindings
+              <ul className="grid gap-y-0.5">
+                {group
+                  .current()
                   .filter((b) => !b.press.startsWith('Shift+') || b.press.startsWith('Shift+Arrow'))
                   .map((b) => (
-                    <div key={b.press} className="contents">
-                      <dt className="num">{b.printed ?? b.press}</dt>
-                      <dd>{b.does}</dd>
-                    </div>
+                    <li key={b.press}>
+                      <button
+                        type="button"
+                        className="grid min-h-6 w-full grid-cols-[5.5rem_1fr] text-left hover:bg-bracken-wash"
+                        onClick={() => {
+                          onClose();
+                          b.run();
+                        }}
+                      >
+                        <span className="num">{b.printed ?? b.press}</span>
+                        <span>{b.does}</span>
+                      </button>
+                    </li>
                   ))}
-              </dl>
+              </ul>
             </section>
           ))}
         </div>

@@ -21,7 +21,10 @@ interface Group {
   readonly title: string;
   /** Gives way where another group has the same key: the slip's own keys to those of the desk. */
   readonly yields: boolean;
+  readonly inDialog: boolean;
   readonly bindings: readonly KeyBinding[];
+  /** What the keys do as of now; `bindings` are as they were when they came onto the map. */
+  readonly current: () => readonly KeyBinding[];
 }
 
 let groups: readonly Group[] = [];
@@ -134,7 +137,7 @@ export function useKeys(
   const presses = bindings.map((b) => b.press).join('\n');
   useEffect(() => {
     if (!active) return undefined;
-    const group: Group = { title, yields, bindings: latest.current };
+    const group: Group = { title, yields, inDialog, bindings: latest.current, current: () => latest.current };
     announce([...groups, group]);
     const handlers = Object.fromEntries(
       presses.split('\n').map((press) => [
@@ -170,6 +173,19 @@ export function useKeys(
       announce(groups.filter((g) => g !== group));
     };
   }, [title, presses, inDialog, active, yields]);
+}
+
+/** What a key does now, as pressed by a pointer: on the desk, or in the sheet that is open. */
+export function act(press: string): void {
+  const bound = groups.filter((group) => group.inDialog === dialogIsOpen());
+  const all = bound.flatMap((group) =>
+    group
+      .current()
+      .filter((binding) => binding.press === press)
+      .map((binding) => ({ binding, group })),
+  );
+  const own = all.find(({ binding }) => binding.first) ?? all.find(({ group }) => !group.yields) ?? all[0];
+  own?.binding.run();
 }
 
 /** The keys that act on this screen now, by group. */

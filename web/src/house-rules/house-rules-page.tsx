@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { HouseRuleView } from '@brackenfell/contract/house-rules';
+import { usePickList } from '../controls/pick-list.ts';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { printMoment } from '../controls/moment.ts';
@@ -20,7 +21,7 @@ export function HouseRulesPage() {
   const choose = useChooseRule();
   const all = rules.data?.rules ?? [];
   const rule = all[Math.min(picked, all.length - 1)];
-  const move = (by: number) => pick(Math.max(0, Math.min(all.length - 1, picked + by)));
+  const list = usePickList({ label: 'House rules', row: 'rule', count: all.length, picked, pick });
   const take = (school: string) => {
     if (rule && rules.data && school !== rule.chosen)
       send({ params: { rule: rule.rule }, body: { school, version: rules.data.version } }, rule.title);
@@ -34,11 +35,7 @@ export function HouseRulesPage() {
       onError: (error) => toast.error(error.message),
     });
   };
-  useKeys('House rules', [
-    { press: 'j', does: 'Next rule', run: () => move(1), takeBack: () => move(-1) },
-    { press: 'k', does: 'Rule before', run: () => move(-1), takeBack: () => move(1) },
-    { press: 'ArrowDown', printed: '↓', does: 'Next rule', run: () => move(1) },
-    { press: 'ArrowUp', printed: '↑', does: 'Rule before', run: () => move(-1) },
+  useKeys('Schools', [
     ...(mayChoose && rule
       ? rule.schools.map((school, i) => ({ press: LETTERS[i]!, does: school.says, run: () => take(school.id) }))
       : []),
@@ -64,14 +61,12 @@ export function HouseRulesPage() {
             Where the trade disagrees, the shop chooses once. Every answer names the rule it used.
           </p>
         </div>
-        <ol role="listbox" aria-label="House rules" tabIndex={0} className="min-h-0 flex-1 overflow-auto">
+        <ol {...list.listProps} className="min-h-0 flex-1 overflow-auto">
           {all.map((one, i) => (
             <li
               key={one.rule}
-              role="option"
-              aria-selected={one === rule}
+              {...list.rowProps(i)}
               className={`cursor-pointer border-b border-hair px-3 py-1.5 ${one === rule ? 'bg-bracken-wash outline-2 -outline-offset-2 outline-bracken' : ''}`}
-              onClick={() => pick(i)}
             >
               <b className="font-semibold">{one.title}</b>
               <span className="block text-soft">{one.schools.find(({ id }) => id === one.chosen)?.says}</span>

@@ -1,24 +1,26 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
+import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import type { PartGraph } from '@brackenfell/contract/part';
+import { KeyButton } from '../controls/key-button.tsx';
 import { Key } from '../controls/key.tsx';
+import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
+import { usePickList } from '../controls/pick-list.ts';
 import { useKeys } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
 import { call } from '../wire/call.ts';
-import { bundle, layOut } from './graph-geometry.ts';
+import { GraphDrawing } from './graph-drawing.tsx';
+import { layOut } from './graph-geometry.ts';
 import { GRADE_MEANS } from './grade-words.ts';
-
-/** Room for the labels of the outermost numbers, px. */
-const MARGIN_X = 70;
-const MARGIN_Y = 24;
 
 /** The references around a part, drawn and in words. */
 export function GraphPage() {
   const { partId = '' } = useParams();
+  const { engineId } = useCounter();
   const graph = useQuery({
-    queryKey: ['graph', partId],
-    queryFn: () => call('getPartGraph', { params: { partId } }),
+    queryKey: ['graph', partId, engineId],
+    queryFn: () => call('getPartGraph', { params: { partId }, query: engineId ? { engine: engineId } : {} }),
   });
   if (!graph.data)
     return (
@@ -32,31 +34,30 @@ export function GraphPage() {
         )}
       </main>
     );
-  return <Graph key={partId} graph={graph.data} />;
+  return <Graph key={partId} graph={graph.data} isJudged={engineId !== undefined} />;
 }
 
-function Graph({ graph }: { graph: PartGraph }) {
+function Graph({ graph, isJudged }: { graph: PartGraph; isJudged: boolean }) {
   const { go } = useCounter();
-  const placed = useMemo(() => new Map(layOut(graph).map((node) => [node.partId, node])), [graph]);
-  const [here, pick] = useState(0);
-  const middle = graph.nodes.find(({ partId }) => partId === graph.partId)!;
-  const picked = graph.nodes[here]!;
-  const move = (by: number) => pick((here + by + graph.nodes.length) % graph.nodes.length);
+  const layout = useMemo(() => layOut(graph), [graph]);
+  const order = useMemo(
+    () => [layout.middle, ...layout.before, ...layout.after, ...layout.rows].map(({ node }) => node),
+    [layout],
+  );
+  const [at, pick] = useState(0);
+  const list = usePickList({ label: 'Numbers', row: 'number', count: order.length, picked: at, pick });
+  const picked = order[list.here]!;
+  const middle = layout.middle.node;
   useKeys('References', [
-    { press: 'j', does: 'Next number', run: () => move(1), takeBack: () => move(-1) },
-    { press: 'k', does: 'Number before', run: () => move(-1), takeBack: () => move(1) },
     { press: 'Enter', does: 'Put the number in the middle', run: () => go(`/parts/${picked.partId}/graph`) },
-    { press: 'p', does: 'The part in the middle', run: () => go(`/parts/${graph.partId}`) },
+    { press: 'p', does: 'The picked number’s own page', run: () => go(`/parts/${picked.partId}`) },
   ]);
   const around = graph.edges.filter(({ from, to }) => from === picked.partId || to === picked.partId);
   const printed = (id: string) => graph.nodes.find(({ partId }) => partId === id)!.printed;
-  const xs = [...placed.values()].map(({ x }) => x);
-  const ys = [...placed.values()].map(({ y }) => y);
-  const [left, top] = [Math.min(...xs, -180) - MARGIN_X, Math.min(...ys, -160) - MARGIN_Y];
-  const [right, bottom] = [Math.max(...xs, 180) + MARGIN_X, Math.max(...ys, 160) + MARGIN_Y];
+  const contradicted = graph.edges.filter(({ contradicts }) => contradicts !== null).length;
   return (
     <main className="desk-main col-span-2" aria-label="References">
-      <div className="flex items-baseline gap-4 border-b border-line px-4 py-3">
+      <div className="flex flex-wrap items-baseline gap-x-4 border-b border-line px-4 py-2">
         <h1 className="text-verdict font-semibold">
           References around <span className="num">{middle.printed}</span>
         </h1>
@@ -64,72 +65,31 @@ function Graph({ graph }: { graph: PartGraph }) {
           {graph.nodes.length} {graph.nodes.length === 1 ? 'number' : 'numbers'}, {graph.edges.length}{' '}
           {graph.edges.length === 1 ? 'reference' : 'references'}
           {graph.more > 0 ? `; ${graph.more} further numbers are not drawn` : ''}
+          {isJudged ? '. Marks: for the engine on the slip.' : '. No engine is chosen, so nothing is judged.'}
         </span>
-        <button type="button" className="button-plain ml-auto" onClick={() => go(`/parts/${graph.partId}`)}>
-          The part <Key>p</Key>
-        </button>
+        {contradicted > 0 && <span className="text-madder">{contradicted} contradicted by dimensions</span>}
+        <span className="ml-auto flex gap-2">
+          <KeyButton press="j" does="Next number" />
+          <KeyButton press="k" does="Earlier number" />
+          <button type="button" className="button-plain" onClick={() => go(`/parts/${picked.partId}/graph`)}>
+            Make it the middle <Key>Enter</Key>
+          </button>
+          <button type="button" className="button-plain" onClick={() => go(`/parts/${picked.partId}`)}>
+            Its page <Key>p</Key>
+          </button>
+        </span>
       </div>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_19rem]">
-        <svg
-          viewBox={`${left} ${top} ${right - left} ${bottom - top}`}
-          className="size-full"
-          role="group"
-          aria-label={`Drawing of the references around ${middle.printed}; the list beside it says the same`}
-        >
-          {bundle(graph.edges).map((edges) => {
-            const [edge] = edges;
-            const [a, b] = [placed.get(edge!.from)!, placed.get(edge!.to)!];
-            const isWeak = edges.every(({ grade }) => grade === 'alternative' || grade === 'observed');
-            const isPicked = edges.some(({ from, to }) => from === picked.partId || to === picked.partId);
-            const renames = edges.some(({ grade }) => grade === 'supersedes');
-            return (
-              <line
-                key={edge!.edgeId}
-                x1={a.x}
-                y1={a.y}
-                x2={b.x}
-                y2={b.y}
-                stroke={isPicked ? 'var(--bracken)' : 'var(--line)'}
-                strokeWidth={isWeak ? 1 : renames ? 3 : 1.5}
-                strokeDasharray={isWeak ? '3 5' : undefined}
-                opacity={isPicked ? 1 : 0.55}
-              />
-            );
-          })}
-          {graph.nodes.map((node, i) => {
-            const { x, y } = placed.get(node.partId)!;
-            const width = node.printed.length * 8.2 + 14;
-            return (
-              <g
-                key={node.partId}
-                role="button"
-                tabIndex={i === here ? 0 : -1}
-                aria-label={`${node.printed}, ${node.maker}, ${node.hops} references away`}
-                aria-current={i === here || undefined}
-                className="cursor-pointer"
-                onClick={() => pick(i)}
-                onDoubleClick={() => go(`/parts/${node.partId}/graph`)}
-              >
-                <rect
-                  x={x - width / 2}
-                  y={y - 13}
-                  width={width}
-                  height={26}
-                  fill={node.partId === graph.partId ? 'var(--bracken-wash)' : 'var(--slip)'}
-                  stroke={i === here ? 'var(--bracken)' : 'var(--line)'}
-                  strokeWidth={i === here ? 2.5 : 1}
-                  strokeDasharray={node.kind === 'unheld' ? '4 3' : undefined}
-                  rx={node.kind === 'oe-number' ? 0 : 6}
-                />
-                <text x={x} y={y + 4.5} textAnchor="middle" className="num" fontSize={13} fill="var(--peat)">
-                  {node.printed}
-                </text>
-              </g>
-            );
-          })}
-        </svg>
+        <div className="relative overflow-auto" {...list.listProps}>
+          <GraphDrawing
+            layout={layout}
+            isPicked={(id) => id === picked.partId}
+            rowProps={(id) => list.rowProps(order.findIndex((node) => node.partId === id))}
+          />
+        </div>
         <aside className="overflow-auto border-l border-line p-3" aria-label="References in words" tabIndex={0}>
-          <h2 className="text-head font-semibold">
+          <h2 className="flex items-center gap-2 text-head font-semibold">
+            {picked.verdict && <Mark kind={VERDICT_MARK[picked.verdict]} />}
             <span className="num">{picked.printed}</span>
           </h2>
           <p className="text-soft">
@@ -140,11 +100,27 @@ function Graph({ graph }: { graph: PartGraph }) {
                 ? '; spoken of, held by no catalogue'
                 : `, ${picked.onHand ?? 0} here`}
           </p>
+          {picked.verdict && (
+            <p>
+              <b className="font-semibold">{VERDICT_WORDS[picked.verdict]}</b>: {picked.reason}
+            </p>
+          )}
           <ul className="mt-2">
             {around.map((edge) => (
-              <li key={edge.edgeId} className="border-t border-hair py-1">
+              <li
+                key={edge.edgeId}
+                className={`border-t border-hair py-1 ${edge.contradicts ? 'bg-madder-wash px-1' : ''}`}
+              >
                 <span className="num">{printed(edge.from)}</span> <b className="font-semibold">{edge.grade}</b>{' '}
                 <span className="num">{printed(edge.to)}</span>
+                {edge.contradicts && (
+                  <span className="block font-semibold text-madder">
+                    {edge.contradicts}: dimensions rule, whatever the list says.
+                  </span>
+                )}
+                {edge.inForceFrom && (
+                  <span className="block text-slate">from {edge.inForceFrom}, not in force yet</span>
+                )}
                 <span className="block text-soft">
                   {GRADE_MEANS[edge.grade]}; {edge.source}, {edge.notedOn}
                   {edge.note ? `; ${edge.note}` : ''}
@@ -153,10 +129,22 @@ function Graph({ graph }: { graph: PartGraph }) {
             ))}
           </ul>
           {around.length === 0 && <p className="mt-2">Nothing refers to it and it refers to nothing.</p>}
-          <p className="mt-3 border-t border-line pt-2 text-soft">
-            <Key>j</Key> <Key>k</Key> go round, <Key>Enter</Key> puts a number in the middle. Dashed lines are
-            alternatives and things noted here; thick ones replace.
-          </p>
+          {layout.beside.length > 0 && (
+            <>
+              <h3 className="mt-3 border-t border-line pt-2 font-semibold">
+                {layout.beside.length} among the outer numbers, not drawn
+              </h3>
+              <ul className="text-soft">
+                {layout.beside.map((edge) => (
+                  <li key={edge.edgeId}>
+                    <span className="num">{printed(edge.from)}</span> {edge.grade}{' '}
+                    <span className="num">{printed(edge.to)}</span>
+                    {edge.contradicts && <span className="text-madder">: {edge.contradicts}</span>}
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
         </aside>
       </div>
     </main>

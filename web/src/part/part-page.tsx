@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import type { PartCard } from '@brackenfell/contract/part';
 import { Key } from '../controls/key.tsx';
+import { KeyButton } from '../controls/key-button.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { printPrice } from '../controls/money.ts';
 import { NO_HEAD } from '../drawing/head-outline.ts';
@@ -17,6 +18,7 @@ import { useCounter } from '../frame/use-counter.ts';
 import { LETTERS } from '../session/switch-person.tsx';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
+import { FillsTable } from './fills-table.tsx';
 import { JudgedEngines } from './judged-engines.tsx';
 import { NumberPositions } from './number-positions.tsx';
 
@@ -58,6 +60,7 @@ function Card({ part }: { part: PartCard }) {
   const { units } = useSettings();
   const [pane, size] = useSize();
   const drawn = useMemo(() => frameFor([drawPlug(part.shape)], NO_HEAD, size), [part, size]);
+  const successor = part.succession?.kind === 'replaced' ? part.succession.to.at(-1) : undefined;
   const engines = part.engines.slice(0, LETTERS.length);
   const isPart = isPartKind(part.kind);
   const inHand = isPart ? { inHand: part.partId, row: part.partId, part: part.kind === 'plug' ? null : part.kind } : {};
@@ -68,6 +71,9 @@ function Card({ part }: { part: PartCard }) {
       does: `Judge it for ${engine.title}`,
       run: () => judge(engine.engineId),
     })),
+    ...(successor
+      ? [{ press: 'n', does: `Its successor, ${successor.printed}`, run: () => go(`/parts/${successor.partId}`) }]
+      : []),
     { press: 'v', does: 'References as a graph', run: () => go(`/parts/${part.partId}/graph`) },
   ]);
   return (
@@ -110,13 +116,14 @@ function Card({ part }: { part: PartCard }) {
               className="num min-h-6 underline decoration-line"
               onClick={() => go(`/parts/${target.partId}`)}
             >
-              {target.printed}
+              {target.printed} {target === successor && <Key>n</Key>}
             </button>
           ))}
         </p>
       )}
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(16rem,38%)] overflow-auto">
         <div className="p-4">
+          {part.kind === 'oe-number' && <FillsTable partId={part.partId} printed={part.printed} />}
           {part.kind === 'plug' && (
             <div ref={pane} className="max-w-[32.5rem] overflow-hidden" style={{ height: DRAWING_HEIGHT_PX }}>
               <Section
@@ -132,7 +139,8 @@ function Card({ part }: { part: PartCard }) {
           )}
           <h2 className="pt-3 pb-1 font-semibold text-slate">For which engine?</h2>
           <p className="pb-2 text-soft">
-            It is not judged until the engine is known. <Key>1</Key> shows every engine; the part stays in hand.
+            It is not judged until the engine is known. <KeyButton press="1" does="Engine stage" /> shows every engine;
+            the part stays in hand.
           </p>
           <ul className="grid max-w-xl gap-1">
             {engines.map((engine, i) => (

@@ -1,8 +1,7 @@
-import { useEffect, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import type { BatchLine } from '@brackenfell/contract/quarantine';
 import { Mark } from '../controls/mark.tsx';
-import { useKeys } from '../frame/keys.ts';
+import { usePickList } from '../controls/pick-list.ts';
 import { BatchDetail } from './batch-detail.tsx';
 import { batchCode, STATE_MARK, STATE_WORDS } from './batch-words.ts';
 import { useBatch, useBatches } from './use-quarantine.ts';
@@ -14,23 +13,18 @@ export function BatchesPage() {
   const batches = useBatches();
   const lines = batches.data?.batches ?? [];
   const found = lines.findIndex((line) => line.batchId === batchId);
-  const here = batchId === undefined ? 0 : found;
+  const list = usePickList({
+    label: 'Batches',
+    row: 'batch',
+    count: lines.length,
+    picked: batchId === undefined ? 0 : found,
+    pick: (index) => pick(lines[index]),
+  });
   const picked = batchId ?? lines[0]?.batchId;
   const batch = useBatch(picked);
-  const list = useRef<HTMLOListElement>(null);
-  useEffect(() => {
-    list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' });
-  }, [here]);
   const pick = (line: BatchLine | undefined) => {
     if (line) void navigate(`/quarantine/batches/${line.batchId}`, { replace: true });
   };
-  const move = (by: number) => pick(lines[Math.max(0, Math.min(lines.length - 1, here + by))]);
-  useKeys('Batches', [
-    { press: 'j', does: 'Next batch', run: () => move(1), takeBack: () => move(-1) },
-    { press: 'k', does: 'Batch before', run: () => move(-1), takeBack: () => move(1) },
-    { press: 'ArrowDown', printed: '↓', does: 'Next batch', run: () => move(1) },
-    { press: 'ArrowUp', printed: '↑', does: 'Batch before', run: () => move(-1) },
-  ]);
   const held = lines.filter(({ state }) => state === 'held').length;
   return (
     <>
@@ -48,15 +42,9 @@ export function BatchesPage() {
             </p>
           )}
         </div>
-        <ol ref={list} role="listbox" aria-label="Batches" tabIndex={0} className="min-h-0 flex-1 overflow-auto">
+        <ol {...list.listProps} className="min-h-0 flex-1 overflow-auto">
           {lines.map((line, i) => (
-            <li
-              key={line.batchId}
-              role="option"
-              aria-selected={i === here}
-              className="audit-line"
-              onClick={() => pick(line)}
-            >
+            <li key={line.batchId} {...list.rowProps(i)} className="audit-line">
               <Mark kind={STATE_MARK[line.state]} label={STATE_WORDS[line.state]} />
               <span className="min-w-0">
                 <b className="num block truncate font-semibold">{line.printed}</b>

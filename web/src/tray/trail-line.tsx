@@ -13,10 +13,11 @@ export function TrailLine({ row, showSources }: { row: OpenRow; showSources: boo
           {trail.steps.map((step) => (
             <span key={`${step.to} ${step.grade}`} className="flex items-center">
               <span
-                className={`hop ${step.grade === 'alternative' || step.grade === 'observed' ? 'hop-weak' : ''}`}
+                className={`hop ${step.contradicts ? 'hop-wrong' : step.grade === 'alternative' || step.grade === 'observed' ? 'hop-weak' : ''}`}
                 title={`${GRADE_MEANS[step.grade]}; ${step.source}, ${step.notedOn}${step.note ? `; ${step.note}` : ''}`}
               >
                 {step.grade}
+                {step.contradicts && <small className="text-madder"> {step.contradicts}</small>}
                 {showSources && <small className="text-soft"> {step.source}</small>}
               </span>
               <span className="num">{step.to}</span>

@@ -6,6 +6,8 @@ export async function up(db: Kysely<unknown>): Promise<void> {
 }
 
 const STATEMENTS = [
+  // A reference told for a day to come does not count before it; a successor may stand for some engines only.
+  `alter table reference add column in_force_from date, add column engine_ids text[]`,
   `alter table slip add column phone text not null default ''`,
   `grant update (phone) on slip to brackenfell_app`,
   // No condition is the shop's default; no school takes a conditional choice back.

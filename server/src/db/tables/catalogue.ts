@@ -176,8 +176,12 @@ export interface ReferenceTable {
   rejected_by: string | null;
   from_cluster_id: string | null;
   to_cluster_id: string | null;
-  /** For which engines a successor stands where a number splits. */
+  /** For which engines a successor stands where a number splits, in words. */
   condition: string | null;
+  /** And by their keys, where the maker names them. */
+  engine_ids: string[] | null;
+  /** Told for a day to come: it does not count before. */
+  in_force_from: string | null;
 }
 export interface ListingTable {
   id: Key;
