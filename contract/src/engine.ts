@@ -38,6 +38,8 @@ export const RequirementLine = z
   .object({
     label: z.string(),
     value: z.string(),
+    /** Where one line holds several figures: each with what it is of. */
+    rows: z.array(z.object({ of: z.string(), value: z.string() })).optional(),
     sources: z.array(Source),
     /** Positions it differs at; empty when it is the same everywhere. */
     at: z.array(z.string()),

@@ -51,6 +51,8 @@ export const PartCard = z
         source: z.string(),
         notedOn: z.string(),
         note: z.string().nullable(),
+        /** A reference to come does not count before its day. */
+        inForceFrom: z.string().nullable(),
       }),
     ),
     engines: z.array(z.object({ engineId: EngineKey, title: z.string(), how: z.string() })),

@@ -59,6 +59,13 @@ describe('the audit of the demo world', () => {
   });
 });
 
+test('an audit asked for by six at once is one audit', async () => {
+  const who = await editor();
+  const asked = await Promise.all(Array.from({ length: 6 }, () => write(who, 'post', '/api/audit/jobs', {})));
+  expect(new Set(asked.map(({ body }) => (body as { jobId: string }).jobId)).size).toBe(1);
+  await write(who, 'post', `/api/audit/jobs/${(asked[0]!.body as { jobId: string }).jobId}/cancel`, {});
+});
+
 describe('a decision about a contradiction', () => {
   test('cut takes the false equal out of the tray at once, is recorded, and is undone', async () => {
     const finding = await findingAbout(await audit(), 'reach-differs', 'TS 500 226', 'KN 426G-63DR');

@@ -13,6 +13,8 @@ export const readJob = (db: Database, jobId: string) =>
 
 /** Asks for an audit, or gives the one that is already on its way. */
 export async function askForAudit(trx: Writing, staffId: string): Promise<JobRow> {
+  // Of several askers at once the later ones wait here, and find the first one's.
+  await sql`select pg_advisory_xact_lock(hashtext('audit'))`.execute(trx);
   const open = await trx
     .selectFrom('job')
     .select(JOB_COLUMNS)

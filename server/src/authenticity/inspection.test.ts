@@ -206,6 +206,20 @@ describe('an inspection’s record', () => {
     ).expect(409);
   });
 
+  test('concluded by eight at once makes one batch of its pieces', async () => {
+    const partId = await partOf('KN 419G-61DR');
+    let inspection = await begin({ partId, pieces: 1 });
+    inspection = await noteOne(inspection, { what: 'number', subject: 'box', piece: 0, answer: 'KN 419G-65IR' });
+    const done = await Promise.all(
+      Array.from({ length: 8 }, () =>
+        write(wren!, 'post', `/api/inspections/${inspection.inspectionId}/conclude`, { hold: true }),
+      ),
+    );
+    expect(done.map(({ status }) => status)).toEqual(done.map(() => 200));
+    const batches = new Set(done.map(({ body }) => (body as Inspection).batch?.batchId));
+    expect([batches.size, batches.has(undefined)]).toEqual([1, false]);
+  });
+
   test('reads the part’s own number beside the catalogue: reach, thread and gap as its maker’s scheme tells', async () => {
     const batch = await batchOf({ number: 'IVX-C19-F10', code: 'F6-0510' });
     const { decoded } = await begin({ partId: batch.partId, batchId: batch.batchId, pieces: 1 });

@@ -36,6 +36,7 @@ import {
   addEntries,
   addInspection,
   listInspectionRows,
+  lockInspection,
   readBearers,
   setInspectionBatch,
 } from './store.ts';
@@ -124,6 +125,7 @@ export function inspectionRoutes(app: Express, context: Context): void {
   });
 
   serve(app, context, concludeInspection, async ({ params, body, staff, trx }) => {
+    await lockInspection(trx, params.inspectionId);
     const inspection = await loadInspection(context, trx, params.inspectionId);
     if (isTrouble(inspection)) return inspection;
     const refused = await conclude(trx, inspection, body, staff.id);

@@ -142,6 +142,10 @@ export async function addInspection(trx: Writing, values: Insertable<InspectionT
   return id;
 }
 
+/** One person after another concludes an inspection: two at once would both make a batch of it. */
+export const lockInspection = (trx: Writing, inspectionId: string) =>
+  trx.selectFrom('inspection').select('id').where('id', '=', inspectionId).forUpdate().execute();
+
 export async function addEntries(trx: Writing, entries: readonly Insertable<InspectionEntryTable>[]): Promise<void> {
   await trx
     .insertInto('inspection_entry')

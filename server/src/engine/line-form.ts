@@ -12,6 +12,8 @@ export interface LineForm {
   readonly isFigure: boolean;
   /** `undefined` when it is not known. */
   readonly print: (v: Values, say: Say, sheet: FactSheet) => string | undefined;
+  /** Several figures of one line, each with what it is of. */
+  readonly rows?: (say: Say, sheet: FactSheet) => { of: string; value: string }[];
 }
 
 export const form = (
@@ -20,4 +22,5 @@ export const form = (
   facts: readonly FactId[],
   isFigure: boolean,
   print: LineForm['print'],
-): LineForm => ({ label, group, facts, isFigure, print });
+  rows?: LineForm['rows'],
+): LineForm => ({ label, group, facts, isFigure, print, ...(rows ? { rows } : {}) });

@@ -143,7 +143,7 @@ export function requirementLines(
   kind: PartKind = 'plug',
 ): RequirementLine[] {
   const lines = kind === 'plug' ? PLUG_LINES : OTHER_LINES[kind];
-  return lines.flatMap(({ label, group, facts, isFigure, print }) => {
+  return lines.flatMap(({ label, group, facts, isFigure, print, rows }) => {
     const byValue = new Map<string, { labels: string[]; sheet: FactSheet }>();
     for (const { label: at, sheet } of positions) {
       const value = print(firstValues(sheet), say, sheet) ?? '';
@@ -161,6 +161,7 @@ export function requirementLines(
       return {
         label,
         value: value === '' ? 'not known' : value,
+        ...(rows && value !== '' ? { rows: rows(say, sheet) } : {}),
         sources: sourcesOf(sheet, facts),
         at: byValue.size === 1 ? [] : labels,
         isFigure: isFigure && value !== '',

@@ -65,6 +65,7 @@ export function partRoutes(app: Express, context: Context): void {
           source: r.source,
           notedOn: r.noted_on,
           note: r.note,
+          inForceFrom: r.in_force_from,
         };
       }),
       engines: engines.map((e) => ({

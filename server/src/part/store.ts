@@ -10,7 +10,7 @@ export async function readNames(db: Database, partId: string) {
 export async function readReferences(db: Database, partId: string) {
   return db
     .selectFrom('reference')
-    .select(['from_part_id', 'to_part_id', 'grade', 'source', 'noted_on', 'note'])
+    .select(['from_part_id', 'to_part_id', 'grade', 'source', 'noted_on', 'note', 'in_force_from'])
     .where('rejected_at', 'is', null)
     .where((eb) => eb.or([eb('from_part_id', '=', partId), eb('to_part_id', '=', partId)]))
     .orderBy('id')

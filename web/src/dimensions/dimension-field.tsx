@@ -19,7 +19,7 @@ export function DimensionField({ label, hint, valueMm, autoFocus, isThread, read
   const reading = shown.trim() === '' ? undefined : read(shown.replace(/^m\s*(?=\d)/i, ''));
   const asksBack = reading?.kind === 'asked' ? reading.question : undefined;
   return (
-    <label className="grid grid-cols-[1fr_11rem] items-center gap-x-2">
+    <label className="grid gap-0.5">
       <span>{label}</span>
       <input
         className="field num"
@@ -40,7 +40,7 @@ export function DimensionField({ label, hint, valueMm, autoFocus, isThread, read
         }}
         onBlur={() => setText(undefined)}
       />
-      {asksBack && <span className="col-span-2 text-heather">{asksBack}</span>}
+      {asksBack && <span className="text-heather">{asksBack}</span>}
     </label>
   );
 }

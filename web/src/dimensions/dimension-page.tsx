@@ -59,7 +59,7 @@ export function DimensionPage() {
     placeholderData: keepPreviousData,
   });
   const choice = (name: 'seat' | 'terminal' | 'how', label: string) => (
-    <label className="grid grid-cols-[1fr_11rem] items-center gap-2">
+    <label className="grid gap-0.5">
       <span>{label}</span>
       <select className="field" value={asked[name] ?? ''} onChange={(event) => set(name, event.target.value)}>
         {CHOICES[name].map(([value, says]) => (
@@ -118,7 +118,7 @@ export function DimensionPage() {
               <h2 className="px-3 py-2 font-semibold" aria-live="polite">
                 {found.data.partCount === 0
                   ? 'No plug answers to all of it'
-                  : `${printCount(found.data.partCount)} plugs${found.data.partCount > found.data.parts.length ? `, the nearest ${found.data.parts.length}` : ', the nearest first'}`}
+                  : `${found.data.partCount === 1 ? 'One plug' : `${printCount(found.data.partCount)} plugs`}${found.data.partCount > found.data.parts.length ? `, the nearest ${found.data.parts.length}` : ', the nearest first'}`}
               </h2>
               <ol>
                 {found.data.parts.map((part) => (
@@ -141,7 +141,9 @@ export function DimensionPage() {
               <h2 className="px-3 py-2 font-semibold">
                 {found.data.engineCount === 0
                   ? 'No engine takes such a plug'
-                  : `${printCount(found.data.engineCount)} engines that take such a plug`}
+                  : found.data.engineCount === 1
+                    ? 'One engine takes such a plug'
+                    : `${printCount(found.data.engineCount)} engines take such a plug`}
               </h2>
               <ol>
                 {found.data.engines.map((engine) => (

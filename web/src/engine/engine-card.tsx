@@ -1,4 +1,5 @@
 import type { EngineCard as Card, RequirementLine } from '@brackenfell/contract/engine';
+import { splitByPlace, type ByPlace } from './by-place.ts';
 import type { SourceRank } from '@brackenfell/core/fitment/facts';
 import { Mark } from '../controls/mark.tsx';
 
@@ -27,6 +28,7 @@ export function EngineCard({
 }) {
   const { requirement, oeNumbers } = need ?? engine;
   const ranks = [...new Set(requirement.flatMap((line) => line.sources.map((s) => s.rank)))];
+  const { everywhere, byPlace } = splitByPlace(requirement);
   const unknown = requirement.filter((line) => line.question !== null);
   return (
     <section aria-label="What the engine asks" tabIndex={0} className="px-3 pt-2 pb-3">
@@ -55,11 +57,11 @@ export function EngineCard({
         ))}
       </ul>
       <dl className="spec mt-2">
-        {requirement.map((line, i) => (
+        {everywhere.map((line, i) => (
           <Line
-            key={`${line.label} ${line.at.join()}`}
+            key={line.label}
             line={line}
-            startsGroup={i > 0 && requirement[i - 1]!.group !== line.group}
+            startsGroup={i > 0 && everywhere[i - 1]!.group !== line.group}
             showSources={showSources}
           />
         ))}
@@ -75,6 +77,7 @@ export function EngineCard({
           <dd className="spec-source" />
         </div>
       </dl>
+      {byPlace && <PlaceTable byPlace={byPlace} showSources={showSources} />}
       <p className="flex flex-wrap gap-x-2 pt-1 text-xs text-slate">
         {ranks.map((rank) => (
           <span key={rank}>
@@ -108,6 +111,64 @@ export function EngineCard({
   );
 }
 
+function Rows({ rows }: { readonly rows: NonNullable<RequirementLine['rows']> }) {
+  return (
+    <table className="w-full">
+      <tbody>
+        {rows.map((row) => (
+          <tr key={row.of}>
+            <th scope="row" className="pr-1 text-left font-sans font-normal text-soft">
+              {row.of}
+            </th>
+            <td className="text-right">{row.value}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** What differs from place to place: a column a group of places, so that nothing has to be read out of a sentence. */
+function PlaceTable({ byPlace, showSources }: { readonly byPlace: ByPlace; readonly showSources: boolean }) {
+  return (
+    <div className="mt-2 overflow-x-auto border-t border-line pt-1" tabIndex={0} role="region" aria-label="By place">
+      <table className="w-full text-xs">
+        <thead>
+          <tr className="text-left align-bottom text-slate">
+            <th scope="col" className="font-normal">
+              By place
+            </th>
+            {byPlace.places.map((place) => (
+              <th key={place} scope="col" className="px-1 font-semibold">
+                {place}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {byPlace.rows.map(({ label, values }) => (
+            <tr key={label} className="border-t border-hair align-baseline">
+              <th scope="row" className="pr-1 text-left font-normal text-slate">
+                {label}
+              </th>
+              {values.map((line, i) => (
+                <td
+                  key={byPlace.places[i]}
+                  className={`px-1 ${line?.isFigure ? 'num' : ''}`}
+                  title={line?.sources.map(({ name }) => name).join(', ')}
+                >
+                  {line?.rows ? <Rows rows={line.rows} /> : (line?.value ?? '–')}
+                  {showSources && <span className="block font-sans text-soft">{line?.sources[0]?.name}</span>}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
 function Line({
   line,
   startsGroup,
@@ -124,8 +185,7 @@ function Line({
     <div className="contents">
       <dt className={edge}>{line.label}</dt>
       <dd className={`${edge} ${line.isFigure ? 'num' : ''}`}>
-        {line.value}
-        {line.at.length > 0 && <span className="font-sans text-soft"> at {line.at.join(', ')}</span>}
+        {line.rows ? <Rows rows={line.rows} /> : line.value}
         {showSources && names && <span className="block font-sans text-soft">{names}</span>}
       </dd>
       <dd className={`spec-source num ${edge}`} title={names}>

@@ -4,6 +4,7 @@ import type { HouseRuleView } from '@brackenfell/contract/house-rules';
 import type { Slip } from '@brackenfell/contract/slip';
 import { Dialog } from '../controls/dialog.tsx';
 import { useSession } from '../session/use-session.ts';
+import { printDocket } from '../slip/print-docket.ts';
 import { slipCall } from '../slip/slip-call.ts';
 import { useSlipWrite } from '../slip/slip-outbox.ts';
 import { useHouseRules } from './use-house-rules.ts';
@@ -19,7 +20,7 @@ export function SlipRulesDialog({ slip, onClose }: SlipRulesDialogProps) {
   const [picked, pick] = useState<HouseRuleView>();
   return (
     <Dialog
-      title={slip ? `House rules on slip ${slip.docket}` : 'House rules'}
+      title={slip ? `House rules on slip ${printDocket(slip.docket)}` : 'House rules'}
       about={
         slip
           ? 'Settled otherwise here, a rule holds for this slip alone. A maker’s own instruction stands above it.'

@@ -6,6 +6,9 @@ import { GRADE_MEANS } from './grade-words.ts';
 
 const DASH: Partial<Record<ReferenceGrade, string>> = { alternative: '7 4', observed: '2 4' };
 
+/** Lengths grow with the reader's letters. */
+const rem = (px: number): string => `${px / 16}rem`;
+
 interface GraphDrawingProps {
   readonly layout: GraphLayout;
   readonly isPicked: (partId: string) => boolean;
@@ -18,8 +21,8 @@ export function GraphDrawing({ layout, isPicked, rowProps }: GraphDrawingProps) 
   const placed = new Map([...before, middle, ...after, ...rows].map((row) => [row.node.partId, row]));
   const steps = [...new Set(rows.map(({ step }) => step))].sort();
   return (
-    <div className="relative" style={{ width, height }}>
-      <svg width={width} height={height} className="absolute inset-0" aria-hidden="true">
+    <div className="relative" style={{ width: rem(width), height: rem(height) }}>
+      <svg viewBox={`0 0 ${width} ${height}`} className="absolute inset-0 size-full" aria-hidden="true">
         {bands.map((band, i) => (
           <rect
             key={band.grade}
@@ -36,12 +39,12 @@ export function GraphDrawing({ layout, isPicked, rowProps }: GraphDrawingProps) 
         ))}
       </svg>
       {steps.map((step) => (
-        <span key={step} className="absolute text-soft" style={{ left: stepX(step), top: 6 }}>
+        <span key={step} className="absolute text-soft" style={{ left: rem(stepX(step)), top: rem(6) }}>
           {step === 1 ? 'one reference away' : `${step} references away`}
         </span>
       ))}
       {bands.map((band) => (
-        <span key={band.grade} className="absolute" style={{ left: stepX(1) - 40, top: band.top + 3 }}>
+        <span key={band.grade} className="absolute" style={{ left: rem(stepX(1) - 40), top: rem(band.top + 3) }}>
           <b className="font-semibold">{band.grade}</b> <span className="text-soft">{GRADE_MEANS[band.grade]}</span>
           {band.folded > 0 && <span className="text-slate"> · {band.folded} more are not drawn</span>}
         </span>
@@ -114,7 +117,7 @@ function GraphNode({ row: { node, x, y, edges, step }, isMiddle, isPicked, rowPr
     <div
       {...rowProps}
       className={`absolute cursor-pointer border px-1.5 leading-tight ${isPicked ? 'border-bracken bg-bracken-wash outline-2 outline-bracken' : isMiddle ? 'border-peat bg-slip' : 'border-transparent'}`}
-      style={{ left: x, top: y, width: NODE_WIDTH, height: 36 }}
+      style={{ left: rem(x), top: rem(y), width: rem(NODE_WIDTH), height: rem(36) }}
     >
       <span className="flex items-center gap-1.5">
         {node.verdict && <Mark kind={VERDICT_MARK[node.verdict]} label={VERDICT_WORDS[node.verdict]} />}

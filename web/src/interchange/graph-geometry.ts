@@ -8,8 +8,8 @@ type Edge = PartGraph['edges'][number];
 export const ROW = 42;
 export const MIDDLE = { x: 16, width: 190 } as const;
 /** Left edge of the numbers so many references away. */
-export const stepX = (step: number): number => 300 + (step - 1) * 262;
-export const NODE_WIDTH = 190;
+export const stepX = (step: number): number => 290 + (step - 1) * 304;
+export const NODE_WIDTH = 232;
 const BAND_HEAD = 26;
 const TOP = 30;
 /** More numbers of one grade than this are counted, not drawn. */

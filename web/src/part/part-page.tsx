@@ -31,6 +31,8 @@ const GRADE_WORDS = {
   observed: 'seen as',
 } as const;
 
+const today = (): string => new Date().toISOString().slice(0, 10);
+
 /** One part by itself: price and stock at once, its figures with their sources, where it is said to fit. */
 export function PartPage() {
   const { partId = '' } = useParams();
@@ -188,6 +190,7 @@ function Card({ part }: { part: PartCard }) {
                 <span className="text-soft">
                   {r.maker}; {r.source}, {r.notedOn}
                   {r.note ? `; ${r.note}` : ''}
+                  {r.inForceFrom !== null && r.inForceFrom > today() ? `; not before ${r.inForceFrom}` : ''}
                 </span>
               </li>
             ))}

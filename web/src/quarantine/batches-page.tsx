@@ -47,7 +47,7 @@ export function BatchesPage() {
             <li key={line.batchId} {...list.rowProps(i)} className="audit-line">
               <Mark kind={STATE_MARK[line.state]} label={STATE_WORDS[line.state]} />
               <span className="min-w-0">
-                <b className="num block truncate font-semibold">{line.printed}</b>
+                <b className="num block font-semibold [overflow-wrap:anywhere]">{line.printed}</b>
                 <span className="num block text-soft">{batchCode(line.code)}</span>
               </span>
               <span className="num text-right" title="on the shelf">

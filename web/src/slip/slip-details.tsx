@@ -64,6 +64,18 @@ export function SlipDetails({ slip, disabled }: { slip: Slip; disabled: boolean 
           <dd>{sayDuty(readDuty(slip.duty) ?? {})}</dd>
         </>
       )}
+      {slip.rules.length > 0 && (
+        <>
+          <dt>Rules</dt>
+          <dd>
+            {slip.rules.map(({ rule, title, says, reason, by }) => (
+              <span key={rule} className="block" title={`${reason} (${by})`}>
+                {title}: {says.toLowerCase()}
+              </span>
+            ))}
+          </dd>
+        </>
+      )}
       {slip.inHand && (
         <>
           <dt>In hand</dt>
