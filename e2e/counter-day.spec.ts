@@ -109,7 +109,7 @@ test('in the ask line every character is text, and a scanner’s burst on the de
   await expect(page.getByRole('combobox', { name: /Ask/ })).toHaveValue('j=?;2');
   await page.keyboard.press('Escape');
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys of this screen' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Keys and actions of this screen' })).toBeVisible();
   await page.keyboard.press('Escape');
   // A burst: far faster than fingers, ending in a command key. It must open no sheet.
   await page.evaluate(() => {

@@ -28,7 +28,7 @@ test('a scan while the keys are shown waits in the list, and one into a note nei
   await expect(slipPane(page)).toContainText('Kestrane, all 4');
 
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys of this screen' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Keys and actions of this screen' })).toBeVisible();
   await scan(page, '2900004196305');
   await expect(page.getByText('was scanned and is kept')).toBeVisible();
   await page.keyboard.press('Escape');

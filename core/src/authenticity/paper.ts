@@ -82,7 +82,7 @@ export function paperItems({ code, otherNumbers, sellers, price, packaging }: Pa
     add(
       'price far below',
       `Price ${Math.round(price.below! * 100)}% under usual`,
-      `Robust z ${price.robustZ!.toFixed(1)}.`,
+      `Far outside what this part usually costs the shop (${Math.abs(price.robustZ!).toFixed(0)} times its usual scatter).`,
     );
   if (price?.kind === 'usual') add('price usual', 'Price as usual', 'Within what this part costs the shop.');
   return items;

@@ -16,6 +16,17 @@ describe('a reading typed at the counter', () => {
     expect(readTyped('weightG', '40-46').kind).toBe('asked');
     expect(readTyped('primaryOhm', 'OL').kind).toBe('asked');
   });
+  test('of one quantity typed for another is asked about, and taken as meant once its unit is written', () => {
+    const catalogue = { reachMm: 19, weightG: 46, lengthMm: 50.5 };
+    expect(readTyped('weightG', '19', catalogue)).toMatchObject({
+      kind: 'asked',
+      why: expect.stringMatching(/19\.0 mm is its reach/),
+    });
+    expect(readTyped('weightG', '19 g', catalogue)).toEqual({ kind: 'read', value: 19 });
+    expect(readTyped('weightG', '41', catalogue)).toEqual({ kind: 'read', value: 41 });
+    expect(readTyped('weightG', '19 mm', catalogue).kind).toBe('asked');
+    expect(readTyped('reachMm', '19.2', catalogue)).toMatchObject({ kind: 'read' });
+  });
   test('a price is read in pence', () => {
     expect(['4.20', '£4,20', '£ 12', '0', 'free', '4-5'].map(readPriceMinor)).toEqual([
       420,

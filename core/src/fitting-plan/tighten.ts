@@ -118,7 +118,9 @@ export function sayTightening(position: FactSheet, plug: FactSheet, settled: Set
       ? ' The two makers’ figures have nothing in common: the half of the engine maker’s that is nearer the plug maker’s.'
       : ` Torque is ${from}.`;
     const isPlain = from !== FROM_WORDS.both && engineSheets.length + plugSheets.length === 1;
-    const sources = isPlain ? '' : `${sayMakers('The engine maker', ofMakers.ofEngine, engineSheets, say)}${sayMakers('The plug maker', ofMakers.ofPlug, plugSheets, say)}`;
+    const sources = isPlain
+      ? ''
+      : `${sayMakers('The engine maker', ofMakers.ofEngine, engineSheets, say)}${sayMakers('The plug maker', ofMakers.ofPlug, plugSheets, say)}`;
     return `${sayTorque(ofMakers, '', settled, plug, say)}${conflict}${sources}`;
   }
   const general = generalTorques(position, plug);

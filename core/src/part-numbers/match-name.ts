@@ -62,7 +62,7 @@ export function matchName(asked: AskedNumber, name: StoredName): NameMatch | und
   }
   const { signed } = asked;
   if ([normal, asked.inside, signed?.normal].includes(name.normal)) return { stage: 'exact', distance: 0 };
-  if (signed && name.fold === signed.fold) return { stage: 'fold', distance: misread(signed.normal, name.normal) };
+  if (signed?.fold === name.fold) return { stage: 'fold', distance: misread(signed.normal, name.normal) };
   if (name.fold === fold) return { stage: 'fold', distance: misread(normal, name.normal) };
   if (normal.length >= SHORTEST.prefix && name.fold.startsWith(fold)) {
     const asWritten = name.normal.startsWith(normal) ? 0 : 0.5;

@@ -3,6 +3,7 @@ import { BAND_WORDS } from '@brackenfell/core/authenticity/judge-piece';
 import { CHANNEL_WORDS } from '@brackenfell/core/authenticity/prior';
 import { printChance } from '@brackenfell/core/authenticity/say-conclusion';
 import type { Inspection } from '@brackenfell/contract/inspection';
+import { KeyButton } from '../controls/key-button.tsx';
 import { useSize } from '../drawing/use-size.ts';
 import { waterfall } from './waterfall-geometry.ts';
 
@@ -11,16 +12,18 @@ interface EvidenceWaterfallProps {
   readonly piece: JudgedPiece;
   readonly prior: number;
   readonly channelPrior: number;
+  /** The factors instead of what they mean in words. */
+  readonly showFigures: boolean;
 }
 
 const ROW_PX = 18;
 const HEAD_PX = 32;
-const FACTOR_PX = 62;
+const FACTOR_PX = 78;
 /** Narrower than this the labels give way to the axis. */
 const NARROW_PX = 400;
 
 /** How each observation moved the chance, bar by bar on a log-odds axis, with what the next check would do. */
-export function EvidenceWaterfall({ inspection, piece, prior, channelPrior }: EvidenceWaterfallProps) {
+export function EvidenceWaterfall({ inspection, piece, prior, channelPrior, showFigures }: EvidenceWaterfallProps) {
   const [ref, { widthPx }] = useSize();
   const isNarrow = widthPx < NARROW_PX;
   const [labelPx, longest] = isNarrow ? [112, 18] : [168, 28];
@@ -56,7 +59,10 @@ export function EvidenceWaterfall({ inspection, piece, prior, channelPrior }: Ev
     >
       <h2 className="flex items-baseline gap-2 px-3 pt-1">
         <b className="text-lead font-semibold">Evidence on {piece.label}</b>
-        <span className="text-xs text-soft">each bar moves the chance; right is toward a fake</span>
+        <span className="text-xs text-soft">
+          each bar moves the chance; right is toward not genuine;{' '}
+          <KeyButton press="s" does="Figures behind the evidence" /> figures
+        </span>
       </h2>
       {widthPx > 0 && (
         <svg width={widthPx} height={heightPx} role="img" aria-label={says}>
@@ -149,11 +155,19 @@ export function EvidenceWaterfall({ inspection, piece, prior, channelPrior }: Ev
             )}
           </g>
           <Label longest={longest} y={rowY(0)} text={`Start: ${CHANNEL_WORDS[channel]}`} />
-          {bars.map(({ id, title, factor, capped }, i) => (
+          {bars.map(({ id, title, factor, says: move, capped }, i) => (
             <g key={id}>
               <Label longest={longest} y={rowY(i + 1)} text={title} />
               <text x={widthPx - 4} y={rowY(i + 1) + 4} textAnchor="end" className="num fill-peat text-xs">
-                {capped ? (factor === '–' ? 'capped' : `${factor} cap`) : factor}
+                {showFigures
+                  ? capped
+                    ? factor === '–'
+                      ? 'capped'
+                      : `${factor} cap`
+                    : factor
+                  : capped
+                    ? `${move}, cap`
+                    : move}
               </text>
             </g>
           ))}

@@ -60,6 +60,7 @@ interface OpenInspectionProps {
 function OpenInspection({ inspection, judged, waiting, onNote, onStored }: OpenInspectionProps) {
   const [selected, select] = useState<number>(0);
   const [pickedTell, pickTell] = useState<string>();
+  const [showFigures, setShowFigures] = useState(false);
   const [sheet, open] = useState<'numbers' | 'readings'>();
   const undone = useRef<(readonly NewEntry[])[]>([]);
   const conclude = useConclude(inspection.inspectionId);
@@ -185,6 +186,7 @@ function OpenInspection({ inspection, judged, waiting, onNote, onStored }: OpenI
     { press: 'ArrowUp', printed: '↑', does: 'Tell before', run: () => move(-1) },
     { press: ']', does: 'Next piece, or all of them', run: () => turnPiece(1) },
     { press: '[', does: 'Piece before', run: () => turnPiece(-1) },
+    { press: 's', does: 'Figures behind the evidence', run: () => setShowFigures((shownNow) => !shownNow) },
     { press: 'p', does: 'Evidence pack on paper', run: printPack },
     ...(mayNote ? noting : []),
   ]);
@@ -244,6 +246,7 @@ function OpenInspection({ inspection, judged, waiting, onNote, onStored }: OpenI
             piece={shown}
             prior={judged.prior}
             channelPrior={judged.channelPrior}
+            showFigures={showFigures}
           />
           <div
             className="flex min-h-0 flex-col overflow-auto border-l border-line"
@@ -278,7 +281,8 @@ function OpenInspection({ inspection, judged, waiting, onNote, onStored }: OpenI
       {sheet === 'readings' && (
         <ReadingsDialog
           quantities={measurable(inspection)}
-          first={measure?.quantity}
+          first={measure?.quantity ?? shown.next.find(({ tell }) => tell.measure)?.tell.measure?.quantity}
+          catalogue={inspection.catalogue}
           pieces={meant.map(({ piece }) => piece)}
           onNote={noteUndoable}
           onClose={() => open(undefined)}

@@ -3,6 +3,7 @@ import { pieceLabel } from '@brackenfell/core/authenticity/inspection';
 import { MEASURED } from '@brackenfell/core/authenticity/measured';
 import type { MeasuredId } from '@brackenfell/core/authenticity/tell';
 import { readTyped } from '@brackenfell/core/authenticity/read-typed';
+import type { Inspection } from '@brackenfell/contract/inspection';
 import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
 import type { NewEntry } from './inspection-outbox.ts';
@@ -11,18 +12,20 @@ interface ReadingsDialogProps {
   readonly quantities: readonly MeasuredId[];
   /** The one the counter is at. */
   readonly first: MeasuredId | undefined;
+  /** What the catalogue says of the part: a figure of another quantity in this field is asked about. */
+  readonly catalogue: Inspection['catalogue'];
   readonly pieces: readonly number[];
   readonly onNote: (entries: readonly NewEntry[]) => void;
   readonly onClose: () => void;
 }
 
 /** Readings typed from an instrument that is not plugged in. */
-export function ReadingsDialog({ quantities, first, pieces, onNote, onClose }: ReadingsDialogProps) {
+export function ReadingsDialog({ quantities, first, catalogue, pieces, onNote, onClose }: ReadingsDialogProps) {
   const [id, setId] = useState<MeasuredId>(first ?? quantities[0]!);
   const [texts, setTexts] = useState<Readonly<Record<number, string>>>({});
   const read = pieces.map((piece) => {
     const text = texts[piece] ?? '';
-    return { piece, typed: text.trim() === '' ? undefined : readTyped(id, text) };
+    return { piece, typed: text.trim() === '' ? undefined : readTyped(id, text, catalogue) };
   });
   const wrong = read.find(({ typed }) => typed?.kind === 'asked');
   const store = () => {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { judgePiece } from '@brackenfell/core/authenticity/judge-piece';
-import { printFactor, waterfall } from './waterfall-geometry.ts';
+import { printFactor, sayMove, waterfall } from './waterfall-geometry.ts';
 
 const item = (id: string, ratio: number) => ({
   id,
@@ -44,4 +44,10 @@ describe('the evidence drawn as a waterfall', () => {
   test('a factor is told with the digits it supports', () => {
     expect([20, 9.2, 1, 0.25].map((ratio) => printFactor(Math.log(ratio)))).toEqual(['×20', '×9.2', '–', '÷4.0']);
   });
+});
+
+test('how far an observation moved the chance is said in a word: 2.5 times clearly, 8 times strongly', () => {
+  const said = [1, 1.5, 2.5, 7.9, 8, 20].map((factor) => sayMove(Math.log(factor)));
+  expect(said).toEqual(['–', 'slightly', 'clearly', 'clearly', 'strongly', 'strongly']);
+  expect(sayMove(-Math.log(8))).toBe('strongly');
 });

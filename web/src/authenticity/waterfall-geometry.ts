@@ -10,6 +10,8 @@ export interface Bar {
   readonly title: string;
   readonly fromPx: number;
   readonly toPx: number;
+  /** How far it moved the chance, in a word. */
+  readonly says: string;
   /** `×9.2` or `÷1.6`; a dash where nothing was moved. */
   readonly factor: string;
   readonly capped: boolean;
@@ -25,6 +27,16 @@ export interface Waterfall {
   readonly consistentTo: number;
   readonly suspectFrom: number;
   readonly at: (chance: number) => number;
+}
+
+/** From these factors of the odds on, an observation speaks clearly, and strongly. */
+const [CLEARLY, STRONGLY] = [Math.log(2.5), Math.log(8)];
+
+/** How far an observation moved the chance, as one says it at the counter. */
+export function sayMove(logRatio: number): string {
+  const size = Math.abs(logRatio);
+  if (size < 1e-9) return '–';
+  return size >= STRONGLY - 1e-9 ? 'strongly' : size >= CLEARLY - 1e-9 ? 'clearly' : 'slightly';
 }
 
 /** A factor of the odds as it is told. */
@@ -51,6 +63,7 @@ export function waterfall(
     title,
     fromPx: px(from),
     toPx: px(from + moved),
+    says: sayMove(moved),
     factor: printFactor(moved),
     capped,
     towards: Math.abs(moved) < 1e-9 ? 'neither' : moved > 0 ? 'fake' : 'genuine',

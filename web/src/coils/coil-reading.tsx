@@ -21,7 +21,11 @@ const COIL_ANSWERS = {
 /** A coil's primary, corrected for its heat and the meter's leads, against what is stated. */
 export function CoilReading({ tray }: { tray: OpenTray }) {
   const statedOhm = tray.rows
-    .flatMap((row) => row.findings.find(({ check }) => check === 'primary')?.figures.askedOhm ?? [])
+    .flatMap((row) => {
+      const figures = row.findings.find(({ check }) => check === 'primary')?.figures;
+      // Of an asked range, its middle is what a reading is held against.
+      return figures ? [(Number(figures.askedLowOhm) + Number(figures.askedHighOhm)) / 2] : [];
+    })
     .find((ohm) => typeof ohm === 'number');
   const stated = useFigure('coil-primary', statedOhm === undefined ? '' : `${statedOhm} Ω`);
   const read = useFigure('coil-primary');

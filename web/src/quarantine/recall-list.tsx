@@ -72,9 +72,9 @@ export function RecallList({ batch, mayContact }: { batch: Batch; mayContact: bo
                     </span>
                   ))}
                   {stopped && sale.settled && <Mark kind="match" label="Settled" rem={0.625} />}
-                  {stopped && mayContact && !sale.settled && (
+                  {stopped && mayContact && (
                     <button type="button" className="min-h-6 underline" onClick={() => call_(sale)}>
-                      Note a call {sale === open && <Key>c</Key>}
+                      {sale.settled ? 'Add to it' : 'Note a call'} {sale === open && <Key>c</Key>}
                     </button>
                   )}
                 </td>
