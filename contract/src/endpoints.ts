@@ -36,6 +36,7 @@ import {
   endSession,
   health,
   listFailedTries,
+  listPeople,
   listSessions,
   listStaff,
   setStaffActive,
@@ -148,6 +149,7 @@ export const ENDPOINTS = {
   chooseUnderCondition,
   searchByDimension,
   getPartFills,
+  listPeople,
 } as const;
 
 export type EndpointName = keyof typeof ENDPOINTS;

@@ -112,3 +112,11 @@ export const setStaffActive = endpoint({
   response: z.object({ ok: z.literal(true) }),
   idempotent: true,
 });
+
+export const listPeople = endpoint({
+  method: 'GET',
+  path: '/api/staff/all',
+  summary: 'Everybody who works here, those kept out among them.',
+  roles: ['supervisor'],
+  response: z.object({ people: z.array(Staff.extend({ active: z.boolean() })) }),
+});

@@ -9,7 +9,7 @@ import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
 import { checkSecret } from '../session/check-secret.ts';
-import { findSecrets } from '../session/store.ts';
+import { findStaff } from '../session/store.ts';
 import { showSlip } from '../slip/show-slip.ts';
 import { changeSlipRow, readLines } from '../slip/store.ts';
 import { readWaiting, storeRelease } from './store.ts';
@@ -63,18 +63,17 @@ export function releaseRoutes(app: Express, context: Context): void {
   );
 
   serve(app, context, releaseLineByPin, async ({ params, body: { staffId, pin, ...body }, staff, req, trx }) => {
-    const found = await findSecrets(trx, { id: staffId });
-    const isSupervisor = found?.staff.role === 'supervisor';
+    const found = await findStaff(trx, { id: staffId });
+    const isSupervisor = found?.role === 'supervisor';
     // Counted outside the transaction: a wrong try stays written down though everything else is undone.
     const wrong = await checkSecret(context.db, req, {
-      staffId: found?.staff.id,
-      kept: isSupervisor ? found.pinHash : undefined,
+      staffId: isSupervisor ? found.id : undefined,
       typed: pin,
       what: 'pin',
       wrong: 'Check who it is and the PIN: only a supervisor can release it.',
     });
     if (wrong || !found) return wrong ?? trouble('not-found', 'There is no such person.');
-    return release(trx, { ...params, ...body, supervisorId: found.staff.id, askedBy: staff.id });
+    return release(trx, { ...params, ...body, supervisorId: found.id, askedBy: staff.id });
   });
 
   serve(app, context, listWaiting, async ({ db }) => ({

@@ -2,6 +2,7 @@ import { hash, verify } from '@node-rs/argon2';
 import type { Request } from 'express';
 import type { Database } from '../db/database.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
+import { readSecretForTry } from './store.ts';
 import { countTry, strike } from './try-store.ts';
 
 /** Verified when a person is unknown, so that an unknown one takes as long as a wrong secret. */
@@ -29,7 +30,6 @@ export const hashSecret = (secret: string): Promise<string> => oneAtATime(() => 
 interface Asked {
   /** Whose secret it is; undefined where nobody has that name. */
   readonly staffId: string | undefined;
-  readonly kept: string | undefined;
   readonly typed: string;
   readonly what: 'sign-in' | 'pin';
   /** What is said when it is wrong. */
@@ -43,12 +43,12 @@ interface Asked {
 export async function checkSecret(
   db: Database,
   req: Request,
-  { staffId, kept, typed, what, wrong }: Asked,
+  { staffId, typed, what, wrong }: Asked,
 ): Promise<Trouble | undefined> {
   if (waiting >= MOST_WAITING) return trouble('too-many-tries', 'Many sign in at once: try again in a moment.');
   const tried = await countTry(db, { staffId: staffId ?? null, what, address: req.ip ?? '' });
   if (tried.tooMany) return trouble('too-many-tries', 'Wait five minutes, or ask a supervisor.');
-  if (!(await isRight(kept, typed))) return trouble('wrong-sign-in', wrong);
+  if (!(await isRight(await readSecretForTry(db, tried.id), typed))) return trouble('wrong-sign-in', wrong);
   await strike(db, tried.id);
   return undefined;
 }

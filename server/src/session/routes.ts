@@ -4,6 +4,7 @@ import {
   endSession as endSessionEndpoint,
   listFailedTries,
   listSessions,
+  listPeople,
   listStaff,
   setStaffActive,
   signIn,
@@ -23,8 +24,9 @@ import {
   endOtherSessions,
   endSession,
   endSessionOf,
-  findSecrets,
+  findStaff,
   listActiveStaff,
+  listEverybody,
   readSessions,
   setActive,
   setSecret,
@@ -41,10 +43,9 @@ export function sessionRoutes(app: Express, context: Context): void {
   };
 
   serve(app, context, signIn, async ({ body, req, res, db }) => {
-    const found = await findSecrets(db, { name: body.name });
+    const found = await findStaff(db, { name: body.name });
     const wrong = await checkSecret(db, req, {
-      staffId: found?.staff.id,
-      kept: found?.passwordHash,
+      staffId: found?.id,
       typed: body.password,
       what: 'sign-in',
       wrong: 'Check the name and the password; letter case counts in the password.',
@@ -52,8 +53,8 @@ export function sessionRoutes(app: Express, context: Context): void {
     if (wrong) return wrong;
     // Whoever was signed in here before is not any more.
     await end(db, req);
-    writeSessionCookie(req, res, await beginSession(db, found!.staff.id));
-    return found!.staff;
+    writeSessionCookie(req, res, await beginSession(db, found!.id));
+    return found!;
   });
 
   serve(app, context, whoAmI, ({ staff }) => Promise.resolve(staff));
@@ -66,19 +67,20 @@ export function sessionRoutes(app: Express, context: Context): void {
 
   serve(app, context, listStaff, async ({ db }) => ({ staff: await listActiveStaff(db) }));
 
+  serve(app, context, listPeople, async ({ db }) => ({ people: await listEverybody(db) }));
+
   serve(app, context, switchPerson, async ({ body, req, res, db }) => {
-    const found = await findSecrets(db, { id: body.staffId });
+    const found = await findStaff(db, { id: body.staffId });
     const wrong = await checkSecret(db, req, {
-      staffId: found?.staff.id,
-      kept: found?.pinHash,
+      staffId: found?.id,
       typed: body.pin,
       what: 'pin',
       wrong: 'Check the PIN; the person at the counter has not changed.',
     });
     if (wrong) return wrong;
     await end(db, req);
-    writeSessionCookie(req, res, await beginSession(db, found!.staff.id));
-    return found!.staff;
+    writeSessionCookie(req, res, await beginSession(db, found!.id));
+    return found!;
   });
 
   serve(app, context, listSessions, async ({ req, staff, db }) => {
@@ -112,10 +114,8 @@ export function sessionRoutes(app: Express, context: Context): void {
   }));
 
   serve(app, context, changeSecret, async ({ body, req, staff, db }) => {
-    const found = await findSecrets(db, { id: staff.id });
     const wrong = await checkSecret(db, req, {
       staffId: staff.id,
-      kept: found?.passwordHash,
       typed: body.password,
       what: 'sign-in',
       wrong: 'Your password of now is not that one; nothing was changed.',

@@ -65,6 +65,22 @@ describe('signing in', () => {
     expect(sessions.every((s) => s.token_hash.length === 32)).toBe(true);
   });
 
+  test('lets the application read no hash but that of a try just written down', async () => {
+    const refused = { code: '42501' };
+    await expect(sql`select pin_hash from staff`.execute(counter.db)).rejects.toMatchObject(refused);
+    await expect(sql`select * from staff`.execute(counter.db)).rejects.toMatchObject(refused);
+    const secretOf = async (id: string | number) =>
+      (await sql<{ hash: string | null }>`select secret_for_try(${id}::bigint) as hash`.execute(counter.db)).rows[0]!
+        .hash;
+    expect(await secretOf(999_999_999)).toBeNull();
+    const old = await counter.owner
+      .insertInto('failed_try')
+      .values({ staff_id: '1', what: 'pin', address: 'here', at: new Date(Date.now() - 120_000) })
+      .returning('id')
+      .executeTakeFirstOrThrow();
+    expect(await secretOf(old.id)).toBeNull();
+  });
+
   test('ends when the session has run out', async () => {
     const agent = await counter.as('starter');
     await agent.get('/api/session').expect(200);

@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import { createHash, randomBytes } from 'node:crypto';
 import type { Staff } from '@brackenfell/contract/session';
 import type { Database, Writing } from '../db/database.ts';
@@ -91,30 +92,29 @@ export async function setActive(trx: Writing, staffId: string, active: boolean):
   return done !== undefined;
 }
 
-export interface StaffSecrets {
-  readonly staff: Staff;
-  readonly passwordHash: string;
-  readonly pinHash: string;
-}
-
-/** The secrets of one active member of staff, by sign-in name (letter case aside) or by id. */
-export async function findSecrets(
-  db: Database,
-  by: { name: string } | { id: string },
-): Promise<StaffSecrets | undefined> {
-  const query = db
-    .selectFrom('staff')
-    .select([...STAFF_COLUMNS, 'password_hash', 'pin_hash'])
-    .where('active', '=', true);
-  const row = await (
+/** One active member of staff, by sign-in name (letter case aside) or by id. */
+export async function findStaff(db: Database, by: { name: string } | { id: string }): Promise<Staff | undefined> {
+  const query = db.selectFrom('staff').select(STAFF_COLUMNS).where('active', '=', true);
+  return (
     'name' in by
       ? query.where((eb) => eb(eb.fn<string>('lower', ['name']), '=', by.name.trim().toLowerCase()))
       : query.where('id', '=', by.id)
   ).executeTakeFirst();
-  if (!row) return undefined;
-  const { password_hash: passwordHash, pin_hash: pinHash, ...staff } = row;
-  return { staff, passwordHash, pinHash };
 }
+
+/** The hash that the secret of a try is held against; undefined where nobody has it. The database gives no other. */
+export async function readSecretForTry(db: Database, tryId: string): Promise<string | undefined> {
+  const { rows } = await sql<{ hash: string | null }>`select secret_for_try(${tryId}::bigint) as hash`.execute(db);
+  return rows[0]?.hash ?? undefined;
+}
+
+/** Everybody, those kept out among them. */
+export const listEverybody = (db: Database) =>
+  db
+    .selectFrom('staff')
+    .select([...STAFF_COLUMNS, 'active'])
+    .orderBy('id')
+    .execute();
 
 export async function listActiveStaff(db: Database): Promise<Staff[]> {
   return db.selectFrom('staff').select(STAFF_COLUMNS).where('active', '=', true).orderBy('id').execute();

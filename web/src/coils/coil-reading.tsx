@@ -26,7 +26,7 @@ export function CoilReading({ tray }: { tray: OpenTray }) {
       // Of an asked range, its middle is what a reading is held against.
       return figures ? [(Number(figures.askedLowOhm) + Number(figures.askedHighOhm)) / 2] : [];
     })
-    .find((ohm) => typeof ohm === 'number');
+    .find((ohm) => Number.isFinite(ohm));
   const stated = useFigure('coil-primary', statedOhm === undefined ? '' : `${statedOhm} Ω`);
   const read = useFigure('coil-primary');
   const shorted = useFigure('coil-primary', '0.2 Ω');

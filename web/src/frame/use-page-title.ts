@@ -8,11 +8,13 @@ const TITLES: readonly (readonly [start: string, title: string])[] = [
   ['/parts', 'Part'],
   ['/engines', 'Engine card'],
   ['/catalogue/audit', 'Audit'],
+  ['/catalogue/dimensions', 'Search by dimension'],
   ['/catalogue', 'Catalogue'],
   ['/quarantine/receiving', 'Deliveries'],
   ['/quarantine', 'Quarantine'],
   ['/house-rules', 'House rules'],
   ['/help', 'Getting started'],
+  ['/people', 'Sign-ins and people'],
 ];
 
 /** Names the view in the page's title, with the slip and engine in hand, for tabs and for those who hear the page. */

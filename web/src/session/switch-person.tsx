@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import type { Staff } from '@brackenfell/contract/session';
 import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
@@ -18,6 +19,7 @@ export function SwitchPerson({ me, onClose }: { me: Staff; onClose: () => void }
   const [pin, setPin] = useState('');
   const switching = useSwitchPerson();
   const signOut = useSignOut();
+  const navigate = useNavigate();
   useKeys(
     'Hand over the counter',
     others.map((person, i) => ({ press: LETTERS[i]!, does: person.name, run: () => choose(person) })),
@@ -88,6 +90,16 @@ export function SwitchPerson({ me, onClose }: { me: Staff; onClose: () => void }
           onClick={() => signOut.mutate(undefined, { onSuccess: onClose })}
         >
           Sign {me.name} out
+        </button>{' '}
+        <button
+          type="button"
+          className="button-plain"
+          onClick={() => {
+            onClose();
+            void navigate('/people');
+          }}
+        >
+          Sign-ins, password and PIN
         </button>
       </p>
     </Dialog>

@@ -79,6 +79,7 @@ export const ADDRESSES: { readonly [N in EndpointName]: AddressOf<N> } = {
   chooseOnSlip: ['POST', '/api/slips/:slipId/rules/:rule'],
   keepOnSlip: ['POST', '/api/slips/:slipId/kept'],
   chooseUnderCondition: ['POST', '/api/house-rules/:rule/conditions/:condition'],
+  listPeople: ['GET', '/api/staff/all'],
   getPartFills: ['GET', '/api/parts/:partId/fills'],
   searchByDimension: ['GET', '/api/by-dimension'],
   getFittingPlan: ['GET', '/api/engines/:engineId/fitting-plan'],

@@ -4,7 +4,7 @@ import * as wholeCatalogue from './2026-11-26-whole-catalogue.ts';
 import * as wholeIgnition from './2026-11-27-whole-ignition.ts';
 import * as proof from './2026-11-28-proof.ts';
 import * as rightAtTheCounter from './2026-11-29-right-at-the-counter.ts';
-import * as rulesOfOneSlip from './2026-11-30-rules-of-one-slip.ts';
+import * as rulesReferencesSecrets from './2026-11-30-rules-references-secrets.ts';
 
 /** Every migration by its file name, in order. Listed by hand: a bundle cannot look into folders. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -13,5 +13,5 @@ export const MIGRATIONS: Record<string, Migration> = {
   '2026-11-27-whole-ignition': wholeIgnition,
   '2026-11-28-proof': proof,
   '2026-11-29-right-at-the-counter': rightAtTheCounter,
-  '2026-11-30-rules-of-one-slip': rulesOfOneSlip,
+  '2026-11-30-rules-references-secrets': rulesReferencesSecrets,
 };
