@@ -1,0 +1,76 @@
+import { randomUUID } from 'node:crypto';
+import { demoStaff } from '@brackenfell/demo/staff';
+
+export interface Answer {
+  readonly status: number;
+  readonly body: Record<string, unknown>;
+}
+
+/** Somebody at a counter: signed in, each write under a key that is kept through retries. */
+export class Till {
+  readonly #address: () => string;
+  #cookie = '';
+
+  constructor(address: () => string) {
+    this.#address = address;
+  }
+
+  async signIn(name = demoStaff[0]!.name): Promise<this> {
+    const { password } = demoStaff.find((person) => person.name === name)!;
+    const response = await fetch(`${this.#address()}/api/session`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ name, password }),
+    });
+    this.#cookie = response.headers.get('set-cookie')!.split(';')[0]!;
+    return this;
+  }
+
+  /** One attempt. Throws when the connection is lost. */
+  async send(method: string, path: string, body?: unknown, key: string = randomUUID()): Promise<Answer> {
+    const isWrite = method !== 'GET';
+    const response = await fetch(`${this.#address()}${path}`, {
+      method,
+      headers: {
+        cookie: this.#cookie,
+        ...(isWrite ? { 'content-type': 'application/json', 'idempotency-key': key } : {}),
+      },
+      ...(isWrite ? { body: typeof body === 'string' ? body : JSON.stringify(body ?? {}) } : {}),
+      signal: AbortSignal.timeout(20_000),
+    });
+    const text = await response.text();
+    const isJson = response.headers.get('content-type')?.includes('json') === true;
+    return { status: response.status, body: isJson && text !== '' ? (JSON.parse(text) as Answer['body']) : {} };
+  }
+
+  /** The same call under one key until it is answered by other than a fault. */
+  async insist(method: string, path: string, body: unknown, pauseMs = 60): Promise<Answer & { waitedMs: number }> {
+    const key = randomUUID();
+    const begun = performance.now();
+    for (;;) {
+      const answer = await this.send(method, path, body, key).catch(() => undefined);
+      if (answer && answer.status < 500) return { ...answer, waitedMs: performance.now() - begun };
+      await new Promise((resolve) => setTimeout(resolve, pauseMs));
+    }
+  }
+}
+
+/** The memory a process holds, MB. */
+export async function memoryMb(pid: number): Promise<number> {
+  const { readFile } = await import('node:fs/promises');
+  const status = await readFile(`/proc/${pid}/status`, 'utf8').catch(() => '');
+  return Math.round(Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? 0) / 1024);
+}
+
+/** What every fault run ends with. */
+export interface Tally {
+  readonly run: string;
+  readonly calls: number;
+  readonly lost: number;
+  readonly doubled: number;
+  readonly torn: number;
+  readonly faults5xx: number;
+  readonly worstMs: number;
+  readonly memoryMb: number;
+  readonly says: string;
+}

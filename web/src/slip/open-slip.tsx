@@ -1,0 +1,170 @@
+import { useState } from 'react';
+import type { Staff } from '@brackenfell/contract/session';
+import type { Slip } from '@brackenfell/contract/slip';
+import { isFinal, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
+import { mayTakeOver, mayWrite } from '@brackenfell/core/slip/who-may';
+import { Key } from '../controls/key.tsx';
+import { printPrice } from '../controls/money.ts';
+import { useKeys } from '../frame/keys.ts';
+import { LineKeys } from './line-keys.tsx';
+import { LineView, mayBeReleased } from './line-view.tsx';
+import { slipSheet } from './open-sheet.ts';
+import { OpenList } from './open-list.tsx';
+import { printDocket } from './print-docket.ts';
+import { SlipDetails } from './slip-details.tsx';
+import { slipCall } from './slip-call.ts';
+import { SlipNotes } from './slip-notes.tsx';
+import { useSlipWrite, useUnsent } from './slip-outbox.ts';
+import { SlipSheets } from './slip-sheets.tsx';
+import { UnsentList } from './unsent-list.tsx';
+import { useLineActs } from './use-line-acts.ts';
+import { useOpenMatter } from './use-open-matter.ts';
+
+const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+
+/** A slip that is on the counter: its lines, what is open, what was said, the sum, and what can be done. */
+export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips: () => void }) {
+  const write = useSlipWrite();
+  const unsent = useUnsent(slip.slipId);
+  const openMatter = useOpenMatter(slip);
+  const [inPane, setInPane] = useState(false);
+  const [pickedLine, pickLine] = useState(0);
+  const at = Math.min(pickedLine, slip.lines.length - 1);
+  const line = slip.lines[at];
+  const params = { slipId: slip.slipId };
+  const held = { state: slip.state, holderId: slip.holderId };
+  const mine = mayWrite(held, me);
+  const { remove, stepBack, changeQuantity, prove } = useLineActs(slip, mine);
+
+  useKeys(
+    'Slip',
+    [
+      { press: ';', does: 'Note what was said or found', run: () => slipSheet.set({ kind: 'note' }) },
+      { press: 'z', does: 'Step back: undo the last thing done on the slip', run: stepBack },
+      { press: ']', does: inPane ? 'Back to the desk' : 'Into the slip’s lines', run: () => setInPane(!inPane) },
+      { press: '[', does: inPane ? 'Back to the desk' : 'Into the slip’s lines', run: () => setInPane(!inPane) },
+      ...(slip.open[0] && slip.lines.length > 0
+        ? [{ press: '.', does: 'The next open item', run: () => openMatter(slip.open[0]!) }]
+        : []),
+      ...(mine ? collectKeys : []),
+    ],
+    { yields: true },
+  );
+  return (
+    <>
+      {inPane && (
+        <LineKeys
+          move={(by) => pickLine(Math.max(0, Math.min(slip.lines.length - 1, pickedLine + by)))}
+          answer={() => {
+            const open = slip.open.find(({ lineId }) => lineId === line?.lineId);
+            if (open) openMatter(open);
+          }}
+          quantity={(by) => changeQuantity(by, line)}
+          remove={() => remove(line)}
+          release={() => line && mayBeReleased(line) && slipSheet.set({ kind: 'release', lineId: line.lineId })}
+          batch={() => line && mine && slipSheet.set({ kind: 'batch', lineId: line.lineId })}
+          proof={() => prove(line)}
+          leave={() => setInPane(false)}
+        />
+      )}
+      <header className="flex items-center justify-between border-b border-line px-3 py-1.5">
+        <h2 className="flex items-baseline gap-2">
+          <span className="text-soft">Slip</span>
+          <span className="num text-head font-semibold">{printDocket(slip.docket)}</span>
+        </h2>
+        <p className="text-right text-xs text-soft">
+          {day.format(new Date(slip.createdAt))}
+          <br />
+          {slip.state === 'open'
+            ? `${clock.format(new Date(slip.createdAt))}, ${slip.holder ?? 'nobody'}`
+            : SLIP_STATE_WORDS[slip.state]}
+        </p>
+      </header>
+      <UnsentList unsent={unsent} />
+      {!mine && (
+        <p className="border-b border-hair bg-well px-3 py-1.5">
+          {isFinal(slip.state)
+            ? `This slip is ${SLIP_STATE_WORDS[slip.state]} and final.`
+            : slip.state === 'parked'
+              ? 'This slip is parked.'
+              : `${slip.holder ?? 'Nobody'} holds this slip.`}{' '}
+          {mayTakeOver(held, me) && (
+            <button
+              type="button"
+              className="button-plain"
+              onClick={() => write.mutate(slipCall('takeOverSlip', { params, body: {} }, 'taken over'))}
+            >
+              {slip.state === 'parked' ? 'Take it up' : 'Take it over'}
+            </button>
+          )}
+        </p>
+      )}
+      <SlipDetails slip={slip} disabled={!mine} />
+      <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="group" aria-label="Lines and notes of the slip">
+        {slip.lines.length === 0 && (
+          <p className="px-3 py-2 text-soft">Nothing on it yet. In the tray, Enter puts the row down.</p>
+        )}
+        <ol>
+          {slip.lines.map((l, i) => (
+            <LineView
+              key={l.lineId}
+              line={l}
+              engines={slip.engineCount}
+              picked={inPane && i === at}
+              acts={
+                mine
+                  ? {
+                      more: () => changeQuantity(1, l),
+                      fewer: () => changeQuantity(-1, l),
+                      remove: () => remove(l),
+                      batch: () => slipSheet.set({ kind: 'batch', lineId: l.lineId }),
+                      proof: () => prove(l),
+                      release: mayBeReleased(l)
+                        ? () => slipSheet.set({ kind: 'release', lineId: l.lineId })
+                        : undefined,
+                    }
+                  : undefined
+              }
+            />
+          ))}
+        </ol>
+        <OpenList slip={slip} onAnswer={openMatter} />
+        <SlipNotes slip={slip} me={me} />
+      </div>
+      <dl className="slip-sums border-t border-line">
+        <dt>Goods</dt>
+        <dd className="num">{printPrice(slip.goodsMinor)}</dd>
+        <dt>Tax 20%</dt>
+        <dd className="num">{printPrice(slip.taxMinor)}</dd>
+        <dt className="total">To pay</dt>
+        <dd className="num total">{printPrice(slip.totalMinor)}</dd>
+      </dl>
+      <footer className="flex flex-wrap gap-1 border-t border-line px-2 py-1.5">
+        {mine && (
+          <button type="button" className="button-act" onClick={() => slipSheet.set({ kind: 'collect' })}>
+            {slip.open.length > 0 ? `${slip.open.length} open` : 'Collect'} <Key>$</Key>
+          </button>
+        )}
+        <button type="button" className="button-plain" onClick={() => slipSheet.set({ kind: 'note' })}>
+          Note <Key>;</Key>
+        </button>
+        <button type="button" className="button-plain" onClick={onSlips}>
+          Slips <Key>=</Key>
+        </button>
+        {mine && (
+          <button type="button" className="button-plain" onClick={stepBack}>
+            Undo <Key>z</Key>
+          </button>
+        )}
+      </footer>
+      <SlipSheets slip={slip} me={me} />
+    </>
+  );
+}
+
+const openCollect = () => slipSheet.set({ kind: 'collect' });
+const collectKeys = [
+  { press: '$', does: 'Collect: the sale, or what keeps it from being one', run: openCollect },
+  { press: 'Shift+$', printed: '$', does: 'Collect: the sale, or what keeps it from being one', run: openCollect },
+];

@@ -1,0 +1,39 @@
+import type { Staff } from '@brackenfell/contract/session';
+import type { Slip } from '@brackenfell/contract/slip';
+import { slipSheet } from './open-sheet.ts';
+
+const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+/** What was said and found, with who wrote it; its author or a supervisor edits it. */
+export function SlipNotes({ slip, me }: { readonly slip: Slip; readonly me: Staff }) {
+  if (slip.notes.length === 0) return null;
+  return (
+    <section className="px-3 py-2" aria-label="Said and found">
+      <h3 className="text-xs font-semibold text-slate">Said and found</h3>
+      {slip.notes.map((n) => (
+        <p key={n.noteId} className="grid grid-cols-[3.25rem_1fr_auto] pt-1 text-soft">
+          <time className="num text-slate" dateTime={n.at}>
+            {clock.format(new Date(n.at))}
+          </time>
+          <span>
+            {n.text}{' '}
+            <span className="text-xs text-slate">
+              {n.by}
+              {n.mended ? ', edited' : ''}
+            </span>
+          </span>
+          {(n.by === me.name || me.role === 'supervisor') && (
+            <button
+              type="button"
+              className="button-quiet"
+              aria-label={`Edit the note: ${n.text}`}
+              onClick={() => slipSheet.set({ kind: 'note', noteId: n.noteId })}
+            >
+              edit
+            </button>
+          )}
+        </p>
+      ))}
+    </section>
+  );
+}
