@@ -28,12 +28,13 @@ test('a part measured with a tape leads from the ask line to parts and to the en
 test('a colour said of a part rules no engine out', async ({ page, counter }) => {
   await signIn(page, counter);
   const left = page.getByRole('listbox', { name: 'Engines left' }).getByRole('option');
-  await expect(left).toHaveCount(16);
+  await expect(left.first()).toBeVisible();
+  const all = await left.count();
   await page.keyboard.press('f');
   await page.keyboard.type('the silver one', { delay: 45 });
   await page.keyboard.press('Enter');
   await expect(page.getByRole('region', { name: 'Known so far' })).toContainText('silver');
-  await expect(left).toHaveCount(16);
+  await expect(left).toHaveCount(all);
 });
 
 test('a plate in the ask line fills the vehicle on a slip of its own, and narrows the engine', async ({

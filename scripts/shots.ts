@@ -37,7 +37,8 @@ const VIEWS: Readonly<Record<string, readonly Theme[]>> = {
   compare: ['chalk'],
   'house-rules': ['night'],
   audit: ['chalk'],
-  proof: ['chalk', 'night'],
+  proof: ['chalk'],
+  dimensions: ['night'],
   batch: ['chalk'],
 };
 
@@ -172,6 +173,9 @@ async function shootProof(page: Page, address: string, shot: (name: string) => P
   await page.goto(`${address}/quarantine/batches`);
   await page.getByRole('region', { name: 'Sold of it' }).waitFor();
   await shot('batch');
+  await page.goto(`${address}/catalogue/dimensions?threadMm=14&reachMm=12.5&seat=gasket&hexMm=21&how=tape`);
+  await page.getByRole('region', { name: 'Engines' }).waitFor();
+  await shot('dimensions');
 }
 
 /** Signs somebody of another role in instead. */

@@ -91,7 +91,13 @@ export async function contractFuzz(databaseUrl: string): Promise<Tally> {
       Object.fromEntries(FIELDS.filter(() => random() < 0.3).map((field) => [field, pick(SCALARS)])),
     );
   };
-  const hostile = (): string => encodeURIComponent(String(pick(SCALARS))).slice(0, 300) || '-';
+  const words = SCALARS.filter((one) => typeof one !== 'object');
+  /** In an address: percent by percent, half a surrogate among them. */
+  const hostile = (): string => {
+    if (random() < 0.05) return '%ED%A0%80';
+    const bytes = [...Buffer.from(String(pick(words)))].slice(0, 300);
+    return bytes.map((byte) => `%${byte.toString(16).padStart(2, '0')}`).join('') || '-';
+  };
   try {
     const till = await new Till(() => server.address).signIn('Isolde');
     for (const [name, { method, path }] of Object.entries(ENDPOINTS)) {

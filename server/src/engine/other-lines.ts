@@ -4,7 +4,7 @@ import { rulingValue, type FactId, type FactSheet } from '@brackenfell/core/fitm
 import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
 import type { Say } from '@brackenfell/core/fitment/say';
 import { LEAD_BOOTS } from '@brackenfell/core/leads/lead-facts';
-import { BOOT_WORDS, sayRoute } from '@brackenfell/core/leads/say-route';
+import { BOOT_WORDS } from '@brackenfell/core/leads/say-route';
 import { form, type LineForm } from './line-form.ts';
 
 const of = <K extends FactId>(
@@ -22,8 +22,8 @@ const of = <K extends FactId>(
 /** Each lead's route: where it goes, how long, and which boots clear there. */
 const routesOf = (say: Say, sheet: FactSheet): { of: string; value: string }[] =>
   (rulingValue(sheet, 'leadsAsked.routes') ?? []).map(({ to, routedMm, boots }) => {
-    const bent = boots.length === LEAD_BOOTS.length ? '' : `, ${boots.map((boot) => BOOT_WORDS[boot]).join(' or ')}`;
-    return { of: sayRoute({ to }), value: `${say.quantity('lead-length', routedMm)}${bent}` };
+    const bent = boots.length === LEAD_BOOTS.length ? '' : ` ${boots.map((boot) => BOOT_WORDS[boot]).join('/')}`;
+    return { of: to, value: `${say.quantity('lead-length', routedMm)}${bent}` };
   });
 
 /** What is asked of the parts besides plugs, line by line, in the order of their checks. */
@@ -64,7 +64,7 @@ export const OTHER_LINES: Readonly<Record<Exclude<PartKind, 'plug'>, readonly Li
   ],
   'lead-set': [
     form(
-      'Routes',
+      'Routes to',
       'form',
       ['leadsAsked.routes'],
       true,

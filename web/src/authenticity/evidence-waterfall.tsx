@@ -18,7 +18,7 @@ interface EvidenceWaterfallProps {
 
 const ROW_PX = 18;
 const HEAD_PX = 32;
-const FACTOR_PX = 78;
+const FACTOR_PX = 92;
 /** Narrower than this the labels give way to the axis. */
 const NARROW_PX = 400;
 

@@ -117,10 +117,10 @@ function Rows({ rows }: { readonly rows: NonNullable<RequirementLine['rows']> })
       <tbody>
         {rows.map((row) => (
           <tr key={row.of}>
-            <th scope="row" className="pr-1 text-left font-sans font-normal text-soft">
+            <th scope="row" className="pr-1 text-left font-normal whitespace-nowrap text-soft">
               {row.of}
             </th>
-            <td className="text-right">{row.value}</td>
+            <td className="text-right whitespace-nowrap">{row.value}</td>
           </tr>
         ))}
       </tbody>

@@ -61,6 +61,8 @@ const CHOICES: readonly {
   },
 ];
 
+const AFTER_CLOSE_MS = 50;
+
 /** The keys that act on this screen, and how this reader likes to read. */
 export function KeyHelp({ onClose }: { onClose: () => void }) {
   const groups = useKeyMap().filter((group) => group.bindings.length > 0 && !group.inDialog);
@@ -89,7 +91,8 @@ export function KeyHelp({ onClose }: { onClose: () => void }) {
                         className="grid min-h-6 w-full grid-cols-[5.5rem_1fr] text-left hover:bg-bracken-wash"
                         onClick={() => {
                           onClose();
-                          b.run();
+                          // After the closing sheet has given the focus back, or it would take what the action focused.
+                          setTimeout(b.run, AFTER_CLOSE_MS);
                         }}
                       >
                         <span className="num">{b.printed ?? b.press}</span>

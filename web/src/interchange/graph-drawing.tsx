@@ -1,7 +1,7 @@
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import type { ReferenceGrade } from '@brackenfell/core/interchange/trail';
 import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
-import { countAt, lineTo, NODE_WIDTH, stepX, type GraphLayout, type GraphRow } from './graph-geometry.ts';
+import { countAt, lineTo, MIDDLE, NODE_WIDTH, stepX, type GraphLayout, type GraphRow } from './graph-geometry.ts';
 import { GRADE_MEANS } from './grade-words.ts';
 
 const DASH: Partial<Record<ReferenceGrade, string>> = { alternative: '7 4', observed: '2 4' };
@@ -117,7 +117,7 @@ function GraphNode({ row: { node, x, y, edges, step }, isMiddle, isPicked, rowPr
     <div
       {...rowProps}
       className={`absolute cursor-pointer border px-1.5 leading-tight ${isPicked ? 'border-bracken bg-bracken-wash outline-2 outline-bracken' : isMiddle ? 'border-peat bg-slip' : 'border-transparent'}`}
-      style={{ left: rem(x), top: rem(y), width: rem(NODE_WIDTH), height: rem(36) }}
+      style={{ left: rem(x), top: rem(y), width: rem(step === 0 ? MIDDLE.width : NODE_WIDTH), height: rem(36) }}
     >
       <span className="flex items-center gap-1.5">
         {node.verdict && <Mark kind={VERDICT_MARK[node.verdict]} label={VERDICT_WORDS[node.verdict]} />}

@@ -11,7 +11,7 @@ import { useKeys } from '../frame/keys.ts';
 import { useCounter } from '../frame/use-counter.ts';
 import { call } from '../wire/call.ts';
 import { GraphDrawing } from './graph-drawing.tsx';
-import { layOut } from './graph-geometry.ts';
+import { bundle, layOut } from './graph-geometry.ts';
 import { GRADE_MEANS } from './grade-words.ts';
 
 /** The references around a part, drawn and in words. */
@@ -135,13 +135,17 @@ function Graph({ graph, isJudged }: { graph: PartGraph; isJudged: boolean }) {
                 {layout.beside.length} among the outer numbers, not drawn
               </h3>
               <ul className="text-soft">
-                {layout.beside.map((edge) => (
-                  <li key={edge.edgeId}>
-                    <span className="num">{printed(edge.from)}</span> {edge.grade}{' '}
-                    <span className="num">{printed(edge.to)}</span>
-                    {edge.contradicts && <span className="text-madder">: {edge.contradicts}</span>}
-                  </li>
-                ))}
+                {bundle(layout.beside).map((edges) => {
+                  const [edge] = edges;
+                  return (
+                    <li key={edge!.edgeId}>
+                      <span className="num">{printed(edge!.from)}</span> {edge!.grade}{' '}
+                      <span className="num">{printed(edge!.to)}</span>
+                      {edges.length > 1 ? `, ${edges.length} lists` : ''}
+                      {edge!.contradicts && <span className="text-madder">: {edge!.contradicts}</span>}
+                    </li>
+                  );
+                })}
               </ul>
             </>
           )}
