@@ -5,7 +5,7 @@ export function pairCheck(own: 'cap.family' | 'rotor.family', other: 'rotor' | '
   return defineCheck({
     id: 'pair',
     title: 'Pair',
-    why: 'Cap and rotor wear in together and are gauged to each other: half a pair is a short pleasure.',
+    why: 'Cap and rotor wear in together and are gauged to each other: a new half runs badly against a worn one.',
     source: 'Domain section 5, Cap and rotor: matched as a pair',
     needs: [own],
     mayUse: ['job.otherHalfFamily'],

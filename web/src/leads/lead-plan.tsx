@@ -56,7 +56,7 @@ function Plan({
           !known
             ? 'The set is not measured.'
             : missing.length === 0
-              ? 'Every way is served.'
+              ? 'Every route is served.'
               : `Without a lead: ${missing.join(', ')}.`
         }`}
       </desc>
@@ -160,7 +160,7 @@ function Lengths({ set, drawing, units }: { set: LeadSetShape; drawing: DrawingO
         <thead>
           <tr className="text-left text-slate">
             <th className="font-normal">to</th>
-            <th className="text-right font-normal">way</th>
+            <th className="text-right font-normal">route</th>
             <th className="text-right font-normal">lead</th>
             <th className="text-right font-normal">spare</th>
             <th className="pl-1.5 font-normal">boot</th>

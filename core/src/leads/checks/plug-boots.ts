@@ -37,7 +37,7 @@ export const plugBoots = defineCheck({
     difference: null,
     says:
       outcome === 'match'
-        ? 'Every way has a boot that clears what stands around the plug.'
+        ? 'Every route has a boot that clears what stands around the plug.'
         : `No boot is left that clears ${g.where.join(' and ')}: it bears on hot metal and burns through.`,
     toDo: outcome === 'match' ? null : 'Do not fit it.',
     phrase: outcome === 'match' ? 'Boots clear' : `Boot does not clear ${g.where[0] ?? 'the plug'}`,
