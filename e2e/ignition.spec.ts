@@ -81,7 +81,7 @@ test('a lead set one lead short is refused, and the right one is labelled', asyn
   await expectTray(page);
   await expect(
     page.getByRole('img', { name: `Leads of ${leadSetOf('dunmarrow-hf22', 'own')} on the engine` }),
-  ).toContainText('Every way is served');
+  ).toContainText('Every route is served');
   await page.keyboard.press('l');
   await expect(page.getByRole('dialog')).toContainText('coil to cap');
   await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(5);
