@@ -109,3 +109,36 @@ test('the browser killed instead: what was not sent arrives when it is opened ag
   await expectAllOnce(page);
   await context.close();
 });
+
+test('a delivery begun before the server went is kept over a reload, and taken in while it is away it arrives once', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter);
+  await page.goto(`${counter.address}/quarantine/receiving`);
+  await expect(page.getByLabel('From')).toBeFocused();
+  await page.keyboard.type('Fellpost');
+  await page.keyboard.press('Tab');
+  for (const text of ['IVX-C19-F10', '9', 'F6-1331']) {
+    await page.keyboard.type(text, { delay: 45 });
+    await page.keyboard.press('Tab');
+  }
+  await page.reload();
+  await expect(page.getByLabel('Batch code').first()).toHaveValue('F6-1331');
+  await counter.kill();
+  await page
+    .getByLabel(/Price each/)
+    .first()
+    .fill('2.40');
+  await page.keyboard.press('Control+Enter');
+  const waiting = page.getByRole('region', { name: 'Not sent yet' });
+  await expect(waiting).toContainText('delivery of 9 pieces');
+  await page.waitForTimeout(5000);
+  await counter.start();
+  await expect(waiting).toHaveCount(0);
+  const deliveries = await page.evaluate(async () => {
+    const response = await fetch('/api/deliveries');
+    return ((await response.json()) as { deliveries: { seller: string }[] }).deliveries;
+  });
+  expect(deliveries.filter(({ seller }) => seller.startsWith('Fellpost'))).toHaveLength(1);
+});

@@ -87,6 +87,8 @@ export const TrayRow = z
     /** Free to sell; pieces held in quarantine are counted apart. */
     onHand: z.number().int(),
     held: z.number().int(),
+    /** On the shelf and free to sell, of batches that were looked at and are not proven. */
+    unproven: z.number().int(),
     /** Places it serves in one engine. */
     takes: z.number().int(),
     bin: z.string().nullable(),

@@ -67,6 +67,18 @@ describe('the order of work for fitting a plug', () => {
     expect(told({ 'position.wrenchReaches': true })).toMatch(/N·m/);
   });
 
+  test('tells each way of tightening with where it holds, when a wrench does not reach everywhere', () => {
+    const places = ['1', '2', '3', '4'].map((label) => ({
+      label,
+      sheet: sheet({ 'position.headMetal': 'aluminium', 'position.wrenchReaches': label !== '4' }),
+    }));
+    const plan = fittingPlan(places[0]!.sheet, PLUG, DEFAULTS, sayIn('metric'), [], places).map(({ says }) => says);
+    expect(plan.filter((says) => /^At /.test(says))).toEqual([
+      expect.stringMatching(/^At 1, 2, 3: .*N·m/),
+      expect.stringMatching(/^At 4: No wrench reaches/),
+    ]);
+  });
+
   test('names who settled a rule: a maker before the slip, the slip before a condition', () => {
     const seized = sheet({
       'position.instructs': { rule: 'engineTemperature', school: 'makers-procedure', says: 'hand warm' },

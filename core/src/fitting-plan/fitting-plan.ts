@@ -13,6 +13,23 @@ export interface FittingStep {
   readonly caution?: boolean;
 }
 
+/** A position by its label, with what it asks. */
+export interface PlaceOfWork {
+  readonly label: string;
+  readonly sheet: FactSheet;
+}
+
+/** How each position is tightened: told once where all are alike, else each way with where it holds. */
+function tightenings(places: readonly PlaceOfWork[], plug: FactSheet, settled: SettledRules, say: Say): string[] {
+  const byWay = new Map<string, string[]>();
+  for (const { label, sheet } of places) {
+    const says = sayTightening(sheet, plug, settled, say);
+    byWay.set(says, [...(byWay.get(says) ?? []), label]);
+  }
+  if (byWay.size === 1) return [...byWay.keys()];
+  return [...byWay].map(([says, labels]) => `At ${labels.join(', ')}: ${says}`);
+}
+
 /**
  * The order of work for fitting a plug in an engine, cautions first, each step under the house rule that chose it. What the
  * engine maker instructs (`procedures`) stands above every house rule. Domain sections 7, 11 and 12.
@@ -23,6 +40,8 @@ export function fittingPlan(
   settled: SettledRules,
   say: Say,
   procedures: readonly string[] = [],
+  /** Other positions of the same place, where the way of tightening may be another. */
+  others: readonly PlaceOfWork[] = [],
 ): readonly FittingStep[] {
   const { rules, spoke } = settled;
   const by = (rule: RuleId) => ({
@@ -107,7 +126,10 @@ export function fittingPlan(
           : 'Started by hand for the whole thread, square to the hole, and tightened before the next is begun.',
       rule: by('handFirst'),
     },
-    { says: sayTightening(position, plug, settled, say), rule: by('tightening') },
+    ...tightenings(others.length > 0 ? others : [{ label: '', sheet: position }], plug, settled, say).map((says) => ({
+      says,
+      rule: by('tightening'),
+    })),
     {
       says:
         rules.grease === 'smear'

@@ -5,10 +5,18 @@ export type MisfireCode =
   /** Several cylinders, no one in particular. */
   | { readonly kind: 'several' }
   | { readonly kind: 'no-such-cylinder'; readonly cylinder: number }
+  /** A fault code of another kind: it names a system, and no cylinder that misfires. */
+  | { readonly kind: 'other-fault' }
   | { readonly kind: 'unreadable' };
+
+/** Of the codes a reader prints (a letter and four signs) those of misfires. */
+const READER_CODE = /^[pbcu][0-9a-f]{4}$/i;
+const MISFIRES = /^p03/i;
 
 /** The cylinder a misfire code names: its last two digits, 00 for several. A bare cylinder number is taken as such. */
 export function readMisfireCode(typed: string, { firingOrder }: EnginePlan): MisfireCode {
+  const code = typed.replaceAll(/\s/g, '');
+  if (READER_CODE.test(code) && !MISFIRES.test(code)) return { kind: 'other-fault' };
   const digits = /(\d{1,2})\s*$/.exec(typed.trim())?.[1];
   if (digits === undefined) return { kind: 'unreadable' };
   const cylinder = Number(digits);

@@ -107,3 +107,13 @@ test('where each cylinder has a coil and a lead, the lead is swapped after coil 
   >[0];
   expect(planSwap(plan, 2, 'coil-with-lead').map(({ move }) => move)).toEqual(['coil', 'plug', 'lead']);
 });
+
+test('a code of another fault is no misfire code, whatever digits it ends in', () => {
+  const plan = { banks: [{ cylinders: [1, 2, 3, 4] }], firingOrder: [1, 3, 4, 2] } as unknown as Parameters<
+    typeof readMisfireCode
+  >[1];
+  expect(readMisfireCode('P0302', plan)).toEqual({ kind: 'cylinder', cylinder: 2 });
+  expect(readMisfireCode('p 0302', plan)).toEqual({ kind: 'cylinder', cylinder: 2 });
+  expect(readMisfireCode('P0402', plan)).toEqual({ kind: 'other-fault' });
+  expect(readMisfireCode('U0101', plan)).toEqual({ kind: 'other-fault' });
+});

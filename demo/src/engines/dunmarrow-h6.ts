@@ -25,6 +25,8 @@ export const dunmarrowH6: EngineEntry = {
     'position.oeDepthMm': 21.4,
     'position.heat': { maker: 'kestrane', codes: ['59', '61'] },
     'position.intervalKm': 20000,
+    'position.torque': { lowNm: 12, highNm: 20, condition: 'not-stated' },
+    'position.turn': { lowTurns: 1 / 16, highTurns: 1 / 16, from: 'fingers', gasket: 'none' },
     'position.electrodeBan': 'better',
   },
   positions: forward(6),

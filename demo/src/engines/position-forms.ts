@@ -13,6 +13,7 @@ export const USUAL = {
   'position.seizesTwoPiece': false,
   'position.headMetal': 'aluminium',
   'position.hasBattery': true,
+  'position.wrenchReaches': true,
 } as const satisfies PositionFacts;
 
 /** Cylinders that all fire forward. */

@@ -26,6 +26,7 @@ export const skerrowSc20: EngineEntry = {
     'position.crownMm': 28.5,
     'position.heat': { maker: 'kestrane', codes: ['63'] },
     'position.intervalKm': 60_000,
+    'position.torque': { lowNm: 24, highNm: 30, condition: 'dry' },
   },
   positions: WASTE_SPARK_FOUR,
   oeNumbers: [{ number: '40-61-118-552' }, { number: '40-61-118-340', note: 'until 2016' }],

@@ -28,6 +28,7 @@ export const skerrowSc20g: EngineEntry = {
     'position.heat': { maker: 'kestrane', codes: ['65'] },
     'position.fuel': 'gas',
     'position.intervalKm': 30000,
+    'position.torque': { lowNm: 24, highNm: 30, condition: 'dry' },
   },
   positions: WASTE_SPARK_FOUR,
   oeNumbers: [{ number: '40-61-118-560' }],

@@ -24,6 +24,7 @@ export const thrushgillTc18: EngineEntry = {
     'position.crownMm': 24.5,
     'position.heat': { maker: 'kestrane', codes: ['65', '67'] },
     'position.intervalKm': 5000,
+    'position.torque': { lowNm: 22, highNm: 27, condition: 'dry' },
   },
   positions: forward(4),
   oeNumbers: [{ number: 'TG 88214 AA' }],

@@ -23,8 +23,12 @@ export const thrushgillTf25: EngineEntry = {
     'position.oeDepthMm': 23.5,
     'position.heat': { maker: 'kestrane', codes: ['61'] },
     'position.intervalKm': 40000,
+    'position.torque': { lowNm: 21, highNm: 28, condition: 'dry' },
   },
-  positions: forward(4),
+  // Cylinder 4 lies under the battery tray: no torque wrench goes on.
+  positions: forward(4).map((one) =>
+    one.cylinder === 4 ? { ...one, facts: { ...one.facts, 'position.wrenchReaches': false } } : one,
+  ),
   oeNumbers: [
     { number: 'TG 25510 AC' },
     { number: 'TG 25510 AB', note: 'second series' },

@@ -266,6 +266,19 @@ describe('a rule settled otherwise on one slip', () => {
     );
   });
 
+  test('the makers’ torques reach the order of work, and a position no wrench reaches is turned', async () => {
+    const tf25 = await plan('thrushgill-tf25', 'KN 419G-61NR');
+    expect(tf25).toMatch(
+      /At 1, 2, 3: 25\.0–28\.0 N·m, aim at 26\.5 N·m.*in common.*At 4: No wrench reaches here, so by turn/s,
+    );
+    expect(await plan('aldersyke-as24', 'KN 426G-63IR')).toMatch(
+      /22\.0–26\.0 N·m and 28\.0–34\.0 N·m \(the newer sheet counts\)|28\.0–34\.0 N·m and 22\.0–26\.0 N·m \(the newer sheet counts\)/,
+    );
+    expect(await plan('pellworth-pp20', 'KN 409G-59N')).toMatch(
+      /No wrench reaches here, so by turn: from finger-tight ½ of a turn/,
+    );
+  });
+
   test('is no starter’s to settle, nor anybody’s on what is final', async () => {
     const slip = await begin({ engineId: 'skerrow-sc20' });
     expect((await otherwise(slip, 'grease', 'dry', await counter.as('starter'))).status).toBe(403);

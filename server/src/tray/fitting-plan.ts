@@ -1,6 +1,8 @@
 import type { Duty } from '@brackenfell/core/duty/duty';
+import type { FactSheet } from '@brackenfell/core/fitment/facts';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { fittingPlan, type FittingStep } from '@brackenfell/core/fitting-plan/fitting-plan';
+import { withReadings } from '@brackenfell/core/slip/piece-readings';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { FittingPlan } from '@brackenfell/contract/fitting-plan';
 import type { Context } from '../context.ts';
@@ -27,7 +29,12 @@ export async function planFitting(
   const candidate = judged?.candidates[0];
   if (!judged || !candidate) return undefined;
   const position = judged.positions.find(({ place }) => place === candidate.place)!;
-  const asked = judged.ruling.apply(position.sheet);
+  // What was found on this vehicle stands over what is on paper, here as in the tray.
+  const askedAt = (sheet: FactSheet) => judged.ruling.apply(withReadings(sheet, found?.ofVehicle ?? []));
+  const asked = askedAt(position.sheet);
+  const here = judged.positions
+    .filter(({ place }) => place === candidate.place)
+    .map(({ label, sheet }) => ({ label, sheet: askedAt(sheet) }));
   const { verdict, findings } = candidate.judgement;
   // What is refused has no order of work: nothing on the sheet could be mistaken for one.
   const steps =
@@ -44,9 +51,10 @@ export async function planFitting(
       : fittingPlan(
           asked,
           candidate.sheet,
-          judged.ruling.settle(position.sheet, candidate.sheet),
+          judged.ruling.settle(asked, candidate.sheet),
           sayIn(units),
           await readProcedures(db, engineId),
+          here,
         );
   return {
     engine: `${judged.engine.maker} ${judged.engine.code}`,

@@ -41,6 +41,8 @@ export interface TrayPart extends PartTitle {
   /** Free to sell: held pieces are not counted. */
   readonly on_hand: number | null;
   readonly held: number;
+  /** Of those, what was looked at and is not proven. */
+  readonly unproven: number;
   readonly bin: string | null;
   readonly each_minor: number | null;
 }

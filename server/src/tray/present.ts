@@ -133,6 +133,7 @@ function rowView(
     evidenceWord: evidenceWord(candidate, judged.kind === 'plug' ? 'by size' : 'by form'),
     onHand: part.on_hand ?? 0,
     held: part.held,
+    unproven: part.unproven,
     takes: candidate.servedAt.length,
     bin: part.bin,
     priceMinor: part.each_minor,

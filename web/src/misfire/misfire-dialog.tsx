@@ -87,6 +87,14 @@ function Reading({ engine, plan, typed, kept }: ReadingProps) {
   switch (code.kind) {
     case 'unreadable':
       return <p role="alert">No cylinder can be read in it: its last two digits name one.</p>;
+    case 'other-fault':
+      return (
+        <p role="alert">
+          <b className="font-semibold">{typed.toUpperCase()} is no misfire code.</b> It names another fault, and no
+          cylinder: no swap of plugs, coils or leads answers it. Look it up in the engine maker’s list; sell nothing for
+          it yet.
+        </p>
+      );
     case 'no-such-cylinder':
       return (
         <p role="alert">This engine has no cylinder {code.cylinder}: check the code, or the engine on the slip.</p>

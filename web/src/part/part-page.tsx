@@ -222,6 +222,13 @@ function Card({ part }: { part: PartCard }) {
               </div>
             ))}
           </dl>
+          <p className="flex flex-wrap gap-x-2 pt-1 text-xs text-slate">
+            {[...new Set(part.facts.map((fact) => fact.sources[0]!.rank))].map((rank) => (
+              <span key={rank}>
+                <span className="num font-semibold">{SOURCE_LETTERS[rank][0]}</span> {SOURCE_LETTERS[rank][1]}
+              </span>
+            ))}
+          </p>
         </aside>
       </div>
     </main>

@@ -331,7 +331,12 @@ const RowCells = memo(function RowCells({ row, columns }: RowCellsProps) {
         {row.reason}
       </span>
       <span role="gridcell" className="num text-right">
-        {row.onHand}
+        {row.onHand - row.unproven}
+        {row.unproven > 0 && (
+          <small className="text-heather" title={`${row.unproven} more were looked at and are not proven`}>
+            +{row.unproven}?<span className="sr-only"> {row.unproven} more not proven</span>
+          </small>
+        )}
         {row.held > 0 && <span className="sr-only">, {row.held} more held in quarantine</span>}
       </span>
       <span role="gridcell" className="num text-right">
