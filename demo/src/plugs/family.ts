@@ -42,12 +42,18 @@ function tightening(maker: string, facts: PlugRow[1]): PlugFacts {
   }
 }
 
+/** What a maker says of all its plugs of a form: plating, torque, turn. */
+export const makersOwn = (maker: string, facts: PlugRow[1]): PlugFacts => ({
+  ...PLATING[maker],
+  ...tightening(maker, facts),
+});
+
 /** Catalogue rows of one maker that share most of their facts. A fact set to `undefined` in a row is unpublished. */
 export function family(maker: string, shared: PlugFacts, rows: readonly PlugRow[]): PlugEntry[] {
   return rows.map(([number, own, shelf, more]) => ({
     maker,
     number,
-    facts: { ...PLATING[maker], ...tightening(maker, { ...shared, ...own }), ...shared, ...own } as PlugFacts,
+    facts: { ...makersOwn(maker, { ...shared, ...own }), ...shared, ...own } as PlugFacts,
     ...(shelf ? { onHand: shelf[0], bin: shelf[1], priceMinor: shelf[2] } : {}),
     ...more,
   }));

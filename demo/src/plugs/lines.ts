@@ -1,5 +1,15 @@
 import type { PlugEntry, PlugFacts } from '@brackenfell/contract/catalogue-file';
-import { adjustable, DOUBLE_IRIDIUM, DOUBLE_PLATINUM, FIXED, LONG_12, NICKEL, R5, SLIM_14 } from './family.ts';
+import {
+  adjustable,
+  DOUBLE_IRIDIUM,
+  DOUBLE_PLATINUM,
+  FIXED,
+  LONG_12,
+  makersOwn,
+  NICKEL,
+  R5,
+  SLIM_14,
+} from './family.ts';
 
 /** One heat level in each maker's own code. The levels are those an engine maker's rating is crossed to. */
 const LEVELS = {
@@ -194,6 +204,7 @@ export const linePlugs: readonly PlugEntry[] = LINES.flatMap((line, lineAt) =>
         maker,
         number,
         facts: {
+          ...makersOwn(maker, line.facts),
           ...line.facts,
           'plug.heat': { maker, code: LEVELS[level][maker] },
           ...(isTwoPiece(number) ? { 'plug.shell': 'two-piece' } : {}),
@@ -211,6 +222,7 @@ export const rallyTwin: PlugEntry = {
   maker: 'kestrane',
   number: 'KN 419G-67S',
   facts: {
+    ...makersOwn('kestrane', SLIM_14),
     ...SLIM_14,
     ...NICKEL,
     'plug.gapMm': 0.65,
@@ -229,6 +241,7 @@ export const rallySurface: PlugEntry = {
   maker: 'ivorix',
   number: 'IVX-A19-S08',
   facts: {
+    ...makersOwn('ivorix', SLIM_14),
     ...SLIM_14,
     ...NICKEL,
     ...R5,
