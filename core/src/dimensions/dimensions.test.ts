@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { nearness, type Held } from './dimensions.ts';
 import { readDimensions } from './read-dimensions.ts';
 
@@ -47,4 +48,34 @@ describe('a sentence that measures', () => {
       expect(readDimensions(text)).toBeUndefined();
     },
   );
+});
+
+describe('whatever was measured', () => {
+  const mm = fc.double({ min: 8, max: 30, noNaN: true });
+  test('the very figures are nearest, and what is further off is never nearer', () => {
+    fc.assert(
+      fc.property(
+        mm,
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (reach, a, b) => {
+          const at = { ...held, reachLowMm: reach, reachHighMm: reach };
+          const near = (off: number) => nearness({ reachMm: reach + off }, at, 'tape') ?? Infinity;
+          expect(nearness({ reachMm: reach }, at, 'gauge')).toBe(0);
+          if (a <= b) expect(near(a)).toBeLessThanOrEqual(near(b) + 1e-9);
+        },
+      ),
+    );
+  });
+  test('a gauge never lets through what a tape would not', () => {
+    fc.assert(
+      fc.property(mm, mm, (reachMm, hexMm) => {
+        if (nearness({ reachMm, hexMm }, held, 'gauge') !== undefined)
+          expect(nearness({ reachMm, hexMm }, held, 'tape')).toBeDefined();
+      }),
+    );
+  });
+  test('nothing measured fits everything', () => {
+    expect(nearness({}, held, 'gauge')).toBe(0);
+  });
 });

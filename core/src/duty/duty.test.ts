@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { agreedIntervalKm, gapForDuty, heatOffsetSteps, type Duty } from './duty.ts';
+import { agreedIntervalHours, agreedIntervalKm, gapForDuty, heatOffsetSteps, type Duty } from './duty.ts';
 import { classRuleOn } from './duty-facts.ts';
 import { printDuty, readDuty, sayDuty } from './duty-text.ts';
 
@@ -95,5 +95,22 @@ describe('a duty in an address', () => {
   });
   test.each(['boost:much', 'power:9', 'load:yes', 'class:', 'on:yesterday', 'speed:3'])('%s is none', (text) => {
     expect(readDuty(text)).toBeUndefined();
+  });
+});
+
+describe('an interval that is computed', () => {
+  test('is rounded down: to a thousand, under ten thousand to a hundred, hours to ten; the maker’s own stands as printed', () => {
+    expect(agreedIntervalKm('cautious', {}, 100_000)).toBe(66_000);
+    expect(agreedIntervalKm('cautious', {}, 5000)).toBe(3300);
+    expect(agreedIntervalHours('cautious', {}, 100)).toBe(60);
+    expect(agreedIntervalKm('engine-maker', {}, 12_345)).toBe(12_345);
+    expect(agreedIntervalHours('engine-maker', {}, 125)).toBe(125);
+  });
+  test('is halved from a tenth more output on, or in competition, and not before', () => {
+    expect(agreedIntervalKm('engine-maker', power(1.09), 60_000)).toBe(60_000);
+    expect(agreedIntervalKm('engine-maker', power(1.1), 60_000)).toBe(30_000);
+    expect(agreedIntervalKm('cautious', power(1.1), 60_000)).toBe(18_000);
+    expect(agreedIntervalHours('engine-maker', power(1.5), 250)).toBe(120);
+    expect(agreedIntervalKm('engine-maker', { className: 'Tarn 2' }, 60_000)).toBe(30_000);
   });
 });

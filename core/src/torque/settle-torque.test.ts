@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { settleOneMaker, settleTorque } from './settle-torque.ts';
 import type { TorqueStatement } from './statements.ts';
 
@@ -56,5 +57,45 @@ describe('the torque of a plug here', () => {
   test('is the general table’s where neither speaks, aimed a quarter of the way up', () => {
     expect(settled([], [], { lowNm: 20, highNm: 30 })).toEqual([20, 30, 22.5, 'general-table', false]);
     expect(settled([], [], undefined)).toBeUndefined();
+  });
+});
+
+describe('whatever two makers print', () => {
+  const statement = fc
+    .tuple(fc.integer({ min: 8, max: 40 }), fc.integer({ min: 0, max: 12 }))
+    .map(([low, width]) => dry(low, low + width));
+  const sheetsOf = fc.array(statement, { minLength: 1, maxLength: 3 });
+
+  test('the answer never leaves the engine maker’s own range, and its aim lies in it', () => {
+    fc.assert(
+      fc.property(sheetsOf, sheetsOf, (engine, plug) => {
+        const answer = settleTorque(engine, plug, undefined)!;
+        const own = settleOneMaker(engine)!;
+        expect(answer.lowNm).toBeGreaterThanOrEqual(own.lowNm - 1e-9);
+        expect(answer.highNm).toBeLessThanOrEqual(own.highNm + 1e-9);
+        expect(answer.aimNm).toBeGreaterThanOrEqual(answer.lowNm - 1e-9);
+        expect(answer.aimNm).toBeLessThanOrEqual(answer.highNm + 1e-9);
+      }),
+    );
+  });
+
+  test('no order of a maker’s sheets changes what they come to', () => {
+    fc.assert(
+      fc.property(sheetsOf, (all) => {
+        const [one, other] = [settleOneMaker(all)!, settleOneMaker([...all].reverse())!];
+        expect([one.lowNm, one.highNm]).toEqual([other.lowNm, other.highNm]);
+      }),
+    );
+  });
+
+  test('where their ranges meet nothing outside the plug maker’s is answered', () => {
+    fc.assert(
+      fc.property(statement, statement, (engine, plug) => {
+        fc.pre(engine.lowNm < engine.highNm && engine.lowNm <= plug.highNm && plug.lowNm <= engine.highNm);
+        const { lowNm, highNm, conflict } = settleTorque([engine], [plug], undefined)!;
+        expect(conflict).toBe(false);
+        expect(lowNm >= plug.lowNm && highNm <= plug.highNm).toBe(true);
+      }),
+    );
   });
 });

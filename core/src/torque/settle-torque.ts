@@ -47,7 +47,8 @@ export function settleOneMaker(sheets: readonly TorqueStatement[]): MakersTorque
   if (sheets.every((sheet) => sheet.dated !== undefined) && newest.dated !== before.dated)
     return { ...asOne(newest), settledBy: 'newer' };
   const overlap = sheets.reduce<TorqueRange | undefined>((so, sheet) => so && common(so, sheet), first);
-  const lowest = [...sheets].sort((a, b) => middle(a) - middle(b))[0]!;
+  // Of two with one middle the narrower: its top is the lower.
+  const lowest = [...sheets].sort((a, b) => middle(a) - middle(b) || a.highNm - b.highNm)[0]!;
   if (!overlap) return { ...asOne(lowest), settledBy: 'lower' };
   return { ...asOne({ ...lowest, ...overlap }), settledBy: 'overlap' };
 }

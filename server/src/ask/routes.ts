@@ -21,10 +21,11 @@ const MOST_ANSWERS = 8;
 const MOST_WEIGHED = 60;
 
 const isDocket = (question: string): boolean => /^\d{1,9}$/.test(question);
-/** Customers and vehicles are asked for by words: a question of codes alone needs no look at the slips. */
+const SHORTEST_PHONE = 5;
 /** A telephone number, however it is spaced. */
 const isPhone = (question: string): boolean =>
-  /^[+\d][\d\s/().-]*$/.test(question) && question.replaceAll(/\D/g, '').length >= 5;
+  /^[+(\d][\d\s/().-]*$/.test(question) && question.replaceAll(/\D/g, '').length >= SHORTEST_PHONE;
+/** Customers and vehicles are asked for by words: a question of codes alone needs no look at the slips. */
 const hasWord = (question: string): boolean => /(^|\s)\p{L}{3,}(\s|$)/u.test(question);
 
 /** Suggestions while somebody types: the names, and what kind of part each is. */

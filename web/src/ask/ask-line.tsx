@@ -15,7 +15,8 @@ import { useCounter } from '../frame/use-counter.ts';
 import { slipCall } from '../slip/slip-call.ts';
 import { useSlipWrite } from '../slip/slip-outbox.ts';
 import { call } from '../wire/call.ts';
-import { mayBePlate, useTakePlate } from './plate-answer.ts';
+import { mayBePlate } from './may-be-plate.ts';
+import { useTakePlate } from './plate-answer.ts';
 import { useScans, whenScanned } from './scans.ts';
 
 /** Suggestions follow the typing; the full search waits until the typing rests. */

@@ -5,10 +5,6 @@ import { nameNewSlip, useSlipWrite } from '../slip/slip-outbox.ts';
 import { call } from '../wire/call.ts';
 import { keepSaid } from '../engine/said-shelf.ts';
 
-/** Letters and figures as plates and serial numbers have them, and no sentence. */
-export const mayBePlate = (text: string): boolean =>
-  /^(?=.*[a-z])(?=.*\d)[a-z0-9]{1,4}[- ]?[a-z0-9]{1,5}$/i.test(text.trim()) && text.trim().length >= 5;
-
 /**
  * Asks the register for a plate: what it knows fills the slip's vehicle and is said of the engine. Without a slip one is
  * begun, for the vehicle is the customer's.

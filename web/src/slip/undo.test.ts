@@ -90,3 +90,23 @@ describe('stepping back', () => {
       expect(inverseOf(write(name), slip({}), slip({}))).toBeUndefined();
   });
 });
+
+describe('a rule settled on the slip', () => {
+  const rule = (school: string, reason: string) => ({ rule: 'grease', school, reason });
+  const settle: SlipCall = {
+    name: 'chooseOnSlip',
+    says: '',
+    request: { params: { slipId: '7', rule: 'grease' }, body: { school: 'dry', reason: 'asked for' } },
+  };
+  test('is stepped back to what the shop does where it was not settled before', () => {
+    const undo = inverseOf(settle, slip({ rules: [] }), slip({ rules: [rule('dry', 'asked for')] }))!;
+    expect(undo.request).toEqual({
+      params: { slipId: '7', rule: 'grease' },
+      body: { school: null, reason: 'taken back' },
+    });
+  });
+  test('and to what was settled before, with the reason it had', () => {
+    const undo = inverseOf(settle, slip({ rules: [rule('smear', 'wet boat')] }), slip({ rules: [rule('dry', 'x')] }))!;
+    expect(undo.request.body).toEqual({ school: 'smear', reason: 'wet boat' });
+  });
+});
