@@ -73,7 +73,7 @@ describe('the order of work for fitting a plug', () => {
       sheet: sheet({ 'position.headMetal': 'aluminium', 'position.wrenchReaches': label !== '4' }),
     }));
     const plan = fittingPlan(places[0]!.sheet, PLUG, DEFAULTS, sayIn('metric'), [], places).map(({ says }) => says);
-    expect(plan.filter((says) => says.startsWith("At "))).toEqual([
+    expect(plan.filter((says) => says.startsWith('At '))).toEqual([
       expect.stringMatching(/^At 1, 2, 3: .*N·m/),
       expect.stringMatching(/^At 4: No wrench reaches/),
     ]);

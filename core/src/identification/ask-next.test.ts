@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { askNext, isSettled, outlookOf } from './ask-next.ts';
 import { candidatesOf, type EngineCandidate } from './candidates.ts';
 import { questionsFor } from './questions.ts';
-import { contradictory, readStatements, remaining, type Statement } from './statements.ts';
+import { contradictory, describes, readStatements, remaining, type Statement } from './statements.ts';
 
 const engine = (code: string, more: Partial<Parameters<typeof candidatesOf>[0]> = {}): EngineCandidate[] =>
   candidatesOf({
@@ -134,5 +134,21 @@ describe('statements about an engine', () => {
     const words: Statement = { kind: 'words', value: 'nowhere-described' };
     expect(remaining(one, [words], new Map())).toHaveLength(one.length);
     expect(contradictory(one, [remark], new Map())).toEqual([]);
+  });
+});
+
+describe('free words said of an engine', () => {
+  test('are held against beginnings of words, never against what stands inside one', () => {
+    expect(describes('2.0 four, turbo, heathland', 'tur')).toBe(true);
+    expect(describes('2.0 four, turbo, heathland', 'land')).toBe(false);
+    expect(describes('turbo', 'turbo')).toBe(true);
+  });
+  test('that only carry the sentence describe no engine, though a description begins with them', () => {
+    const everything = { makes: new Map(), models: new Map(), codes: new Map(), isDescribed: () => true };
+    expect(readStatements('the old one with my turbo pump', everything)).toEqual([
+      { kind: 'answer', value: 'boosted=true' },
+      { kind: 'words', value: 'pump' },
+      { kind: 'remark', value: 'the old one with my' },
+    ]);
   });
 });

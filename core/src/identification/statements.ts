@@ -90,7 +90,7 @@ export function remaining(
     .filter(({ kind }) => kind === 'words')
     .flatMap(({ value }) => value.toLowerCase().split(/\s+/))
     .reduce((left, word) => {
-      const described = left.filter((candidate) => candidate.words.includes(word));
+      const described = left.filter((candidate) => describes(candidate.words, word));
       return described.length > 0 ? described : left;
     }, answering);
 }
@@ -144,6 +144,14 @@ export function sayStatement({ kind, value }: Statement): string {
   }
 }
 
+/** Words that carry a sentence and describe no engine. */
+const FILLERS = new Set(
+  'a an and the one it its is are was of on in for with my this that has have from very old new some'.split(' '),
+);
+
+/** Whether a description has a word that begins so: `tur` is of a turbo, `one` is not of anything that ends in it. */
+export const describes = (description: string, word: string): boolean => ` ${description}`.includes(` ${word}`);
+
 /** What a catalogue's engines are known by, for reading a typed sentence. Lower case. */
 export interface KnownWords {
   readonly makes: ReadonlyMap<string, string>;
@@ -187,8 +195,9 @@ export function readStatements(sentence: string, known: KnownWords): Statement[]
     else if (SAID[word]) statements.push({ kind: 'answer', value: SAID[word] });
     else rest.push(word);
   }
-  const described = rest.filter((word) => known.isDescribed(word));
-  const remarks = rest.filter((word) => !known.isDescribed(word));
+  const isSaid = (word: string) => !FILLERS.has(word) && known.isDescribed(word);
+  const described = rest.filter(isSaid);
+  const remarks = rest.filter((word) => !isSaid(word));
   return [
     ...statements,
     ...(described.length > 0 ? [{ kind: 'words', value: described.join(' ') } as const] : []),

@@ -1,7 +1,7 @@
 import { setImmediate } from 'node:timers/promises';
 import { candidatesOf, type EngineCandidate } from '@brackenfell/core/identification/candidates';
 import type { HoleOf } from '@brackenfell/core/identification/wrong-guess';
-import type { KnownWords } from '@brackenfell/core/identification/statements';
+import { describes, type KnownWords } from '@brackenfell/core/identification/statements';
 import type { NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
 import type { Database } from '../db/database.ts';
 import { readCatalogueVersion } from './version.ts';
@@ -188,6 +188,6 @@ function knownWords(
     makes,
     models,
     codes: new Map(engines.map(({ code }) => [code.toLowerCase(), code])),
-    isDescribed: (word) => candidates.some((candidate) => candidate.words.includes(word)),
+    isDescribed: (word) => candidates.some((candidate) => describes(candidate.words, word)),
   };
 }
