@@ -1,4 +1,5 @@
 import { CHECKS_BY_KIND } from '@brackenfell/core/fitment/checks-by-kind';
+import { FACTS } from '@brackenfell/core/fitment/facts';
 import { isPartKind } from '@brackenfell/core/fitment/part-kinds';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import { sayIn } from '@brackenfell/core/fitment/say';
@@ -40,8 +41,10 @@ export async function readFills(
       new Map(factLines(sheets.get(id)!, say).flatMap(({ label, value, ruling }) => (ruling ? [[label, value]] : []))),
     ]),
   );
+  // Of course each bears its own number.
+  const own = FACTS['plug.printedNumbers'].label;
   const labels = [...new Set([...printed.values()].flatMap((facts) => [...facts.keys()]))].filter(
-    (label) => new Set([...printed.values()].map((facts) => facts.get(label))).size > 1,
+    (label) => label !== own && new Set([...printed.values()].map((facts) => facts.get(label))).size > 1,
   );
   const kind = rows.map((row) => row.kind).find(isPartKind);
   const engine = engineId ?? [...((await readEnginesOfParts(db, [partId])).get(partId) ?? [])][0];

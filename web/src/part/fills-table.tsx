@@ -42,7 +42,7 @@ export function FillsTable({ partId, printed }: { readonly partId: string; reado
           <thead className="text-left text-soft">
             <tr>
               {['Part', 'Each', 'Here', ...differIn].map((head) => (
-                <th key={head} className="px-2 py-0.5 font-normal first:pl-0">
+                <th key={head} className="px-2 py-0.5 font-normal first-letter:uppercase first:pl-0">
                   {head}
                 </th>
               ))}
