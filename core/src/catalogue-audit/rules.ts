@@ -111,6 +111,11 @@ export const OTHER_RULES = {
     consequence:
       'The engine maker’s own number wears out before its own interval is over: the customer is told the plug’s life, and misfires if told the interval.',
   },
+  'gauged-otherwise': {
+    title: 'Gauged here otherwise than on paper',
+    consequence:
+      'Pieces at this counter measured, twice and alike, another figure than the catalogue gives: it is wrong, or the pieces are not what their number says.',
+  },
   'leads-to-nothing': {
     title: 'Reference to a number nobody holds',
     consequence: 'The trail ends at a number that cannot be ordered.',

@@ -40,7 +40,7 @@ export interface LeadFactTypes {
 export const LEAD_FACTS: Readonly<Record<keyof LeadFactTypes, FactMeaning>> = {
   'leads.set': meaning('leads of the set', 'Lay the leads out: measure each, contact to contact, and note its boots.'),
   'leads.supply': meaning('supply', 'Ask the maker or wholesaler whether it is still supplied.'),
-  'leadsAsked.routes': meaning('ways of the leads', 'Measure each lead’s way with a string, clips included.'),
+  'leadsAsked.routes': meaning('ways of the leads', 'Measure each lead’s route with a string, clips included.'),
   'leadsAsked.source': meaning('asked source end', 'Look at the coil or cap: sockets or pegs?'),
   'leadsAsked.kohmPerM': meaning('asked lead resistance', 'Look up the suppression this engine asks, in kΩ a metre.'),
   'leadsAsked.mostSlackMm': meaning('most slack', 'Look up how much slack the clips allow.', 'length'),

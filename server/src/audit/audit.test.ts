@@ -59,6 +59,39 @@ describe('the audit of the demo world', () => {
   });
 });
 
+test('pieces gauged twice alike and otherwise than on paper come before the editor; gauged once, or scattered, they do not', async () => {
+  const { part_id } = await counter.owner
+    .selectFrom('part_name')
+    .select('part_id')
+    .where('printed', '=', 'KN 419G-61DR')
+    .executeTakeFirstOrThrow();
+  const { id: slip_id } = await counter.owner
+    .insertInto('slip')
+    .values({ holder_id: '1' })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  const read = (mm: number) =>
+    counter.owner
+      .insertInto('piece_reading')
+      .values({
+        slip_id,
+        part_id,
+        fact: 'plug.reachMm',
+        value: JSON.stringify(mm),
+        how: 'gauged',
+        device: null,
+        staff_id: '1',
+      })
+      .execute();
+  const found = async () => (await audit()).findings.filter(({ rule }) => rule === 'gauged-otherwise');
+  await read(18.1);
+  expect(await found()).toEqual([]);
+  await read(18.2);
+  expect((await found()).map(({ between, says }) => [between, says])).toEqual([['KN 419G-61DR', expect.any(String)]]);
+  await read(17.4);
+  expect(await found()).toEqual([]);
+});
+
 test('an audit asked for by six at once is one audit', async () => {
   const who = await editor();
   const asked = await Promise.all(Array.from({ length: 6 }, () => write(who, 'post', '/api/audit/jobs', {})));

@@ -5,6 +5,7 @@ import type { Database } from '../db/database.ts';
 import {
   disagreeingFigures,
   filledByTwo,
+  gaugedOtherwise,
   leadingToDiscontinued,
   leadingToNothing,
   readAllRenamings,
@@ -50,6 +51,7 @@ export async function runAudit(db: Database, progress: AuditProgress): Promise<v
     [0.65, 'looking for numbers filled by two makers', 'filled-by-two', filledByTwo],
     [0.7, 'looking for shared numbers', 'number-shared', sharedNumbers],
     [0.8, 'comparing sources', 'figures-disagree', disagreeingFigures],
+    [0.85, 'looking at what was gauged here', 'gauged-otherwise', gaugedOtherwise],
     [0.9, 'comparing lives with intervals', 'interval-outlives-plug', shorterThanInterval],
   ];
   for (const [share, doing, rule, find] of steps) {

@@ -71,6 +71,8 @@ export async function* readAllRenamings(db: Database, stride = 5000): AsyncGener
 
 /** Match bands of the checks: within them two figures say the same. */
 const MATCH_BANDS = { 'plug.reachMm': 0.3, 'plug.lengthMm': 1, 'plug.hexMm': 0.25, 'plug.gapMm': 0.05 } as const;
+/** Two readings of a length agree when they are no further apart. */
+const ALIKE_MM = 0.15;
 const BANDED = Object.keys(MATCH_BANDS);
 const BANDS = Object.values(MATCH_BANDS);
 
@@ -148,6 +150,30 @@ export const filledByTwo = async (db: Database): Promise<PartSuspect[]> =>
         join part p on p.id = r.to_part_id and p.kind not in ('oe-number', 'unheld')
         join maker m on m.id = p.maker_id
        group by n.part_id having count(distinct p.maker_id) > 1 order by n.part_id`.execute(db)
+  ).rows;
+
+/**
+ * Parts of which pieces on slips were gauged twice alike, and otherwise than the ruling figure by more than the check's match
+ * band: the catalogue's editor is told, whatever was done with the pieces.
+ */
+export const gaugedOtherwise = async (db: Database): Promise<PartSuspect[]> =>
+  (
+    await sql<PartSuspect>`
+      with gauged as (
+        select part_id, fact, slip_id, avg((value #>> '{}')::double precision) as mean,
+               max((value #>> '{}')::double precision) - min((value #>> '{}')::double precision) as apart
+          from piece_reading
+         where how = 'gauged' and withdrawn_at is null and part_id is not null and jsonb_typeof(value) = 'number'
+         group by part_id, fact, slip_id having count(*) > 1
+      )
+      select g.part_id as "partId", null as "otherId", '{}'::text[] as "edgeIds",
+             array_agg(distinct g.fact || ': gauged ' || round(g.mean::numeric, 2) || ', on paper ' || f.low) as says
+        from gauged g
+        join unnest(${BANDED}::text[], ${BANDS}::double precision[]) as b (attribute, band) on b.attribute = g.fact
+        join chosen_figure c on c.part_id = g.part_id and c.rules
+        join figure f on f.id = c.figure_id and f.attribute = g.fact and f.low = f.high
+       where g.apart <= ${ALIKE_MM} + 1e-6 and abs(g.mean - f.low) > b.band + 1e-6
+       group by g.part_id order by g.part_id`.execute(db)
   ).rows;
 
 /** Plugs that engine makers name, whose stated life is shorter than the engine's own interval: one of the two is wrong. */

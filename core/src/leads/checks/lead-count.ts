@@ -50,7 +50,7 @@ export const leadCount = defineCheck({
           phrase: `${leads(g.over)} left over`,
         };
       default:
-        return { ...common, says: 'One lead for each way.', toDo: null, phrase: 'All leads there' };
+        return { ...common, says: 'One lead for each route.', toDo: null, phrase: 'All leads there' };
     }
   },
   examples: [
