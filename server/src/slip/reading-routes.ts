@@ -9,8 +9,7 @@ import { readPartRows } from '../tray/store.ts';
 import { judgeLinesAgain } from './judge-lines.ts';
 import { storeReading, withdraw } from './reading-store.ts';
 import { showSlip } from './show-slip.ts';
-import { mustHold } from './slip-change.ts';
-import { changeSlipRow } from './store.ts';
+import { writeOn } from './slip-change.ts';
 
 /** Open questions answered at the counter: of the very piece, or of the vehicle. */
 export function slipReadingRoutes(app: Express, context: Context): void {
@@ -24,13 +23,7 @@ export function slipReadingRoutes(app: Express, context: Context): void {
       });
     if (partId !== null && (await readPartRows(trx, [partId])).length === 0)
       return trouble('invalid-request', 'Choose a part of this catalogue.', { partId: 'no such part' });
-    const slip = await changeSlipRow(trx, {
-      slipId: params.slipId,
-      version: body.version,
-      staffId: staff.id,
-      action: 'read',
-      unless: mustHold(staff),
-    });
+    const slip = await writeOn({ trx, params, body, staff }, 'read');
     if (isTrouble(slip)) return slip;
     await storeReading(trx, { slipId: slip.id, partId, fact, value, how, device: device ?? null, staffId: staff.id });
     await judgeLinesAgain(context, trx, slip, staff, { cause: 'reading', store: 'changed' });
@@ -38,13 +31,7 @@ export function slipReadingRoutes(app: Express, context: Context): void {
   });
 
   serve(app, context, withdrawReading, async ({ params, body, staff, trx }) => {
-    const slip = await changeSlipRow(trx, {
-      slipId: params.slipId,
-      version: body.version,
-      staffId: staff.id,
-      action: 'withdraw reading',
-      unless: mustHold(staff),
-    });
+    const slip = await writeOn({ trx, params, body, staff }, 'withdraw reading');
     if (isTrouble(slip)) return slip;
     if (!(await withdraw(trx, slip.id, params.readingId))) return trouble('not-found', 'The slip has no such reading.');
     await judgeLinesAgain(context, trx, slip, staff, { cause: 'reading', store: 'changed' });

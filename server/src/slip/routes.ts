@@ -29,7 +29,7 @@ import { judgeLinesAgain } from './judge-lines.ts';
 import { summaryView } from './present.ts';
 import { putLine } from './put-line.ts';
 import { showSlip } from './show-slip.ts';
-import { mustBeTakable, mustHold } from './slip-change.ts';
+import { mustBeTakable, mustHold, writeOn } from './slip-change.ts';
 import { openOf } from './standing.ts';
 import { changeSlipRow, findLine, listSlipRows, lockForSale, readLines, readSlip, readTold } from './store.ts';
 
@@ -111,14 +111,7 @@ export function slipRoutes(app: Express, context: Context): void {
   serve(app, context, changeSlip, async ({ params, body, staff, trx }) => {
     const dangling = await danglingDetail(trx, body);
     if (dangling) return dangling;
-    const changed = await changeSlipRow(trx, {
-      slipId: params.slipId,
-      version: body.version,
-      staffId: staff.id,
-      action: 'change',
-      set: columnsOf(body),
-      unless: mustHold(staff),
-    });
+    const changed = await writeOn({ trx, params, body, staff }, 'change', { set: columnsOf(body) });
     if (isTrouble(changed)) return changed;
     const asksAnew = [body.engineId, body.build, body.duty, body.staying].some((said) => said !== undefined);
     if (asksAnew) await judgeLinesAgain(context, trx, changed, staff, { cause: 'slip', store: 'all' });
@@ -126,14 +119,7 @@ export function slipRoutes(app: Express, context: Context): void {
   });
 
   serve(app, context, parkSlip, async ({ params, body, staff, trx }) => {
-    const parked = await changeSlipRow(trx, {
-      slipId: params.slipId,
-      version: body.version,
-      staffId: staff.id,
-      action: 'park',
-      set: { state: 'parked' },
-      unless: mustHold(staff),
-    });
+    const parked = await writeOn({ trx, params, body, staff }, 'park', { set: { state: 'parked' } });
     return isTrouble(parked) ? parked : showSlip(trx, params.slipId);
   });
 
@@ -223,25 +209,13 @@ export function slipRoutes(app: Express, context: Context): void {
   });
 
   serve(app, context, addLine, async ({ params, body, staff, trx }) => {
-    const slip = await changeSlipRow(trx, {
-      slipId: params.slipId,
-      version: body.version,
-      staffId: staff.id,
-      action: 'add line',
-      unless: mustHold(staff),
-    });
+    const slip = await writeOn({ trx, params, body, staff }, 'add line');
     if (isTrouble(slip)) return slip;
     return (await putLine(context, trx, slip, staff, body)) ?? showSlip(trx, slip.id);
   });
 
   serve(app, context, changeLine, async ({ params, body, staff, trx }) => {
-    const slip = await changeSlipRow(trx, {
-      slipId: params.slipId,
-      version: body.version,
-      staffId: staff.id,
-      action: 'change line',
-      unless: mustHold(staff),
-    });
+    const slip = await writeOn({ trx, params, body, staff }, 'change line');
     if (isTrouble(slip)) return slip;
     const line = await findLine(trx, params.lineId);
     if (line?.slip_id !== slip.id) return trouble('not-found', 'The slip has no such line.');
@@ -273,13 +247,7 @@ export function slipRoutes(app: Express, context: Context): void {
   ] as const;
   for (const { endpoint, action, removing } of lineMoves) {
     serve(app, context, endpoint, async ({ params, body, staff, trx }) => {
-      const slip = await changeSlipRow(trx, {
-        slipId: params.slipId,
-        version: body.version,
-        staffId: staff.id,
-        action: `${action} line`,
-        unless: mustHold(staff),
-      });
+      const slip = await writeOn({ trx, params, body, staff }, `${action} line`);
       if (isTrouble(slip)) return slip;
       const changed = await trx
         .updateTable('slip_line')

@@ -2,7 +2,10 @@ import { isFinal, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
 import { mayTakeOver, mayWrite } from '@brackenfell/core/slip/who-may';
 import type { Staff } from '@brackenfell/contract/session';
 import { trouble, type Trouble } from '../http/trouble.ts';
-import type { SlipRow } from './store.ts';
+import { changeSlipRow, type SlipRow } from './store.ts';
+import type { Updateable } from 'kysely';
+import type { Writing } from '../db/database.ts';
+import type { SlipTable } from '../db/tables/counter.ts';
 
 const held = (slip: SlipRow) => ({ state: slip.state, holderId: slip.holder_id });
 
@@ -33,3 +36,25 @@ export const mustBeTakable =
       `${slip.holder ?? 'A colleague'} holds slip ${slip.docket}: ask them to park it, or ask a specialist to take it over.`,
     );
   };
+
+interface Write {
+  readonly trx: Writing;
+  readonly params: { readonly slipId: string };
+  readonly body: { readonly version: number };
+  readonly staff: Staff;
+}
+
+/** Begins a write of its holder's on a slip, against the version they saw; gives the slip as it stands, or why not. */
+export const writeOn = (
+  { trx, params, body, staff }: Write,
+  action: string,
+  more: { readonly set?: Updateable<SlipTable> } = {},
+): Promise<SlipRow | Trouble> =>
+  changeSlipRow(trx, {
+    slipId: params.slipId,
+    version: body.version,
+    staffId: staff.id,
+    action,
+    unless: mustHold(staff),
+    ...more,
+  });

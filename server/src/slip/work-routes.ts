@@ -8,7 +8,7 @@ import { serve } from '../http/serve.ts';
 import { isTrouble, trouble } from '../http/trouble.ts';
 import { judgeLinesAgain } from './judge-lines.ts';
 import { showSlip } from './show-slip.ts';
-import { mustBeUnfinished, mustHold } from './slip-change.ts';
+import { mustBeUnfinished, mustHold, writeOn } from './slip-change.ts';
 import { changeSlipRow, storeKept } from './store.ts';
 
 /** What is settled and found on one slip: rules chosen otherwise, a swap test, what is fitted. */
@@ -34,13 +34,7 @@ export function slipWorkRoutes(app: Express, context: Context): void {
   });
 
   serve(app, context, keepOnSlip, async ({ params: { slipId }, body, staff, trx }) => {
-    const slip = await changeSlipRow(trx, {
-      slipId,
-      version: body.version,
-      staffId: staff.id,
-      action: `keep ${body.kept.kind}`,
-      unless: mustHold(staff),
-    });
+    const slip = await writeOn({ trx, params: { slipId }, body, staff }, `keep ${body.kept.kind}`);
     if (isTrouble(slip)) return slip;
     await storeKept(trx, { slipId, kept: body.kept, staffId: staff.id });
     return showSlip(trx, slipId);

@@ -14,7 +14,7 @@ interface LabelStripProps {
   readonly onClose: () => void;
 }
 
-/** Numbered labels for the leads of a set, to be cut apart and wrapped round them: one for each way it serves. */
+/** Numbered labels for the leads of a set, to be cut apart and wrapped round them: one for each route it serves. */
 export function LabelStrip({ row, drawing, engine, units, onClose }: LabelStripProps) {
   const { shape } = row;
   useKeys('Labels', [{ press: 'p', does: 'Print the labels', run: () => window.print() }]);
