@@ -5,6 +5,7 @@ import { printChance } from '@brackenfell/core/authenticity/say-conclusion';
 import type { Inspection } from '@brackenfell/contract/inspection';
 import { KeyButton } from '../controls/key-button.tsx';
 import { useSize } from '../drawing/use-size.ts';
+import { useSettings } from '../settings/settings.ts';
 import { waterfall } from './waterfall-geometry.ts';
 
 interface EvidenceWaterfallProps {
@@ -16,18 +17,22 @@ interface EvidenceWaterfallProps {
   readonly showFigures: boolean;
 }
 
-const ROW_PX = 18;
-const HEAD_PX = 32;
-const FACTOR_PX = 92;
+/** At the usual size of letters; all grow with them. */
+const ROW = 18;
+const HEAD = 32;
+const FACTOR = 92;
 /** Narrower than this the labels give way to the axis. */
-const NARROW_PX = 400;
+const NARROW = 470;
 
 /** How each observation moved the chance, bar by bar on a log-odds axis, with what the next check would do. */
 export function EvidenceWaterfall({ inspection, piece, prior, channelPrior, showFigures }: EvidenceWaterfallProps) {
   const [ref, { widthPx }] = useSize();
-  const isNarrow = widthPx < NARROW_PX;
-  const [labelPx, longest] = isNarrow ? [112, 18] : [168, 28];
-  const axis = Math.max(90, widthPx - labelPx - FACTOR_PX);
+  const scale = useSettings().textSize / 100;
+  const [rowPx, headPx, factorPx] = [ROW * scale, HEAD * scale, FACTOR * scale];
+  const isNarrow = widthPx < NARROW * scale;
+  const [label, longest] = isNarrow ? [112, 18] : [168, 28];
+  const labelPx = label * scale;
+  const axis = Math.max(90, widthPx - labelPx - factorPx);
   const { record, channel } = inspection;
   const drawn = waterfall(piece.judgement, { channel: channelPrior, prior }, axis);
   const next = piece.next[0];
@@ -42,8 +47,8 @@ export function EvidenceWaterfall({ inspection, piece, prior, channelPrior, show
         }
       : bar,
   );
-  const heightPx = HEAD_PX + (bars.length + 2 + (next ? 1 : 0)) * ROW_PX + 4;
-  const rowY = (row: number) => HEAD_PX + row * ROW_PX + ROW_PX / 2;
+  const heightPx = headPx + (bars.length + 2 + (next ? 1 : 0)) * rowPx + 4;
+  const rowY = (row: number) => headPx + row * rowPx + rowPx / 2;
   const nowRow = bars.length + 1;
   const says = [
     `Begins at ${printChance(channelPrior)} for ${CHANNEL_WORDS[channel]}.`,
@@ -69,40 +74,40 @@ export function EvidenceWaterfall({ inspection, piece, prior, channelPrior, show
           <g transform={`translate(${labelPx} 0)`}>
             <rect
               x="0"
-              y={HEAD_PX}
+              y={headPx}
               width={drawn.consistentTo}
-              height={nowRow * ROW_PX + ROW_PX}
+              height={nowRow * rowPx + rowPx}
               className="fill-lichen-wash"
             />
             <rect
               x={drawn.suspectFrom}
-              y={HEAD_PX}
+              y={headPx}
               width={axis - drawn.suspectFrom}
-              height={nowRow * ROW_PX + ROW_PX}
+              height={nowRow * rowPx + rowPx}
               className="fill-madder-wash"
             />
-            <text x="2" y="12" className="fill-lichen text-xs">
+            <text x="2" y={12 * scale} className="fill-lichen text-xs">
               {isNarrow ? 'gen.' : 'consistent'}
             </text>
             {!isNarrow && (
               <text
                 x={(drawn.consistentTo + drawn.suspectFrom) / 2}
-                y="12"
+                y={12 * scale}
                 textAnchor="middle"
                 className="fill-soft text-xs"
               >
                 not proven
               </text>
             )}
-            <text x={axis - 2} y="12" textAnchor="end" className="fill-madder text-xs">
+            <text x={axis - 2} y={12 * scale} textAnchor="end" className="fill-madder text-xs">
               suspect
             </text>
             {drawn.ticks
               .filter(({ label }) => !isNarrow || ['1', '5', '50', '95'].includes(label))
               .map(({ label, px }) => (
                 <g key={label}>
-                  <path d={`M${px} ${HEAD_PX - 4}V${HEAD_PX}`} className="stroke-line" />
-                  <text x={px} y={HEAD_PX - 6} textAnchor="middle" className="num fill-soft text-[0.6875rem]">
+                  <path d={`M${px} ${headPx - 4}V${headPx}`} className="stroke-line" />
+                  <text x={px} y={headPx - 6} textAnchor="middle" className="num fill-soft text-[0.6875rem]">
                     {label}
                   </text>
                 </g>
