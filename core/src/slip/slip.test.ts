@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { openMatters, type LineStanding } from './open-matters.ts';
 import { isFinal, mayBecome, SLIP_STATES } from './slip-states.ts';
 import { totalsOf } from './totals.ts';
-import { mayTakeOver, mayWrite } from './who-may.ts';
+import { mayChooseOnSlip, mayTakeOver, mayWrite } from './who-may.ts';
+import { JUDGING_RULES } from '../house-rules/conditions.ts';
 
 const sound: LineStanding = {
   lineId: '1',
@@ -101,5 +102,17 @@ describe('a slip', () => {
       taxMinor: 67,
       totalMinor: 400,
     });
+  });
+});
+
+describe('who settles a rule on a slip', () => {
+  const as = (role: string) => ({ id: '1', role });
+  test('is the supervisor for any, the specialist for how a part is fitted, a starter and an editor for none', () => {
+    for (const rule of JUDGING_RULES) {
+      expect(mayChooseOnSlip(rule, as('supervisor'))).toBe(true);
+      expect(mayChooseOnSlip(rule, as('specialist'))).toBe(false);
+    }
+    expect(mayChooseOnSlip('grease', as('specialist'))).toBe(true);
+    for (const role of ['starter', 'editor']) expect(mayChooseOnSlip('grease', as(role))).toBe(false);
   });
 });

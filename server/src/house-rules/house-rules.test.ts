@@ -211,6 +211,34 @@ describe('a rule chosen otherwise where a condition holds', () => {
     expect(await plan('dunmarrow-hf22', 'KN 812T-61NR')).toContain('Battery negative off');
   });
 
+  test('judges open lines again, and goes before the default but after another that was chosen sooner', async () => {
+    const open = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F08');
+    const done = await under('electrodeUpgrade', 'iron-head', 'allowed');
+    expect((done.body as { toldOtherwise: number }).toldOtherwise).toBeGreaterThanOrEqual(1);
+    const again = (await wren!.get(`/api/slips/${open.slipId}`).expect(200)).body as Slip;
+    expect(again.lines[0]).toMatchObject({ verdict: 'sell-with-advice' });
+    expect(again.lines[0]!.toldBefore[0]).toMatchObject({ changedBy: 'house rule Better electrode' });
+    // HF22 has an iron head and a taper seat: what was chosen sooner speaks.
+    await under('electrodeUpgrade', 'taper-seat', 'as-designed');
+    expect(await verdict('dunmarrow-hf22', 'IVX-D12T-F08')).toMatch(/^sell-with-advice/);
+    await under('electrodeUpgrade', 'iron-head', null);
+    expect(await verdict('dunmarrow-hf22', 'IVX-D12T-F08')).toMatch(/^needs-supervisor/);
+    await under('electrodeUpgrade', 'taper-seat', null);
+  });
+
+  test('names itself beside the rule wherever the answer is told', async () => {
+    await under('electrodeUpgrade', 'iron-head', 'allowed');
+    const tray = await fetchTray(wren!, 'dunmarrow-hf22', '?most=400');
+    expect(tray.rules.find(({ rule }) => rule === 'Better electrode')!.choice).toBe(
+      'A better one may be sold, where the head is iron',
+    );
+    const { sources } = findingOf(rowOf(tray, 'IVX-D12T-F08'), 'electrode');
+    expect(sources.map((place) => tray.sources[place]!.source.name)).toContain(
+      'House rule: Better electrode, where the head is iron',
+    );
+    await under('electrodeUpgrade', 'iron-head', null);
+  });
+
   test('is a supervisor’s, and never hangs a verdict on the part in hand', async () => {
     expect((await under('electrodeUpgrade', 'threads-bare', 'allowed')).status).toBe(400);
     const { version } = await rules();
