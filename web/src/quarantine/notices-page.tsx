@@ -85,7 +85,16 @@ function NewNotice() {
     >
       <h1 className="col-span-2 text-verdict font-semibold">A recall notice came in</h1>
       <span>Number</span>
-      <NumberField label="Number" text={text} onText={setText} part={part} onPart={setPart} first />
+      <NumberField
+        label="Number"
+        text={text}
+        part={part}
+        onChange={(next, found) => {
+          setText(next);
+          setPart(found);
+        }}
+        first
+      />
       <Field label="Batch code" value={code} onChange={setCode} longest={40} mono />
       <Field label="From" value={from} onChange={setFrom} longest={80} />
       <Field label="What it says" value={says} onChange={setSays} longest={300} />

@@ -12,14 +12,16 @@ export interface FoundPart {
 interface NumberFieldProps {
   readonly label: string;
   readonly text: string;
-  readonly onText: (text: string) => void;
   readonly part: FoundPart | undefined;
-  readonly onPart: (part: FoundPart | undefined) => void;
+  readonly onChange: (text: string, part: FoundPart | undefined) => void;
   readonly first?: boolean;
 }
 
-/** A part number that must be of the catalogue: says which part it is, or why it is none, while it is typed. */
-export function NumberField({ label, text, onText, part, onPart, first = false }: NumberFieldProps) {
+/**
+ * A part number that must be of the catalogue: says which part it is, or why it is none, while it is typed. A part found
+ * before stands until the text changes or an answer says otherwise: a lookup that fails takes nothing away.
+ */
+export function NumberField({ label, text, part, onChange, first = false }: NumberFieldProps) {
   const asked = text.trim();
   const found = useQuery({
     queryKey: ['number', asked],
@@ -27,19 +29,19 @@ export function NumberField({ label, text, onText, part, onPart, first = false }
     enabled: asked.length > 1,
     placeholderData: (before) => before,
   });
+  const answered = asked.length > 1 && found.data !== undefined && !found.isPlaceholderData;
   const sold = asked.length > 1 ? (found.data?.parts.filter(({ kind }) => isPartKind(kind)) ?? []) : [];
-  const only = sold.length === 1 && !found.isPlaceholderData ? sold[0] : undefined;
-  const onlyId = only?.partId;
+  const only = answered && sold.length === 1 ? sold[0] : undefined;
   useEffect(() => {
-    if (onlyId !== part?.partId) onPart(only);
+    if (answered && only?.partId !== part?.partId) onChange(text, only);
   });
-  const says = found.error
-    ? found.error.message
-    : part
-      ? `${part.printed === asked ? '' : `${part.printed}, `}${part.maker}${only?.worn ? ', read through worn characters' : ''}`
+  const says = part
+    ? `${part.printed === asked ? '' : `${part.printed}, `}${part.maker}${only?.worn ? ', read through worn characters' : ''}`
+    : found.error
+      ? found.error.message
       : sold.length > 1
         ? `${sold.length} parts bear it: ${sold.map((one) => one.maker).join(', ')}. Write it in full.`
-        : asked.length > 1 && found.data && !found.isPlaceholderData
+        : answered
           ? 'No part of this catalogue'
           : '';
   return (
@@ -51,7 +53,7 @@ export function NumberField({ label, text, onText, part, onPart, first = false }
         value={text}
         maxLength={40}
         spellCheck={false}
-        onChange={(event) => onText(event.target.value)}
+        onChange={(event) => onChange(event.target.value, undefined)}
       />
       {says !== '' && <span className={`block truncate text-xs ${part ? 'text-soft' : 'text-madder'}`}>{says}</span>}
     </span>

@@ -33,7 +33,7 @@ const isEmpty = (line: Line): boolean =>
 
 /** Why a line cannot be taken in, or undefined. */
 function wrongOf(line: Line): string | undefined {
-  if (line.part === undefined) return 'its number is not known here';
+  if (line.part === undefined) return 'no one part has been found for its number';
   if (!/^[1-9]\d{0,3}$/.test(line.quantity.trim())) return 'how many came, a whole number';
   if (line.price.trim() !== '' && readPriceMinor(line.price) === undefined) return 'a price such as 4.20, or nothing';
   return undefined;
@@ -173,6 +173,7 @@ function NewDelivery() {
         <span>From</span>
         <select className="field w-72" autoFocus value={sellerId} onChange={(event) => setSeller(event.target.value)}>
           <option value="">Choose the seller</option>
+          {sellerId !== '' && !sellers.data && <option value={sellerId}>The seller chosen before</option>}
           {sellers.data?.sellers.map((seller) => (
             <option key={seller.sellerId} value={seller.sellerId}>
               {seller.name}, {CHANNEL_WORDS[seller.channel]}
@@ -198,9 +199,8 @@ function NewDelivery() {
                 <NumberField
                   label={`Number, line ${i + 1}`}
                   text={line.text}
-                  onText={(text) => change(i, { text })}
                   part={line.part}
-                  onPart={(part) => change(i, { part })}
+                  onChange={(text, part) => change(i, { text, part })}
                 />
                 {tried && wrong[i] && (
                   <span className="block text-xs text-madder">
