@@ -105,5 +105,5 @@ test('a duty moves what is asked, and a class refuses the resistor twin of a per
   await page.keyboard.press('Home');
   await pickRow(page, 'KN 419G-67SR');
   await page.keyboard.press('h');
-  await expect(page.getByRole('dialog')).toContainText('House rule thread compound');
+  await expect(page.getByRole('dialog')).toContainText('House rule tightening: torque wrench');
 });
