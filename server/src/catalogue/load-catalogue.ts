@@ -289,6 +289,7 @@ function needStations({ needs }: Engine): Station[] {
 }
 
 async function loadEngines(trx: Writing, file: CatalogueFile, partIds: Map<string, string>): Promise<string[]> {
+  const formOf = within(file);
   const makerName = new Map(file.makers.map((maker) => [maker.id, maker.name]));
   const positionIds: string[] = [];
   for (const engine of file.engines) {
@@ -356,7 +357,7 @@ async function loadEngines(trx: Writing, file: CatalogueFile, partIds: Map<strin
       'named_number',
       orderNumbers(engine).map((oe) => ({
         engine_id: engine.id,
-        part_id: partIds.get(within(file)(oe.number)),
+        part_id: partIds.get(formOf(oe.number)),
         kind: oe.kind,
         place: oe.place ?? null,
         note: oe.note ?? null,

@@ -2,8 +2,6 @@ import { isPartKind } from '@brackenfell/core/fitment/part-kinds';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Command } from 'cmdk';
 import { useEffect, useState, type RefObject } from 'react';
-import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
 import type { PartAnswer } from '@brackenfell/contract/ask';
 import type { AskedDimensions } from '@brackenfell/contract/dimensions';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
@@ -12,12 +10,10 @@ import { printPrice } from '../controls/money.ts';
 import { Mark } from '../controls/mark.tsx';
 import { STATE_MARK, STATE_WORDS } from '../quarantine/batch-words.ts';
 import { useCounter } from '../frame/use-counter.ts';
-import { slipCall } from '../slip/slip-call.ts';
-import { useSlipWrite } from '../slip/slip-outbox.ts';
 import { call } from '../wire/call.ts';
 import { mayBePlate } from './may-be-plate.ts';
-import { useTakePlate } from './plate-answer.ts';
 import { useScans, whenScanned } from './scans.ts';
+import { useTake } from './take-answer.ts';
 
 /** Suggestions follow the typing; the full search waits until the typing rests. */
 const PAUSE_MS = 40;
@@ -346,59 +342,4 @@ function sayMeasured({ threadMm, reachMm, hexMm, seat, terminal }: AskedDimensio
   ]
     .filter(Boolean)
     .join(', ');
-}
-
-/** What taking an answer does: the engine goes on the slip, a part becomes the one in hand. */
-function useTake(done: () => void) {
-  const { slip, go, engineId, inHand } = useCounter();
-  const write = useSlipWrite();
-  const navigate = useNavigate();
-  const takePlate = useTakePlate();
-  const current = slip.data?.state === 'open' ? slip.data : undefined;
-  const change = (details: { engineId?: string; vehicle?: string }) => {
-    if (current)
-      write.mutate(
-        slipCall('changeSlip', { params: { slipId: current.slipId }, body: details }, 'what the slip is for'),
-      );
-  };
-  return {
-    part: (part: PartAnswer) => {
-      done();
-      const isPart = isPartKind(part.kind);
-      // A question about a number does not take the place of what is in the customer's hand.
-      const as = inHand !== undefined && inHand !== part.partId ? 'asked' : 'inHand';
-      if (engineId && isPart) {
-        go('/counter/parts', {
-          [as]: part.partId,
-          row: part.partId,
-          part: part.kind === 'plug' ? null : part.kind,
-        });
-        toast(`${part.number} is picked in the tray.`);
-      } else go(`/parts/${part.partId}`, isPart ? { [as]: part.partId } : {});
-    },
-    engine: (id: string, vehicle?: string) => {
-      done();
-      change(vehicle ? { engineId: id, vehicle } : { engineId: id });
-      go('/counter/parts', { engine: id });
-    },
-    slip: (slipId: string) => {
-      done();
-      void navigate(`/slips/${slipId}`);
-    },
-    measured: (measured: AskedDimensions) => {
-      done();
-      const query = new URLSearchParams(
-        Object.entries(measured).map(([name, value]): [string, string] => [name, String(value)]),
-      );
-      void navigate(`/catalogue/dimensions?${query.toString()}`);
-    },
-    plate: (plate: string) => {
-      done();
-      void takePlate(plate);
-    },
-    batch: (batchId: string) => {
-      done();
-      void navigate(`/quarantine/batches/${batchId}`);
-    },
-  };
 }

@@ -1,0 +1,64 @@
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { isPartKind } from '@brackenfell/core/fitment/part-kinds';
+import type { PartAnswer } from '@brackenfell/contract/ask';
+import type { AskedDimensions } from '@brackenfell/contract/dimensions';
+import { useCounter } from '../frame/use-counter.ts';
+import { slipCall } from '../slip/slip-call.ts';
+import { useSlipWrite } from '../slip/slip-outbox.ts';
+import { useTakePlate } from './plate-answer.ts';
+
+/** What taking an answer does: the engine goes on the slip, a part becomes the one in hand. */
+export function useTake(done: () => void) {
+  const { slip, go, engineId, inHand } = useCounter();
+  const write = useSlipWrite();
+  const navigate = useNavigate();
+  const takePlate = useTakePlate();
+  const current = slip.data?.state === 'open' ? slip.data : undefined;
+  const change = (details: { engineId?: string; vehicle?: string }) => {
+    if (current)
+      write.mutate(
+        slipCall('changeSlip', { params: { slipId: current.slipId }, body: details }, 'what the slip is for'),
+      );
+  };
+  return {
+    part: (part: PartAnswer) => {
+      done();
+      const isPart = isPartKind(part.kind);
+      // A question about a number does not take the place of what is in the customer's hand.
+      const as = inHand !== undefined && inHand !== part.partId ? 'asked' : 'inHand';
+      if (engineId && isPart) {
+        go('/counter/parts', {
+          [as]: part.partId,
+          row: part.partId,
+          part: part.kind === 'plug' ? null : part.kind,
+        });
+        toast(`${part.number} is picked in the tray.`);
+      } else go(`/parts/${part.partId}`, isPart ? { [as]: part.partId } : {});
+    },
+    engine: (id: string, vehicle?: string) => {
+      done();
+      change(vehicle ? { engineId: id, vehicle } : { engineId: id });
+      go('/counter/parts', { engine: id });
+    },
+    slip: (slipId: string) => {
+      done();
+      void navigate(`/slips/${slipId}`);
+    },
+    measured: (measured: AskedDimensions) => {
+      done();
+      const query = new URLSearchParams(
+        Object.entries(measured).map(([name, value]): [string, string] => [name, String(value)]),
+      );
+      void navigate(`/catalogue/dimensions?${query.toString()}`);
+    },
+    plate: (plate: string) => {
+      done();
+      void takePlate(plate);
+    },
+    batch: (batchId: string) => {
+      done();
+      void navigate(`/quarantine/batches/${batchId}`);
+    },
+  };
+}
