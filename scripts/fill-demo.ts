@@ -1,5 +1,6 @@
 import { demoStaff } from '@brackenfell/demo/staff';
 import { openDatabase } from '@brackenfell/server/db/database';
+import { settleTables } from '@brackenfell/server/db/settle-tables';
 import { migrate } from '@brackenfell/server/db/migrate';
 
 /** Migrates a database and, where it is still empty, fills it with the demo world. Says what it did. */
@@ -32,6 +33,7 @@ export async function fillDemo(ownerUrl: string, say: (line: string) => void): P
       const { batches, sales } = await loadProof(db, demoProof);
       say(`Loaded the past: ${batches} batches, ${sales} slips.`);
     }
+    if (!engine || !batch) await settleTables(db);
   } finally {
     await db.destroy();
   }

@@ -9,8 +9,7 @@ export interface Say {
   signed(kind: DisplayKind, base: number): string;
 }
 
-/** A printer of figures for one reader's unit system. */
-export function sayIn(display: UnitDisplay): Say {
+function printer(display: UnitDisplay): Say {
   const quantity = (kind: DisplayKind, base: number) => formatQuantity(kind, base, base, display);
   return {
     quantity,
@@ -18,3 +17,12 @@ export function sayIn(display: UnitDisplay): Say {
     signed: (kind, base) => `${base < 0 ? '−' : '+'}${quantity(kind, Math.abs(base))}`,
   };
 }
+
+const PRINTERS: Readonly<Record<UnitDisplay, Say>> = {
+  metric: printer('metric'),
+  imperial: printer('imperial'),
+  both: printer('both'),
+};
+
+/** The printer of figures for one reader's unit system: always the same one, so that what it has worded can be kept by it. */
+export const sayIn = (display: UnitDisplay): Say => PRINTERS[display];

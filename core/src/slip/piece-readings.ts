@@ -46,6 +46,7 @@ function entryOf(fact: FactId, readings: readonly PieceReading[]): Partial<FactE
 
 /** A sheet with what was read laid over what is on paper; facts of which nothing was read stay as they are. */
 export function withReadings(sheet: FactSheet, readings: readonly PieceReading[]): FactSheet {
+  if (readings.length === 0) return sheet;
   const facts = [...new Set(readings.map(({ fact }) => fact))];
   const read = facts.map((fact) => {
     const own = sheet[fact] as FactEntry<unknown> | undefined;

@@ -155,6 +155,12 @@ export async function judgePlugs(
       costOverServiceMinor: cost ?? null,
     };
   });
+  const compared = new Map<string, AuditedPlug | undefined>();
+  const comparedAs = (partId: string): AuditedPlug | undefined => {
+    const place = held.plugs.placeOf(partId);
+    if (place !== undefined && !compared.has(partId)) compared.set(partId, auditedPlug(held.plugs.sheetOf(place)));
+    return compared.get(partId);
+  };
   return {
     kind: 'plug',
     ruling,
@@ -165,10 +171,7 @@ export async function judgePlugs(
     counts: countAll(screened, bySize, asked.reached),
     edges: new Map(asked.edges.map((edge) => [edge.id, edge])),
     printed: new Map(named.map(({ id, printed }) => [id, printed])),
-    comparedAs: (partId) => {
-      const place = held.plugs.placeOf(partId);
-      return place === undefined ? undefined : auditedPlug(held.plugs.sheetOf(place));
-    },
+    comparedAs,
     scales: held.scales,
     catalogueVersion: held.version,
   };

@@ -75,7 +75,7 @@ export function layOut(asked: Asked<HeldPlugs>, ruling: Ruling, found: FoundHere
 
   function explainIn(units: UnitDisplay) {
     const say = sayIn(units);
-    const explainers = groups.map(({ facts }) => new Explainer(plugs, facts, say));
+    const explainers = groups.map(({ screen }) => new Explainer(screen, say));
     return (id: string, sheet: FactSheet, place: string): LineJudgement => {
       const plug = plugs.placeOf(id)!;
       const evidence = asked.evidenceAt(place, id);

@@ -25,8 +25,8 @@ export async function findNearMisses(
   const { plugs, titles } = asked.held;
   const ruling = await readRuling(db, {});
   const groups = alikePositions(asked.positions).map((positions) => {
-    const facts = ruling.apply(positions[0]!.sheet);
-    return { place: positions[0]!.place, facts, misses: screenAll(plugs, new Screen(plugs, facts)) };
+    const screen = new Screen(plugs, ruling.apply(positions[0]!.sheet));
+    return { place: positions[0]!.place, screen, misses: screenAll(plugs, screen) };
   });
   // A plug has to suit every position of a place; where places differ, one of them.
   const perPlace = [...new Set(groups.map(({ place }) => place))].map((place) =>
@@ -34,7 +34,7 @@ export async function findNearMisses(
   );
   const near = nearMisses(perPlace.reduce(fewerRefusals), MOST_OF_A_CHECK);
   const stock = await readStock(db, [...new Set(near.flatMap(({ nearest }) => nearest.map((at) => plugs.ids[at]!)))]);
-  const explainers = groups.map(({ facts }) => new Explainer(plugs, facts, sayIn(units)));
+  const explainers = groups.map(({ screen }) => new Explainer(screen, sayIn(units)));
   const phrase = (plug: number, check: number): string =>
     explainers.map((explainer) => explainer.findingsOf(plug)[check]!).find(({ outcome }) => outcome === 'refuse')?.told
       .phrase ?? '';

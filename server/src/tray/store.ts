@@ -50,19 +50,16 @@ export async function readStock(db: Database, partIds: readonly string[]) {
     bin: string | null;
     each_minor: number | null;
   }>`
-    select i.id, greatest(0, s.on_hand - coalesce(h.held, 0))::int as on_hand, coalesce(h.held, 0)::int as held,
-           coalesce(u.unproven, 0)::int as unproven, s.bin, p.each_minor
+    select i.id, greatest(0, s.on_hand - coalesce(b.held, 0))::int as on_hand, coalesce(b.held, 0)::int as held,
+           coalesce(b.unproven, 0)::int as unproven, s.bin, p.each_minor
       from unnest(${partIds}::bigint[]) as i (id)
       left join stock s on s.part_id = i.id left join price p on p.part_id = i.id
-      left join (select part_id, sum(on_hand) as held from batch
-                  where part_id = any(${partIds}::bigint[]) and state in ('held', 'confirmed') and on_hand > 0
-                  group by part_id) h on h.part_id = i.id
-      left join (select b.part_id, sum(b.on_hand) as unproven from batch b
-                  cross join lateral (select c.band from inspection n join inspection_conclusion c on c.inspection_id = n.id
-                                       where n.batch_id = b.id order by c.id desc limit 1) latest
-                  where b.part_id = any(${partIds}::bigint[]) and b.state = 'open' and b.on_hand > 0
-                    and latest.band = 'not-proven'
-                  group by b.part_id) u on u.part_id = i.id`.execute(db);
+      left join (select part_id, sum(on_hand) filter (where state <> 'open') as held,
+                        sum(on_hand) filter (where state = 'open' and 'not-proven' =
+                          (select c.band from inspection n join inspection_conclusion c on c.inspection_id = n.id
+                            where n.batch_id = batch.id order by c.id desc limit 1)) as unproven
+                   from batch where part_id = any(${partIds}::bigint[]) and state <> 'released' and on_hand > 0
+                  group by part_id) b on b.part_id = i.id`.execute(db);
   return new Map(rows.map((row) => [row.id, row]));
 }
 

@@ -1,6 +1,7 @@
 import { CHECKS } from '../check-list.ts';
-import type { FactId, FactSheet } from '../facts.ts';
-import { OUTCOMES, type Outcome } from '../finding.ts';
+import type { FactEntry, FactId, FactSheet } from '../facts.ts';
+import { OUTCOMES, type Finding, type Outcome } from '../finding.ts';
+import type { Say } from '../say.ts';
 import { relieve, tallyOf, type Evidence, type Tally } from '../verdict.ts';
 import type { TupleColumn } from './tuple-column.ts';
 
@@ -17,6 +18,16 @@ export const voucherOf = ({ named, listed }: Evidence): Voucher => (named ? 2 : 
 /** No tally: the combination has not been met. */
 export const NOT_YET = -1;
 
+/** A check in words on one combination of facts; `used` are those of its facts that are known. */
+interface Worded {
+  readonly finding: Finding;
+  readonly used: readonly FactId[];
+  /** Every known fact has one figure and nothing speaks against it: then plugs with the same values differ in sources alone. */
+  readonly isPlain: boolean;
+}
+
+const isPlain = (entry: FactEntry<unknown>): boolean => entry.ruling.length === 1 && entry.questioning === undefined;
+
 /**
  * What one check finds on each combination of plug facts where the rest is as asked: its share in the verdict by voucher,
  * its closeness and its outcome, by the combination's code. Filled by the check itself, as combinations are met.
@@ -28,6 +39,7 @@ export class CheckTable {
   #tallies: readonly Int32Array[] = VOUCHERS.map(() => new Int32Array());
   #closeness = new Float64Array();
   #outcomes = new Uint8Array();
+  readonly #worded = new WeakMap<Say, Worded[]>();
 
   constructor(check: number, column: TupleColumn, asked: FactSheet) {
     this.#check = check;
@@ -50,10 +62,27 @@ export class CheckTable {
     return OUTCOMES[this.#outcomes[code]!]!;
   }
 
+  /** The combination in words, worded once for each way of printing figures. Sources are those of the first plug that had it. */
+  worded(code: number, say: Say): Worded {
+    const worded = this.#worded.get(say) ?? [];
+    this.#worded.set(say, worded);
+    return (worded[code] ??= this.#word(code, say));
+  }
+
+  #word(code: number, say: Say): Worded {
+    const [check, sheet] = [CHECKS[this.#check]!, this.#sheetOf(code)];
+    const used = check.facts.filter((fact) => sheet[fact] !== undefined);
+    return { finding: check.ask(sheet, say), used, isPlain: used.every((fact) => isPlain(sheet[fact]!)) };
+  }
+
+  #sheetOf(code: number): FactSheet {
+    return { ...this.#column.samples[code], ...this.#asked };
+  }
+
   #meet(code: number): void {
     this.#grow();
     if (this.#tallies[0]![code] !== NOT_YET) return;
-    const finding = CHECKS[this.#check]!.screen({ ...this.#column.samples[code], ...this.#asked });
+    const finding = CHECKS[this.#check]!.screen(this.#sheetOf(code));
     for (const [voucher, evidence] of VOUCHERS.entries())
       this.#tallies[voucher]![code] = tallyOf(relieve(finding, evidence));
     this.#closeness[code] = finding.closeness;

@@ -31,8 +31,8 @@ export interface ScreenedPlugs {
  * of facts met, so that thousands of plugs cost as much as some hundred questions; the verdicts are those of `judgePlug`.
  */
 export class Screen {
-  readonly #columns: PlugColumns;
-  readonly #asked: FactSheet;
+  readonly columns: PlugColumns;
+  readonly asked: FactSheet;
   /** In the order of the checks; none for a check that reads what every plug has of its own. */
   readonly #tables: readonly (CheckTable | undefined)[];
   /** Those are asked plug by plug, unless they do not arise here. */
@@ -40,8 +40,8 @@ export class Screen {
 
   /** `asked` joins the position's facts with the duty's and the house rules'. */
   constructor(columns: PlugColumns, asked: FactSheet) {
-    this.#columns = columns;
-    this.#asked = asked;
+    this.columns = columns;
+    this.asked = asked;
     this.#tables = CHECKS.map((check, i) =>
       check.facts.includes('plug.printedNumbers') ? undefined : columns.tables.tableOf(i, columns.checks[i]!, asked),
     );
@@ -60,10 +60,10 @@ export class Screen {
     const voucher = voucherOf(evidence);
     const tallies = new Int32Array(plugs.length).fill(NOTHING_FOUND);
     const closeness = new Float64Array(plugs.length);
-    for (const packed of this.#columns.packed()) this.#addTo(packed, plugs, voucher, tallies, closeness);
+    for (const packed of this.columns.packed()) this.#addTo(packed, plugs, voucher, tallies, closeness);
     for (const check of this.#oneByOne) {
       for (const [i, plug] of plugs.entries()) {
-        const finding = CHECKS[check]!.screen({ ...this.#columns.sheetOf(plug), ...this.#asked });
+        const finding = CHECKS[check]!.screen({ ...this.columns.sheetOf(plug), ...this.asked });
         tallies[i] = addTallies(tallies[i]!, tallyOf(relieve(finding, evidence)));
         closeness[i]! += finding.closeness;
       }

@@ -62,7 +62,7 @@ describe('plugs in columns', () => {
   test('are explained in the very words and from the very sources each check would give', () => {
     fc.assert(
       fc.property(plugs, positions, (all, asked) => {
-        const explainer = new Explainer(columnsOf([...all, ...all]), asked, say);
+        const explainer = new Explainer(new Screen(columnsOf([...all, ...all]), asked), say);
         for (const [place, sheet] of [...all, ...all].entries())
           expect(explainer.findingsOf(place)).toEqual(CHECKS.map((check) => check.ask({ ...sheet, ...asked }, say)));
       }),
@@ -75,7 +75,7 @@ describe('plugs in columns', () => {
       'plug.reachMm': { ruling: [{ value: 19, source: { rank: 'part-maker', name } }] },
     });
     const columns = columnsOf([from('one list'), from('another list')]);
-    const [one, other] = [0, 1].map((place) => new Explainer(columns, {}, say).findingsOf(place)[1]!);
+    const [one, other] = [0, 1].map((place) => new Explainer(new Screen(columns, {}), say).findingsOf(place)[1]!);
     expect(one!.sources).not.toEqual(other!.sources);
     expect(columns.checks[1]!.samples).toHaveLength(1);
   });
