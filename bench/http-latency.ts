@@ -2,7 +2,7 @@ import { Agent, get } from 'node:http';
 import express from 'express';
 import pino from 'pino';
 import { createApp } from '@brackenfell/server/app';
-import { createContext } from '@brackenfell/server/context';
+import { createContext } from '@brackenfell/server/context/context';
 import { openDatabase } from '@brackenfell/server/db/database';
 import { demoStaff } from '@brackenfell/demo/staff';
 import { percentile, row } from './percentiles.ts';

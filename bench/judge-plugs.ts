@@ -1,9 +1,9 @@
 import { demoWorld } from '@brackenfell/demo/world';
-import { CHECKS } from '@brackenfell/core/fitment/check-list';
-import type { FactSheet } from '@brackenfell/core/fitment/facts';
+import { PLUG_CHECKS } from '@brackenfell/core/plugs/plug-checks';
+import type { FactSheet } from '@brackenfell/core/facts/facts';
 import { ruleFacts } from '@brackenfell/core/duty/duty-facts';
 import { DEFAULT_HOUSE_RULES } from '@brackenfell/core/house-rules/house-rules';
-import { judgePlug } from '@brackenfell/core/fitment/judge-plug';
+import { judgePlug } from '@brackenfell/core/plugs/judge-plug';
 import { sayIn } from '@brackenfell/core/fitment/say';
 
 const SECONDS = 3;
@@ -50,6 +50,6 @@ while (performance.now() < end) {
 }
 const seconds = (performance.now() - start) / 1000;
 console.log(
-  `${plugs.length} plugs × ${positions.length} positions, ${CHECKS.length} checks each with sentences, one core`,
+  `${plugs.length} plugs × ${positions.length} positions, ${PLUG_CHECKS.length} checks each with sentences, one core`,
 );
 console.log(`judged plugs per second: ${Math.round(judged / seconds).toLocaleString('en-GB')}`);

@@ -1,7 +1,7 @@
 import { demoStaff } from '@brackenfell/demo/staff';
 import { openDatabase } from '@brackenfell/server/db/database';
 import { settleTables } from '@brackenfell/server/db/settle-tables';
-import { migrate } from '@brackenfell/server/db/migrate';
+import { migrate } from '@brackenfell/server/upgrade/migrate';
 
 /** Migrates a database and, where it is still empty, fills it with the demo world. Says what it did. */
 export async function fillDemo(ownerUrl: string, say: (line: string) => void): Promise<void> {
@@ -13,7 +13,7 @@ export async function fillDemo(ownerUrl: string, say: (line: string) => void): P
     if (!engine) {
       // Loaded only when there is something to fill: a start that finds its data does not wait for this.
       const { demoWorld } = await import('@brackenfell/demo/world');
-      const { loadCatalogue } = await import('@brackenfell/server/catalogue/load-catalogue');
+      const { loadCatalogue } = await import('@brackenfell/server/loading/load-catalogue');
       const count = await loadCatalogue(db, demoWorld);
       say(
         `Loaded the demo world: ${Object.entries(count)
@@ -23,7 +23,7 @@ export async function fillDemo(ownerUrl: string, say: (line: string) => void): P
     }
     const someone = await db.selectFrom('staff').select('id').limit(1).executeTakeFirst();
     if (!someone) {
-      const { addStaff } = await import('@brackenfell/server/session/add-staff');
+      const { addStaff } = await import('@brackenfell/server/staff/add-staff');
       await addStaff(db, demoStaff);
     }
     const batch = await db.selectFrom('batch').select('id').limit(1).executeTakeFirst();

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { SOURCE_RANKS } from '@brackenfell/core/fitment/facts';
-import { PART_KINDS } from '@brackenfell/core/fitment/part-kinds';
+import { SOURCE_RANKS } from '@brackenfell/core/facts/facts';
+import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { LAYOUTS, LEADS_GO } from '@brackenfell/core/identification/traits';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
 import { EngineKey } from './endpoint.ts';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { SOURCE_RANKS } from '@brackenfell/core/fitment/facts';
+import { SOURCE_RANKS } from '@brackenfell/core/facts/facts';
 import { LEADS_GO } from '@brackenfell/core/identification/traits';
 import { EnginePlan, NOTES_ABOUT } from './engine-plan.ts';
 import { PartKind } from './part-kind.ts';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { CONNECTORS, GRIPS, TOPOLOGIES } from '@brackenfell/core/coils/coil-facts';
-import { CAP_FIXINGS, SHAFTS } from '@brackenfell/core/distributor/distributor-facts';
-import { SUPPLY_STATES } from '@brackenfell/core/fitment/fact-shapes';
+import { CONNECTORS, GRIPS, TOPOLOGIES } from '@brackenfell/core/facts/coil-facts';
+import { CAP_FIXINGS, SHAFTS } from '@brackenfell/core/facts/distributor-facts';
+import { SUPPLY_STATES } from '@brackenfell/core/facts/fact-shapes';
 import {
   GROUND_FORMS,
   MATERIALS,
@@ -10,11 +10,11 @@ import {
   SHELLS,
   TERMINALS,
   type FactId,
-} from '@brackenfell/core/fitment/facts';
+} from '@brackenfell/core/facts/facts';
 import { HOUSE_RULES, RULE_IDS } from '@brackenfell/core/house-rules/house-rules';
-import { TORQUE_CONDITIONS, TURN_GASKETS, TURN_STARTS } from '@brackenfell/core/torque/statements';
-import { HEAD_METALS } from '@brackenfell/core/torque/general-table';
-import { LEAD_BOOTS, SOURCE_ENDS } from '@brackenfell/core/leads/lead-facts';
+import { TORQUE_CONDITIONS, TURN_GASKETS, TURN_STARTS } from '@brackenfell/core/facts/torque-statements';
+import { HEAD_METALS } from '@brackenfell/core/quantities/general-torques';
+import { LEAD_BOOTS, SOURCE_ENDS } from '@brackenfell/core/facts/lead-facts';
 
 const mm = z.number().positive().max(200);
 /** A range; a single figure is a range whose ends are one. */

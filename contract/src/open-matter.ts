@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FACTS, type FactId } from '@brackenfell/core/fitment/facts';
+import { FACTS, type FactId } from '@brackenfell/core/facts/facts';
 import { OPEN_MATTERS } from '@brackenfell/core/slip/open-matters';
 import { Id } from './endpoint.ts';
 

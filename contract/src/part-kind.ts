@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PART_KINDS } from '@brackenfell/core/fitment/part-kinds';
+import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 
 export const PartKind = z.enum(PART_KINDS).meta({ id: 'PartKind', description: 'What is sold for an ignition.' });
 

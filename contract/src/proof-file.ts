@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { CHANNELS } from '@brackenfell/core/authenticity/prior';
-import { PART_KINDS } from '@brackenfell/core/fitment/part-kinds';
+import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { ReferenceContent } from './proof-reference.ts';
 
 const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/);

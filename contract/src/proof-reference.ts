@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PART_KINDS } from '@brackenfell/core/fitment/part-kinds';
+import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { MEASURED_IDS, TELL_ASPECTS, TELL_PLACES } from '@brackenfell/core/authenticity/tell';
 import { endpoint, EVERYONE, Id, line } from './endpoint.ts';
 import { TellDrawing } from './tell-drawing.ts';

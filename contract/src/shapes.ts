@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { CONNECTORS, TOPOLOGIES } from '@brackenfell/core/coils/coil-facts';
-import { CAP_FIXINGS, SHAFTS } from '@brackenfell/core/distributor/distributor-facts';
-import { GROUND_FORMS, SEATS, TERMINALS } from '@brackenfell/core/fitment/facts';
+import { CONNECTORS, TOPOLOGIES } from '@brackenfell/core/facts/coil-facts';
+import { CAP_FIXINGS, SHAFTS } from '@brackenfell/core/facts/distributor-facts';
+import { GROUND_FORMS, SEATS, TERMINALS } from '@brackenfell/core/facts/facts';
 import { RECORDED_FACTS } from './fact-values.ts';
 
 /** Everything the section drawing needs of a plug; null is drawn dashed, never by a default. Lengths in mm. */

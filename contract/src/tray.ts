@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CONNECTORS } from '@brackenfell/core/coils/coil-facts';
+import { CONNECTORS } from '@brackenfell/core/facts/coil-facts';
 import { ALL_CHECK_IDS } from '@brackenfell/core/fitment/check-ids';
 import { OUTCOMES } from '@brackenfell/core/fitment/finding';
 import { VERDICTS } from '@brackenfell/core/fitment/verdict';

@@ -14,7 +14,7 @@ import { askRoutes } from './ask/routes.ts';
 import { auditRoutes } from './audit/routes.ts';
 import { referenceRoutes } from './authenticity/reference-routes.ts';
 import { inspectionRoutes } from './authenticity/routes.ts';
-import type { Context } from './context.ts';
+import type { Context } from './context/context.ts';
 import { engineRoutes } from './engine/routes.ts';
 import { identifyRoutes } from './identify/routes.ts';
 import { plainJson } from './http/plain-json.ts';

@@ -4,7 +4,7 @@ import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
-import { App } from './app.tsx';
+import { App } from './shell/app.tsx';
 import { applySettings } from './settings/settings.ts';
 import { AwayError, ProblemError } from './wire/call.ts';
 import { onServerReturn } from './wire/server-presence.ts';

@@ -1,4 +1,4 @@
-import type { FactId } from '../fitment/facts.ts';
+import type { FactId } from '../facts/facts.ts';
 import type { QuantityKind } from '../quantities/plausible-ranges.ts';
 import type { MeasuredId } from './tell.ts';
 

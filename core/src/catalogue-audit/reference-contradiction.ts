@@ -1,4 +1,4 @@
-import { rulingValue, type FactId, type FactSheet } from '../fitment/facts.ts';
+import { rulingValue, type FactId, type FactSheet } from '../facts/facts.ts';
 import { CLUSTER_RULES, type AuditedPlug } from './rules.ts';
 
 /** What a plug is compared by; null where several figures of one rank rule, or none. */

@@ -1,4 +1,4 @@
-import type { Connector } from './coil-facts.ts';
+import type { Connector } from '../facts/coil-facts.ts';
 
 /** The faces of connectors, in words. */
 export const CONNECTOR_WORDS: Readonly<Record<Connector, string>> = {

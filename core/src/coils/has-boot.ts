@@ -1,4 +1,4 @@
-import type { Topology } from './coil-facts.ts';
+import type { Topology } from '../facts/coil-facts.ts';
 
 /** Only a coil that sits over its plug reaches it with a boot of its own. */
 export const hasBoot = (asked: Topology | undefined): boolean => asked === 'on-plug' || asked === 'rail';

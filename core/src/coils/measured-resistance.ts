@@ -1,5 +1,5 @@
 import { within } from '../fitment/tolerance.ts';
-import type { Span } from '../fitment/fact-shapes.ts';
+import type { Span } from '../facts/fact-shapes.ts';
 
 /** What was read on a coil, and on the meter's own leads held together. Resistances in Ω. */
 export interface CoilReading {

@@ -1,6 +1,6 @@
 import { ATMOSPHERE_KPA } from './intake.ts';
 import type { SchoolOf } from '../house-rules/house-rules.ts';
-import type { Span } from '../fitment/fact-shapes.ts';
+import type { Span } from '../facts/fact-shapes.ts';
 
 /** What the customer does with the engine, and what was changed on it. Nothing set is standard duty. */
 export interface Duty {

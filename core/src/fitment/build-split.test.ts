@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { COIL_CHECKS } from '../coils/coil-checks.ts';
 import { judgeWhileBuildUnknown } from './build-split.ts';
-import type { FactId, FactSheet } from './facts.ts';
-import { judgeOverPositions, judgePart } from './judge-plug.ts';
+import type { FactId, FactSheet } from '../facts/facts.ts';
+import { judgeOverPositions, judgePart } from './judge-part.ts';
 import { sayIn } from './say.ts';
 
 const sheet = (facts: Partial<Record<FactId, unknown>>): FactSheet =>

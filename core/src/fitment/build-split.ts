@@ -1,4 +1,4 @@
-import type { LineJudgement, SharedFinding } from './judge-plug.ts';
+import type { LineJudgement, SharedFinding } from './judge-part.ts';
 import type { Finding } from './finding.ts';
 import { overallVerdict, type Evidence } from './verdict.ts';
 

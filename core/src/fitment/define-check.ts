@@ -1,5 +1,5 @@
 import type { CheckId } from './check-ids.ts';
-import { FACTS, type FactId, type FactSheet, type FactTypes, type Sourced } from './facts.ts';
+import { FACTS, type FactId, type FactSheet, type FactTypes, type Sourced } from '../facts/facts.ts';
 import {
   OUTCOMES,
   roundCloseness,

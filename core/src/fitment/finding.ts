@@ -1,5 +1,5 @@
 import type { CheckId } from './check-ids.ts';
-import type { FactId, FactSource } from './facts.ts';
+import type { FactId, FactSource } from '../facts/facts.ts';
 
 /** Outcomes of one check, mildest first. `not-asked` means the check does not arise here. */
 export const OUTCOMES = ['not-asked', 'match', 'acceptable', 'caution', 'unknown', 'refuse'] as const;

@@ -1,5 +1,5 @@
 import { worseFinding } from './define-check.ts';
-import type { SharedFinding } from './judge-plug.ts';
+import type { SharedFinding } from './judge-part.ts';
 import type { Evidence, Verdict } from './verdict.ts';
 
 const and = (labels: readonly string[]): string =>

@@ -1,6 +1,6 @@
 import { defineCheck, type Check, type CheckExample } from './define-check.ts';
 import type { CheckId } from './check-ids.ts';
-import type { FactId, FactTypes } from './facts.ts';
+import type { FactId, FactTypes } from '../facts/facts.ts';
 
 interface SameOrRefuse<H extends FactId, A extends FactId> {
   readonly id: CheckId;

@@ -1,5 +1,5 @@
 import { formatQuantity, type DisplayKind, type UnitDisplay } from '../quantities/format-quantity.ts';
-import type { Span } from './fact-shapes.ts';
+import type { Span } from '../facts/fact-shapes.ts';
 
 /** Prints figures inside sentences, in the reader's units. */
 export interface Say {

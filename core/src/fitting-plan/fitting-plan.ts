@@ -1,4 +1,4 @@
-import { rulingValue, type FactSheet } from '../fitment/facts.ts';
+import { rulingValue, type FactSheet } from '../facts/facts.ts';
 import type { Say } from '../fitment/say.ts';
 import { chosenSchool, HOUSE_RULES, type RuleId } from '../house-rules/house-rules.ts';
 import { saySpoke, type SettledRules } from '../house-rules/settle-rules.ts';

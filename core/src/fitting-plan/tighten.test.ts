@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { FactId, FactSheet } from '../fitment/facts.ts';
+import type { FactId, FactSheet } from '../facts/facts.ts';
 import { sayIn } from '../fitment/say.ts';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house-rules/house-rules.ts';
 import { settleRules } from '../house-rules/settle-rules.ts';

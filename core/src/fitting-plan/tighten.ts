@@ -1,10 +1,10 @@
-import { rulingValue, type FactSheet } from '../fitment/facts.ts';
+import { rulingValue, type FactSheet } from '../facts/facts.ts';
 import type { Say } from '../fitment/say.ts';
 import type { SettledRules } from '../house-rules/settle-rules.ts';
-import { GENERAL_TORQUES, HEAD_METALS, type HeadMetal, type TorqueRange } from '../torque/general-table.ts';
+import { GENERAL_TORQUES, HEAD_METALS, type HeadMetal, type TorqueRange } from '../quantities/general-torques.ts';
 import { settleTorque, statementsIn, type MakersTorque, type TorqueAnswer } from '../torque/settle-torque.ts';
 import { sayTurn, settleTurn } from '../torque/settle-turn.ts';
-import type { TorqueStatement } from '../torque/statements.ts';
+import type { TorqueStatement } from '../facts/torque-statements.ts';
 
 /** Nut factors, dry and with compound: the same clamp needs so much less torque. Domain sections 7 and 13. */
 const DRY = 0.2;

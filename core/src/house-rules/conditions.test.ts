@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { FactId, FactSheet } from '../fitment/facts.ts';
+import type { FactId, FactSheet } from '../facts/facts.ts';
 import { sheets } from '../testing/any-sheet.ts';
 import { CONDITION_IDS, CONDITIONS, JUDGING_RULES, mayDependOn, type ConditionId } from './conditions.ts';
 import { DEFAULT_HOUSE_RULES, HOUSE_RULES, RULE_IDS } from './house-rules.ts';

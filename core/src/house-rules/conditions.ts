@@ -1,4 +1,4 @@
-import { rulingValue, type FactSheet } from '../fitment/facts.ts';
+import { rulingValue, type FactSheet } from '../facts/facts.ts';
 
 interface Condition {
   /** After "Where". */

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import type { FactId, FactSheet } from '../fitment/facts.ts';
+import type { FactId, FactSheet } from '../facts/facts.ts';
 import { CONDITION_IDS, mayDependOn } from './conditions.ts';
 import { DEFAULT_HOUSE_RULES, RULE_IDS } from './house-rules.ts';
-import type { MakersInstruction } from './makers-instruction.ts';
+import type { MakersInstruction } from '../facts/makers-instruction.ts';
 import { settleRules, type ConditionalChoice } from './settle-rules.ts';
 
 const sheet = (facts: Partial<Record<FactId, unknown>>): FactSheet =>

@@ -1,7 +1,7 @@
-import type { FactSheet } from '../fitment/facts.ts';
+import type { FactSheet } from '../facts/facts.ts';
 import { CONDITIONS, type ConditionId } from './conditions.ts';
 import { HOUSE_RULES, RULE_IDS, type HouseRules, type RuleId } from './house-rules.ts';
-import type { MakersInstruction } from './makers-instruction.ts';
+import type { MakersInstruction } from '../facts/makers-instruction.ts';
 
 /** What a shop works by: its default in every rule, and where it chooses otherwise, in its own order. */
 export interface ShopRules {

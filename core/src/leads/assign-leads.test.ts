@@ -5,7 +5,7 @@ import { assignLeads, servedBy, serves } from './assign-leads.ts';
 import { leadCount } from './checks/lead-count.ts';
 import { leadLengths } from './checks/lead-lengths.ts';
 import { plugBoots } from './checks/plug-boots.ts';
-import { LEAD_BOOTS, type Lead, type LeadRoute } from './lead-facts.ts';
+import { LEAD_BOOTS, type Lead, type LeadRoute } from '../facts/lead-facts.ts';
 
 const lead = (lengthMm: number, boot: Lead['boot'] = 'straight'): Lead => ({
   lengthMm,

@@ -1,5 +1,5 @@
 import { within } from '../fitment/tolerance.ts';
-import type { Lead, LeadRoute } from './lead-facts.ts';
+import type { Lead, LeadRoute } from '../facts/lead-facts.ts';
 
 /** A lead may be this much longer than its way unless the engine says otherwise. Domain section 5, Leads. */
 export const MOST_SLACK_MM = 80;

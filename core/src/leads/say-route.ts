@@ -1,4 +1,4 @@
-import type { LeadRoute } from './lead-facts.ts';
+import type { LeadRoute } from '../facts/lead-facts.ts';
 
 /** Where a lead goes, in words. */
 export const sayRoute = ({ to }: Pick<LeadRoute, 'to'>): string => (to === 'coil' ? 'coil to cap' : `cylinder ${to}`);

@@ -1,4 +1,4 @@
-import type { Span } from '../fitment/fact-shapes.ts';
+import type { Span } from '../facts/fact-shapes.ts';
 import { inside } from '../fitment/tolerance.ts';
 
 /** A lead as measured on the bench. */

@@ -1,4 +1,4 @@
-import { generalTorqueSpan, type HeadMetal } from '../torque/general-table.ts';
+import { generalTorqueSpan, type HeadMetal } from './general-torques.ts';
 import type { Dimension, UnitId } from './units.ts';
 
 export type UnitSystem = 'metric' | 'imperial';

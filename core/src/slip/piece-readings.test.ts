@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import { reach } from '../fitment/checks/reach.ts';
-import { FACTS, type FactId, type FactSheet } from '../fitment/facts.ts';
+import { reach } from '../plugs/checks/reach.ts';
+import { FACTS, type FactId, type FactSheet } from '../facts/facts.ts';
 import { sayIn } from '../fitment/say.ts';
-import { FACT_ANSWERS } from './fact-answers.ts';
+import { FACT_ANSWERS } from '../facts/fact-answers.ts';
 import { isAnswerTo, settles, withReadings, type PieceReading } from './piece-readings.ts';
 
 const say = sayIn('metric');

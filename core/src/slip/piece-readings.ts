@@ -1,5 +1,5 @@
-import type { FactEntry, FactId, FactSheet, Sourced } from '../fitment/facts.ts';
-import { FACT_ANSWERS, isOfVehicle } from './fact-answers.ts';
+import type { FactEntry, FactId, FactSheet, Sourced } from '../facts/facts.ts';
+import { FACT_ANSWERS, isOfVehicle } from '../facts/fact-answers.ts';
 
 /** How a reading came about: taken from a device, typed in by hand, or seen. */
 export const READING_HOWS = ['gauged', 'typed', 'seen'] as const;

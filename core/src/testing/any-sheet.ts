@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { HEAD_METALS } from '../torque/general-table.ts';
-import { SUPPLY_STATES } from '../fitment/fact-shapes.ts';
+import { HEAD_METALS } from '../quantities/general-torques.ts';
+import { SUPPLY_STATES } from '../facts/fact-shapes.ts';
 import {
   GROUND_FORMS,
   MATERIALS,
@@ -11,7 +11,7 @@ import {
   TERMINALS,
   type FactId,
   type FactSheet,
-} from '../fitment/facts.ts';
+} from '../facts/facts.ts';
 import type { Evidence } from '../fitment/verdict.ts';
 import type { HeatScale } from '../heat-range/heat-scale.ts';
 

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { settleOneMaker, settleTorque } from './settle-torque.ts';
-import type { TorqueStatement } from './statements.ts';
+import type { TorqueStatement } from '../facts/torque-statements.ts';
 
 const dry = (lowNm: number, highNm = lowNm, more: Partial<TorqueStatement> = {}): TorqueStatement => ({
   lowNm,

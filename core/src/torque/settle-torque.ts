@@ -1,6 +1,6 @@
-import type { Sourced } from '../fitment/facts.ts';
-import type { TorqueRange } from './general-table.ts';
-import type { TorqueStatement } from './statements.ts';
+import type { Sourced } from '../facts/facts.ts';
+import type { TorqueRange } from '../quantities/general-torques.ts';
+import type { TorqueStatement } from '../facts/torque-statements.ts';
 
 /** A nominal figure without a tolerance is taken this much either way, for comparing only. Domain section 7. */
 const NOMINAL_SHARE = 0.1;

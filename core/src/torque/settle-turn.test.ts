@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { sayTurn, settleTurn } from './settle-turn.ts';
-import type { TurnStatement } from './statements.ts';
+import type { TurnStatement } from '../facts/torque-statements.ts';
 
 const half: TurnStatement = { lowTurns: 0.5, highTurns: 0.5, from: 'fingers', gasket: 'new' };
 const quarter: TurnStatement = { lowTurns: 0.25, highTurns: 0.25, from: 'seat-contact', gasket: 'new' };

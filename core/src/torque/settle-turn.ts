@@ -1,4 +1,4 @@
-import type { TurnStatement } from './statements.ts';
+import type { TurnStatement } from '../facts/torque-statements.ts';
 
 /** A turn of the trade where no maker gives one, from finger-tight. Domain section 7, No wrench. */
 const turn = (lowTurns: number, highTurns: number, gasket: TurnStatement['gasket']): TurnStatement => ({

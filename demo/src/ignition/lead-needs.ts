@@ -1,5 +1,5 @@
 import type { NeedEntry } from '@brackenfell/contract/catalogue-file';
-import type { LeadRoute } from '@brackenfell/core/leads/lead-facts';
+import type { LeadRoute } from '@brackenfell/core/facts/lead-facts';
 
 type Boots = LeadRoute['boots'];
 const ANY: Boots = ['straight', '135', '90'];

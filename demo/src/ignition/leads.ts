@@ -1,5 +1,5 @@
 import type { LeadSetFacts, ListingEntry, OtherPartEntry, ReferenceEntry } from '@brackenfell/contract/catalogue-file';
-import type { Lead, LeadRoute } from '@brackenfell/core/leads/lead-facts';
+import type { Lead, LeadRoute } from '@brackenfell/core/facts/lead-facts';
 import { leadNeeds } from './lead-needs.ts';
 
 type Role = 'own' | 'equal' | 'long' | 'trap' | 'unpublished';

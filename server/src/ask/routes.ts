@@ -6,14 +6,15 @@ import { LONGEST_PART_NUMBER } from '@brackenfell/core/part-numbers/normal-form'
 import { readMeasure } from '@brackenfell/core/quantities/read-measure';
 import { ask, type PartAnswer } from '@brackenfell/contract/ask';
 import type { CatalogueIndex } from '../catalogue/catalogue-index.ts';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { serve } from '../http/serve.ts';
 import { readRenamings } from '../interchange/store.ts';
 import { findAlike, findNames, type FoundName } from './names.ts';
 import { partAnswer, suggestion, tellSuccession, yearsOf } from './present.ts';
 import { readQuestion, remarkOn } from './read-question.ts';
-import { findBatches, findSlips, readDetails, readKinds, readNamedParts } from './store.ts';
+import { findBatches, findSlips, readDetails, readKinds } from './store.ts';
+import { readNamedParts } from '../catalogue/part-store.ts';
 
 const MOST_PARTS = 12;
 const MOST_ANSWERS = 8;

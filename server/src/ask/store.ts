@@ -43,15 +43,6 @@ export async function readDetails(
   return new Map(rows.map((row) => [row.id, row]));
 }
 
-/** Parts by id with the number they are called by. */
-export async function readNamedParts(db: Database, partIds: readonly string[]) {
-  if (partIds.length === 0) return [];
-  const { rows } = await sql<{ id: string; kind: StoredKind; printed: string }>`
-    select p.id, p.kind, min(n.printed) as printed from part p join part_name n on n.part_id = p.id
-     where p.id = any(${partIds}::bigint[]) and n.kind in ('catalogue', 'oe') group by p.id`.execute(db);
-  return rows;
-}
-
 /** Slips by docket number, or whose customer or vehicle holds the words. */
 export async function findSlips(db: Database, question: string, most: number) {
   const asked = question.trim();

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { AuditFinding, AuditList } from '@brackenfell/contract/audit';
 import { PLANTED_CONTRADICTIONS } from '@brackenfell/demo/planted-contradictions';
-import { silentLog } from '../log.ts';
+import { silentLog } from '../context/log.ts';
 import { computeAllClusters } from '../interchange/recluster.ts';
 import { fetchTray, openTestCounter, write, type TestCounter } from '../testing/counter.ts';
 import { workOneJob } from './work-jobs.ts';

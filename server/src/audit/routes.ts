@@ -10,7 +10,7 @@ import {
   type AuditJob,
   type AuditLine,
 } from '@brackenfell/contract/audit';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';

@@ -1,4 +1,4 @@
-import { FACTS, type FactId } from '@brackenfell/core/fitment/facts';
+import { FACTS, type FactId } from '@brackenfell/core/facts/facts';
 import { ruleOf } from '@brackenfell/core/catalogue-audit/rules';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import type { AuditFinding } from '@brackenfell/contract/audit';
@@ -8,7 +8,7 @@ import { readHeatScales, readPartSheets } from '../catalogue/read-facts.ts';
 import type { Database } from '../db/database.ts';
 import { printFact } from '../part/present.ts';
 import { plugShape } from '../tray/shapes.ts';
-import { readPartRows } from '../tray/store.ts';
+import { readPartRows } from '../catalogue/part-store.ts';
 import { readDecisions, readEvidence, readRivalFigures, readTouchedEngines, type FindingRow } from './store.ts';
 
 /** The parts a finding is about. */

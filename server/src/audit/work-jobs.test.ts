@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
-import { silentLog } from '../log.ts';
+import { silentLog } from '../context/log.ts';
 import { openTestCounter, type TestCounter } from '../testing/counter.ts';
 import { askForAudit, beat, claimJob, readJob } from './store.ts';
 import { workJobs, workOneJob } from './work-jobs.ts';

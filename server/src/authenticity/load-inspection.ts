@@ -1,21 +1,21 @@
-import { rulingValue, type FactSheet } from '@brackenfell/core/fitment/facts';
+import { rulingValue, type FactSheet } from '@brackenfell/core/facts/facts';
 import { latestEntry } from '@brackenfell/core/authenticity/inspection';
 import { MEASURED, type DecodedSpan } from '@brackenfell/core/authenticity/measured';
 import { MEASURED_IDS, type MeasuredId } from '@brackenfell/core/authenticity/tell';
 import { decodeNumber, type NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
 import type { Inspection } from '@brackenfell/contract/inspection';
 import { readPartSheets } from '../catalogue/read-facts.ts';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
 import { decodedView } from '../part/present.ts';
 import { readMakerId, readNames, readRecorded } from '../part/store.ts';
 import { plugShape } from '../tray/shapes.ts';
-import { readPartRows } from '../tray/store.ts';
+import { readPartRows } from '../catalogue/part-store.ts';
 import { readPaper } from './paper-trail.ts';
 import { referenceView } from './reference-routes.ts';
 import { findReference, readReferenceRows } from './reference-store.ts';
-import { findInspection, readBearers, readConclusion, readJournal, readRecord } from './store.ts';
+import { findInspection, readBearers, readConclusion, readJournal, readRecord } from '../inspection/store.ts';
 
 /** The catalogue's figures of what can be measured on a piece. */
 export function measuredFigures(sheet: FactSheet): Partial<Record<MeasuredId, number>> {

@@ -4,7 +4,7 @@ import { median, readPrice } from '@brackenfell/core/authenticity/price';
 import type { Inspection } from '@brackenfell/contract/inspection';
 import type { Database } from '../db/database.ts';
 import type { ReferenceRow } from './reference-store.ts';
-import { readCodeUses, readUsualPrices } from './store.ts';
+import { readCodeUses, readUsualPrices } from '../inspection/store.ts';
 
 interface Papers {
   readonly partId: string;

@@ -1,6 +1,6 @@
 import type { Express } from 'express';
 import { listReferences, saveReference, type ProofReference } from '@brackenfell/contract/proof-reference';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';

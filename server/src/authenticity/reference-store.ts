@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { ReferenceContent } from '@brackenfell/contract/proof-reference';
 import type { Database, Writing } from '../db/database.ts';
 

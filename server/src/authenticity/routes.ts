@@ -1,5 +1,5 @@
 import type { Express } from 'express';
-import { isPartKind } from '@brackenfell/core/fitment/part-kinds';
+import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import { judgeInspection } from '@brackenfell/core/authenticity/inspection';
 import { NUMBER_PLACES } from '@brackenfell/core/authenticity/number-against-part';
 import { printChance, sayConclusion } from '@brackenfell/core/authenticity/say-conclusion';
@@ -17,16 +17,16 @@ import {
   type Inspection,
 } from '@brackenfell/contract/inspection';
 import { matterOf } from '@brackenfell/contract/inspection-matter';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Writing } from '../db/database.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
-import { changeBatch } from '../quarantine/move-batch.ts';
-import { inspectionLine } from '../quarantine/present.ts';
-import { addBatch, noteOnSlips, readBatches } from '../quarantine/batch-store.ts';
-import { findSeller, SELLER_NOT_SAID } from '../quarantine/seller-store.ts';
+import { changeBatch } from '../stock/move-batch.ts';
+import { inspectionLine } from '../inspection/present.ts';
+import { addBatch, noteOnSlips, readBatches } from '../stock/batch-store.ts';
+import { findSeller, SELLER_NOT_SAID } from '../stock/seller-store.ts';
 import { readMakerId } from '../part/store.ts';
-import { readPartRows } from '../tray/store.ts';
+import { readPartRows } from '../catalogue/part-store.ts';
 import { findLine, nameBatch } from '../slip/store.ts';
 import { loadInspection } from './load-inspection.ts';
 import { chooseReference } from './paper-trail.ts';
@@ -39,7 +39,7 @@ import {
   lockInspection,
   readBearers,
   setInspectionBatch,
-} from './store.ts';
+} from '../inspection/store.ts';
 
 /** Why an entry cannot be noted, or undefined. */
 function wrongEntry(

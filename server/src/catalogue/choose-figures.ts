@@ -1,5 +1,5 @@
 import { sql, type Insertable, type Selectable } from 'kysely';
-import { resolveFigures } from '@brackenfell/core/fitment/resolve-figures';
+import { resolveFigures } from '@brackenfell/core/facts/resolve-figures';
 import type { Writing } from '../db/database.ts';
 import type { ChosenFigureTable, FigureTable } from '../db/tables/catalogue.ts';
 import { bumpCatalogueVersion } from './version.ts';

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { rulingValue } from '@brackenfell/core/fitment/facts';
+import { rulingValue } from '@brackenfell/core/facts/facts';
 import type { Writing } from '../db/database.ts';
 import { openTestCounter, type TestCounter } from '../testing/counter.ts';
 import { chooseFigures } from './choose-figures.ts';

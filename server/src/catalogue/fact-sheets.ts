@@ -1,5 +1,5 @@
-import type { FactSheet } from '@brackenfell/core/fitment/facts';
-import { PlugColumns } from '@brackenfell/core/fitment/screening/plug-columns';
+import type { FactSheet } from '@brackenfell/core/facts/facts';
+import { PlugColumns } from '@brackenfell/core/plugs/screening/plug-columns';
 import type { Database } from '../db/database.ts';
 import type { HeatScales } from './figure-codec.ts';
 import {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { heatIndexBar, type HeatScale } from '@brackenfell/core/heat-range/heat-scale';
-import type { FactId, FactTypes } from '@brackenfell/core/fitment/facts';
+import type { FactId, FactTypes } from '@brackenfell/core/facts/facts';
 import { RECORDED_FACTS, span, type RecordedFactId, type RecordedValue } from '@brackenfell/contract/fact-values';
 
 /** A fact's value as a figure row holds it: numbers in `low`/`high`, words in `code`. */

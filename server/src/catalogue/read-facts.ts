@@ -1,6 +1,6 @@
 import { sql } from 'kysely';
-import type { FactEntry, FactId, FactSheet, Sourced, SourceRank } from '@brackenfell/core/fitment/facts';
-import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import type { FactEntry, FactId, FactSheet, Sourced, SourceRank } from '@brackenfell/core/facts/facts';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { HeatScale } from '@brackenfell/core/heat-range/heat-scale';
 import type { Database } from '../db/database.ts';
 import { decodeFigure, type HeatScales } from './figure-codec.ts';

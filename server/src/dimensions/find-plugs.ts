@@ -1,6 +1,6 @@
 import { nearness, type Dimensions, type Held, type MeasuredWith } from '@brackenfell/core/dimensions/dimensions';
-import { rulingValue, type FactSheet } from '@brackenfell/core/fitment/facts';
-import type { PlugColumns } from '@brackenfell/core/fitment/screening/plug-columns';
+import { rulingValue, type FactSheet } from '@brackenfell/core/facts/facts';
+import type { PlugColumns } from '@brackenfell/core/plugs/screening/plug-columns';
 
 const sizeOf = (plug: FactSheet): Omit<Held, 'hexMm' | 'terminal'> => {
   const reachMm = rulingValue(plug, 'plug.reachMm');

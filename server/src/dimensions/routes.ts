@@ -2,10 +2,10 @@ import type { Express } from 'express';
 import { nearness, WITHIN_MM, type Held } from '@brackenfell/core/dimensions/dimensions';
 import { sayIn, type Say } from '@brackenfell/core/fitment/say';
 import { searchByDimension } from '@brackenfell/contract/dimensions';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import { serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';
-import { readStock } from '../tray/store.ts';
+import { readStock } from '../stock/store.ts';
 import { findPlugs } from './find-plugs.ts';
 import { readPlaces } from './store.ts';
 

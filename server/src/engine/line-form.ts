@@ -1,4 +1,4 @@
-import type { FactId, FactSheet, FactTypes } from '@brackenfell/core/fitment/facts';
+import type { FactId, FactSheet, FactTypes } from '@brackenfell/core/facts/facts';
 import type { Say } from '@brackenfell/core/fitment/say';
 import type { RequirementLine } from '@brackenfell/contract/engine';
 

@@ -1,9 +1,9 @@
 import { CONNECTOR_WORDS } from '@brackenfell/core/coils/connector-words';
 import { TOPOLOGY_WORDS } from '@brackenfell/core/coils/checks/topology';
-import { rulingValue, type FactId, type FactSheet } from '@brackenfell/core/fitment/facts';
-import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import { rulingValue, type FactId, type FactSheet } from '@brackenfell/core/facts/facts';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { Say } from '@brackenfell/core/fitment/say';
-import { LEAD_BOOTS } from '@brackenfell/core/leads/lead-facts';
+import { LEAD_BOOTS } from '@brackenfell/core/facts/lead-facts';
 import { BOOT_WORDS } from '@brackenfell/core/leads/say-route';
 import { form, type LineForm } from './line-form.ts';
 

@@ -1,11 +1,11 @@
-import { CONDITION_WORDS } from '@brackenfell/core/torque/statements';
+import { CONDITION_WORDS } from '@brackenfell/core/facts/torque-statements';
 import { intervalOf, sayServed } from '@brackenfell/core/service-plan/running-hours';
-import type { FactId, FactSheet, FactSource } from '@brackenfell/core/fitment/facts';
-import { FACTS } from '@brackenfell/core/fitment/facts';
+import type { FactId, FactSheet, FactSource } from '@brackenfell/core/facts/facts';
+import { FACTS } from '@brackenfell/core/facts/facts';
 import { heatIndexBar } from '@brackenfell/core/heat-range/heat-scale';
 import type { Say } from '@brackenfell/core/fitment/say';
 import type { EnginePlan } from '@brackenfell/core/engine-plan/engine-plan';
-import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { EngineCard, RequirementLine } from '@brackenfell/contract/engine';
 import { form, type LineForm, type Values } from './line-form.ts';
 import { OTHER_LINES } from './other-lines.ts';

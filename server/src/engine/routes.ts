@@ -1,9 +1,9 @@
 import type { Express } from 'express';
-import { PART_KINDS, type PartKind } from '@brackenfell/core/fitment/part-kinds';
+import { PART_KINDS, type PartKind } from '@brackenfell/core/facts/part-kinds';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { getEngine, listEngines, type EngineLine } from '@brackenfell/contract/engine';
 import { yearsOf } from '../ask/present.ts';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import { serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';
 import { planView, requirementLines } from './present.ts';

@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { Database } from '../db/database.ts';
 
 /** Rows of a list; a catalogue of thousands is narrowed by words. */

@@ -1,12 +1,12 @@
 import type { Duty } from '@brackenfell/core/duty/duty';
-import { FACTS, type FactId, type FactSheet } from '@brackenfell/core/fitment/facts';
+import { FACTS, type FactId, type FactSheet } from '@brackenfell/core/facts/facts';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import { sayIn, type Say } from '@brackenfell/core/fitment/say';
 import { oddOneOut } from '@brackenfell/core/fitted-set/odd-one-out';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { FittedSet } from '@brackenfell/contract/fitted-set';
 import { readPartSheets, readPartTitles } from '../catalogue/read-facts.ts';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { listPositions } from '../engine/store.ts';
 import { printFact } from '../part/present.ts';

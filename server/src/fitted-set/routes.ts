@@ -1,7 +1,7 @@
 import type { Express } from 'express';
 import { readDuty } from '@brackenfell/core/duty/duty-text';
 import { BETWEEN_NUMBERS, getFittedSet } from '@brackenfell/contract/fitted-set';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import { serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';
 import { judgeFitted } from './judge-fitted.ts';

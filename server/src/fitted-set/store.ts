@@ -1,6 +1,6 @@
 import { foldKey } from '@brackenfell/core/part-numbers/fold-key';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
-import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { Database } from '../db/database.ts';
 
 export interface NumberRead {

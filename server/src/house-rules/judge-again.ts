@@ -1,6 +1,6 @@
 import { HOUSE_RULES, type RuleId } from '@brackenfell/core/house-rules/house-rules';
 import type { Staff } from '@brackenfell/contract/session';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Writing } from '../db/database.ts';
 import { judgeLinesAgain } from '../slip/judge-lines.ts';
 import { readSlip } from '../slip/store.ts';

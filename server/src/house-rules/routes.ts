@@ -8,13 +8,14 @@ import {
   type HouseRulesView,
 } from '@brackenfell/contract/house-rules';
 import type { Staff } from '@brackenfell/contract/session';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Database, Writing } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';
 import { judgeAgainByRule } from './judge-again.ts';
-import { lockRules, readChoices, shopRulesOf, storeChoice } from './store.ts';
+import { lockRules, storeChoice } from './store.ts';
+import { readChoices, shopRulesOf } from '../ruling/store.ts';
 
 async function showRules(db: Database): Promise<HouseRulesView> {
   const choices = await readChoices(db);

@@ -2,10 +2,10 @@ import type { Express, Request, Response } from 'express';
 import type { z } from 'zod';
 import type { Endpoint } from '@brackenfell/contract/endpoint';
 import type { Staff } from '@brackenfell/contract/session';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Database, Writing } from '../db/database.ts';
-import { findSession } from '../session/store.ts';
-import { readSessionToken } from '../session/cookie.ts';
+import { findSession } from '../staff/store.ts';
+import { readSessionToken } from '../staff/cookie.ts';
 import { callHash } from './receipts.ts';
 import { isTrouble, problemOf, trouble, type Trouble } from './trouble.ts';
 

@@ -1,7 +1,7 @@
 import type { Express } from 'express';
 import { identify, lookUpPlate, readSentence } from '@brackenfell/contract/identify';
 import { readStatements, type Statement } from '@brackenfell/core/identification/statements';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import { serve } from '../http/serve.ts';
 import { identification } from './present.ts';
 import { readEnginesOfParts } from './store.ts';

@@ -1,16 +1,16 @@
-import { CHECKS_BY_KIND } from '@brackenfell/core/fitment/checks-by-kind';
-import { FACTS } from '@brackenfell/core/fitment/facts';
-import { isPartKind } from '@brackenfell/core/fitment/part-kinds';
+import { CHECKS_BY_KIND } from '@brackenfell/core/kinds/checks-by-kind';
+import { FACTS } from '@brackenfell/core/facts/facts';
+import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { PartFills } from '@brackenfell/contract/part';
 import { readPartSheets } from '../catalogue/read-facts.ts';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { readEnginesOfParts } from '../identify/store.ts';
 import { judgeEngine } from '../tray/judge-engine.ts';
-import { readPartRows } from '../tray/store.ts';
+import { readPartRows } from '../catalogue/part-store.ts';
 import { factLines } from './present.ts';
 import { readReferences } from './store.ts';
 

@@ -1,13 +1,13 @@
 import { auditedPlug, contradictionOf } from '@brackenfell/core/catalogue-audit/reference-contradiction';
-import { isPartKind } from '@brackenfell/core/fitment/part-kinds';
+import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import { nearestFirst } from '@brackenfell/core/interchange/neighbourhood';
 import type { PartGraph } from '@brackenfell/contract/part';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { readEdgesAround } from '../interchange/store.ts';
 import { judgeEngine } from '../tray/judge-engine.ts';
-import { readPartRows } from '../tray/store.ts';
+import { readPartRows } from '../catalogue/part-store.ts';
 
 const MOST_NODES = 40;
 

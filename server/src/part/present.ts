@@ -1,9 +1,9 @@
-import type { MakersInstruction } from '@brackenfell/core/house-rules/makers-instruction';
+import type { MakersInstruction } from '@brackenfell/core/facts/makers-instruction';
 import { sayTurn } from '@brackenfell/core/torque/settle-turn';
-import { CONDITION_WORDS, type TorqueStatement, type TurnStatement } from '@brackenfell/core/torque/statements';
-import { FACTS, type FactId, type FactSheet } from '@brackenfell/core/fitment/facts';
-import type { Mounting, Secondary } from '@brackenfell/core/coils/coil-facts';
-import type { Lead } from '@brackenfell/core/leads/lead-facts';
+import { CONDITION_WORDS, type TorqueStatement, type TurnStatement } from '@brackenfell/core/facts/torque-statements';
+import { FACTS, type FactId, type FactSheet } from '@brackenfell/core/facts/facts';
+import type { Mounting, Secondary } from '@brackenfell/core/facts/coil-facts';
+import type { Lead } from '@brackenfell/core/facts/lead-facts';
 import { BOOT_WORDS } from '@brackenfell/core/leads/say-route';
 import {
   decodeNumber,

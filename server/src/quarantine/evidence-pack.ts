@@ -7,11 +7,11 @@ import type { Inspection } from '@brackenfell/contract/inspection';
 import { matterOf } from '@brackenfell/contract/inspection-matter';
 import type { Staff } from '@brackenfell/contract/session';
 import { loadInspection } from '../authenticity/load-inspection.ts';
-import { listInspectionRows } from '../authenticity/store.ts';
-import type { Context } from '../context.ts';
+import { listInspectionRows } from '../inspection/store.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
-import { readBatches, readEvents } from './batch-store.ts';
+import { readBatches, readEvents } from '../stock/batch-store.ts';
 
 const STATEMENT =
   'This pack sets down what was seen and measured on pieces of one batch, and how that was weighed. It is evidence about ' +

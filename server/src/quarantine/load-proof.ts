@@ -2,7 +2,7 @@ import { sql } from 'kysely';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { ProofFile } from '@brackenfell/contract/proof-file';
 import type { Database, Writing } from '../db/database.ts';
-import { projectSupply } from './project-supply.ts';
+import { projectSupply } from '../stock/project-supply.ts';
 
 const at = (day: string): Date => new Date(`${day}T10:00:00Z`);
 

@@ -1,24 +1,11 @@
+import { inspectionLine } from '../inspection/present.ts';
 import { judgeBatch } from '@brackenfell/core/authenticity/judge-piece';
 import { priorOf, shareOf } from '@brackenfell/core/authenticity/prior';
-import type { InspectionLine } from '@brackenfell/contract/inspection';
 import { SETTLED_CONTACTS, type Batch, type BatchLine, type SellerRecord } from '@brackenfell/contract/quarantine';
-import type { InspectionListRow } from '../authenticity/store.ts';
-import type { BatchRow, readEvents } from './batch-store.ts';
+import type { InspectionListRow } from '../inspection/store.ts';
+import type { BatchRow, readEvents } from '../stock/batch-store.ts';
 import type { NoticeRow, readContacts, SaleRow } from './recall-store.ts';
-import type { SellerRow } from './seller-store.ts';
-
-export const inspectionLine = (row: InspectionListRow): InspectionLine => ({
-  inspectionId: row.id,
-  printed: row.printed,
-  maker: row.maker,
-  seller: row.seller,
-  pieces: row.pieces,
-  band: row.band,
-  chance: row.chance,
-  at: row.at.toISOString(),
-  by: row.by,
-  slipLineId: row.slip_line_id,
-});
+import type { SellerRow } from '../stock/seller-store.ts';
 
 export function batchLine(row: BatchRow): BatchLine {
   const bands = row.found.flatMap((inspection) => inspection.bands);

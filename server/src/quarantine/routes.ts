@@ -17,20 +17,20 @@ import {
   settleBatch,
   type Batch,
 } from '@brackenfell/contract/quarantine';
-import { listInspectionRows } from '../authenticity/store.ts';
-import type { Context } from '../context.ts';
+import { listInspectionRows } from '../inspection/store.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
 import { recordChange } from '../history/store.ts';
-import { readPartRows } from '../tray/store.ts';
+import { readPartRows } from '../catalogue/part-store.ts';
 import { makeEvidencePack } from './evidence-pack.ts';
 import { printPack } from './evidence-pdf.ts';
-import { changeBatch } from './move-batch.ts';
+import { changeBatch } from '../stock/move-batch.ts';
 import { batchLine, batchView, noticeView, sellerRecord } from './present.ts';
-import { addEvent, moveBatch, readBatches, readEvents } from './batch-store.ts';
+import { addEvent, moveBatch, readBatches, readEvents } from '../stock/batch-store.ts';
 import { addContact, addNotice, findByCode, readContacts, readNotices, readSales } from './recall-store.ts';
-import { readSellers } from './seller-store.ts';
+import { readSellers } from '../stock/seller-store.ts';
 
 async function showBatch(db: Database, batchId: string): Promise<Batch | Trouble> {
   const [row] = await readBatches(db, { batchId });

@@ -1,5 +1,5 @@
 import type { Express } from 'express';
-import { isPartKind } from '@brackenfell/core/fitment/part-kinds';
+import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import { priorOf } from '@brackenfell/core/authenticity/prior';
 import { mixedUnderOneNumber } from '@brackenfell/core/authenticity/set-integrity';
 import { suggestInspection } from '@brackenfell/core/authenticity/suggest-inspection';
@@ -7,19 +7,20 @@ import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { getDelivery, listDeliveries, receiveDelivery, type Delivery } from '@brackenfell/contract/delivery';
 import { chooseReference, readPaper } from '../authenticity/paper-trail.ts';
 import { readReferenceRows } from '../authenticity/reference-store.ts';
-import { readRecord } from '../authenticity/store.ts';
-import type { Context } from '../context.ts';
+import { readRecord } from '../inspection/store.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
-import { changeBatch } from '../quarantine/move-batch.ts';
-import { projectSupply } from '../quarantine/project-supply.ts';
-import { addBatch, readBatches } from '../quarantine/batch-store.ts';
+import { changeBatch } from '../stock/move-batch.ts';
+import { projectSupply } from '../stock/project-supply.ts';
+import { addBatch, readBatches } from '../stock/batch-store.ts';
 import { findNotice } from '../quarantine/recall-store.ts';
-import { findSeller } from '../quarantine/seller-store.ts';
-import { readPartRows } from '../tray/store.ts';
-import { addDelivery, findDelivery, listDeliveryRows, moveStock, readDeliveryLines } from './store.ts';
+import { findSeller } from '../stock/seller-store.ts';
+import { readPartRows } from '../catalogue/part-store.ts';
+import { addDelivery, findDelivery, listDeliveryRows, readDeliveryLines } from './store.ts';
+import { moveStock } from '../stock/store.ts';
 
 async function showDelivery(db: Database, deliveryId: string): Promise<Delivery | Trouble> {
   const row = await findDelivery(db, deliveryId);

@@ -3,13 +3,13 @@ import { listWaiting, releaseLine, releaseLineByPin } from '@brackenfell/contrac
 import type { Slip } from '@brackenfell/contract/slip';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { isFinal, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Writing } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
 import { checkSecret } from '../session/check-secret.ts';
-import { findStaff } from '../session/store.ts';
+import { findStaff } from '../staff/store.ts';
 import { showSlip } from '../slip/show-slip.ts';
 import { changeSlipRow, readLines } from '../slip/store.ts';
 import { readWaiting, storeRelease } from './store.ts';

@@ -2,7 +2,7 @@ import { hash, verify } from '@node-rs/argon2';
 import type { Request } from 'express';
 import type { Database } from '../db/database.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
-import { readSecretForTry } from './store.ts';
+import { readSecretForTry } from '../staff/store.ts';
 import { countTry, strike } from './try-store.ts';
 
 /** Verified when a person is unknown, so that an unknown one takes as long as a wrong secret. */

@@ -12,13 +12,13 @@ import {
   switchPerson,
   whoAmI,
 } from '@brackenfell/contract/session';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';
 import { checkSecret, hashSecret } from './check-secret.ts';
-import { clearSessionCookie, readSessionToken, writeSessionCookie } from './cookie.ts';
+import { clearSessionCookie, readSessionToken, writeSessionCookie } from '../staff/cookie.ts';
 import {
   beginSession,
   endOtherSessions,
@@ -31,7 +31,7 @@ import {
   setActive,
   setSecret,
   shortName,
-} from './store.ts';
+} from '../staff/store.ts';
 import { readTries } from './try-store.ts';
 
 export function sessionRoutes(app: Express, context: Context): void {

@@ -1,17 +1,17 @@
 import { readDuty } from '@brackenfell/core/duty/duty-text';
-import type { SharedFinding } from '@brackenfell/core/fitment/judge-plug';
-import { PART_KINDS, type PartKind } from '@brackenfell/core/fitment/part-kinds';
+import type { SharedFinding } from '@brackenfell/core/fitment/judge-part';
+import { PART_KINDS, type PartKind } from '@brackenfell/core/facts/part-kinds';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { Verdict } from '@brackenfell/core/fitment/verdict';
 import type { RuleId } from '@brackenfell/core/house-rules/house-rules';
 import type { Staff } from '@brackenfell/contract/session';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Writing } from '../db/database.ts';
 import { judgeEngine } from '../tray/judge-engine.ts';
 import type { JudgedCandidate, JudgedEngine } from '../tray/judge-plugs.ts';
 import { findingView } from '../tray/present.ts';
-import { readFound } from './reading-store.ts';
+import { readFound } from '../reading/store.ts';
 import { readLines, type LineRow, type SlipRow } from './store.ts';
 
 interface Asked {

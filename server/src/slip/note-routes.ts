@@ -1,6 +1,6 @@
 import type { Express } from 'express';
 import { addNote, mendNote } from '@brackenfell/contract/slip';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble } from '../http/trouble.ts';
 import { showSlip } from './show-slip.ts';

@@ -4,8 +4,8 @@ import { totalsOf } from '@brackenfell/core/slip/totals';
 import type { OpenMatter } from '@brackenfell/contract/open-matter';
 import type { Slip, SlipLine, SlipReading, SlipSummary } from '@brackenfell/contract/slip';
 import type { InspectionLine } from '@brackenfell/contract/inspection';
-import type { ReadingRow } from './reading-store.ts';
-import type { readSlipChoices } from '../house-rules/store.ts';
+import type { ReadingRow } from '../reading/store.ts';
+import type { readSlipChoices } from '../ruling/store.ts';
 import { openOf } from './standing.ts';
 import type { LineRow, listSlipRows, readNotes, SlipRow, ToldRow } from './store.ts';
 

@@ -1,12 +1,12 @@
-import { isPartKind, type PartKind } from '@brackenfell/core/fitment/part-kinds';
+import { isPartKind, type PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { Staff } from '@brackenfell/contract/session';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Writing } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
 import type { JudgedCandidate, JudgedEngine } from '../tray/judge-plugs.ts';
-import { readPartRows } from '../tray/store.ts';
+import { readPartRows } from '../catalogue/part-store.ts';
 import { judgeForSlip, judgeLinesAgain, storeJudgement } from './judge-lines.ts';
 import { readLines, type SlipRow } from './store.ts';
 

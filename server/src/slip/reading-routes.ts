@@ -1,13 +1,13 @@
 import type { Express } from 'express';
-import { isOfVehicle } from '@brackenfell/core/slip/fact-answers';
+import { isOfVehicle } from '@brackenfell/core/facts/fact-answers';
 import { isAnswerTo } from '@brackenfell/core/slip/piece-readings';
 import { addReading, withdrawReading } from '@brackenfell/contract/slip';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble } from '../http/trouble.ts';
-import { readPartRows } from '../tray/store.ts';
+import { readPartRows } from '../catalogue/part-store.ts';
 import { judgeLinesAgain } from './judge-lines.ts';
-import { storeReading, withdraw } from './reading-store.ts';
+import { storeReading, withdraw } from '../reading/store.ts';
 import { showSlip } from './show-slip.ts';
 import { writeOn } from './slip-change.ts';
 

@@ -16,15 +16,15 @@ import {
   restoreLine,
   takeOverSlip,
 } from '@brackenfell/contract/slip';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { findEngine } from '../engine/store.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
-import { readBatches } from '../quarantine/batch-store.ts';
-import { takeFromStock } from '../receiving/move-stock.ts';
-import { readPartRows } from '../tray/store.ts';
+import { readBatches } from '../stock/batch-store.ts';
+import { takeFromStock } from '../stock/take-from-stock.ts';
+import { readPartRows } from '../catalogue/part-store.ts';
 import { judgeLinesAgain } from './judge-lines.ts';
 import { summaryView } from './present.ts';
 import { putLine } from './put-line.ts';

@@ -1,11 +1,11 @@
 import type { Slip } from '@brackenfell/contract/slip';
-import { listInspectionRows } from '../authenticity/store.ts';
+import { listInspectionRows } from '../inspection/store.ts';
 import type { Database } from '../db/database.ts';
-import { inspectionLine } from '../quarantine/present.ts';
+import { inspectionLine } from '../inspection/present.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
-import { readSlipChoices } from '../house-rules/store.ts';
-import { readPartRows } from '../tray/store.ts';
-import { readReadings } from './reading-store.ts';
+import { readSlipChoices } from '../ruling/store.ts';
+import { readPartRows } from '../catalogue/part-store.ts';
+import { readReadings } from '../reading/store.ts';
 import { slipView } from './present.ts';
 import { readJudgements, readKept, readLines, readNotes, readSlip } from './store.ts';
 

@@ -4,9 +4,9 @@ import supertest from 'supertest';
 import { demoStaff } from '@brackenfell/demo/staff';
 import { openTray, type OpenRow, type OpenTray } from '@brackenfell/contract/open-tray';
 import type { Tray } from '@brackenfell/contract/tray';
-import { silentLog } from '../log.ts';
+import { silentLog } from '../context/log.ts';
 import { createApp } from '../app.ts';
-import { createContext } from '../context.ts';
+import { createContext } from '../context/context.ts';
 import { openDatabase, type Database } from '../db/database.ts';
 
 const TEMPLATE = 'template_world';

@@ -1,7 +1,7 @@
-import { rulingValue } from '@brackenfell/core/fitment/facts';
-import { PART_KINDS } from '@brackenfell/core/fitment/part-kinds';
+import { rulingValue } from '@brackenfell/core/facts/facts';
+import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { readPartSheets } from '../catalogue/read-facts.ts';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { listNamedNumbers, listPositions } from '../engine/store.ts';
 import { readEdgesAround } from '../interchange/store.ts';

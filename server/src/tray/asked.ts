@@ -1,10 +1,10 @@
-import type { FactSheet } from '@brackenfell/core/fitment/facts';
+import type { FactSheet } from '@brackenfell/core/facts/facts';
 import type { Evidence } from '@brackenfell/core/fitment/verdict';
 import type { EngineBuild } from '@brackenfell/core/identification/traits';
 import { trailsFrom, type Trail } from '@brackenfell/core/interchange/trail';
-import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { HeldFacts } from '../catalogue/fact-sheets.ts';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { findEngine, listNamedNumbers, listPositions } from '../engine/store.ts';
 import { readEdgesAround, type StoredEdge } from '../interchange/store.ts';

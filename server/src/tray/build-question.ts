@@ -1,4 +1,4 @@
-import { rulingValue } from '@brackenfell/core/fitment/facts';
+import { rulingValue } from '@brackenfell/core/facts/facts';
 import type { EngineBuild } from '@brackenfell/core/identification/traits';
 import type { BuildChoice } from '@brackenfell/contract/tray';
 import type { AskedPosition } from './asked.ts';

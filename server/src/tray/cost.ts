@@ -1,5 +1,5 @@
-import { lifeAtPositionKm } from '@brackenfell/core/fitment/electrode-wear';
-import { rulingValue, type FactSheet } from '@brackenfell/core/fitment/facts';
+import { lifeAtPositionKm } from '@brackenfell/core/plugs/electrode-wear';
+import { rulingValue, type FactSheet } from '@brackenfell/core/facts/facts';
 import { PRICED_OVER, type CountsIn } from '@brackenfell/core/service-plan/running-hours';
 import type { AskedPosition } from './asked.ts';
 

@@ -1,4 +1,4 @@
-import { rulingValue, type AskedHeat, type FactSheet } from '@brackenfell/core/fitment/facts';
+import { rulingValue, type AskedHeat, type FactSheet } from '@brackenfell/core/facts/facts';
 import { heatIndexBar, indexAt, placeOnScale } from '@brackenfell/core/heat-range/heat-scale';
 import { heatOffsetSteps } from '@brackenfell/core/duty/duty';
 import { HOUSE_RULES } from '@brackenfell/core/house-rules/house-rules';

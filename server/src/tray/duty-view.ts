@@ -1,6 +1,6 @@
 import { agreedIntervalHours, agreedIntervalKm, gapForDuty, heatOffsetSteps } from '@brackenfell/core/duty/duty';
 import { sayDuty } from '@brackenfell/core/duty/duty-text';
-import { rulingValue } from '@brackenfell/core/fitment/facts';
+import { rulingValue } from '@brackenfell/core/facts/facts';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { HOUSE_RULES } from '@brackenfell/core/house-rules/house-rules';
 import { KM_PER_HOUR, sayServed } from '@brackenfell/core/service-plan/running-hours';

@@ -1,14 +1,14 @@
 import type { Duty } from '@brackenfell/core/duty/duty';
-import type { FactSheet } from '@brackenfell/core/fitment/facts';
+import type { FactSheet } from '@brackenfell/core/facts/facts';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { fittingPlan, type FittingStep } from '@brackenfell/core/fitting-plan/fitting-plan';
 import { withReadings } from '@brackenfell/core/slip/piece-readings';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { FittingPlan } from '@brackenfell/contract/fitting-plan';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { readProcedures } from '../engine/store.ts';
-import type { FoundHere } from '../slip/reading-store.ts';
+import type { FoundHere } from '../reading/store.ts';
 import { judgePlugs } from './judge-plugs.ts';
 
 interface Question {

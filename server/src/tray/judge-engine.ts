@@ -1,6 +1,6 @@
-import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { judgeOthers, type OthersQuestion } from './judge-others.ts';
 import { judgePlugs, type JudgedEngine } from './judge-plugs.ts';

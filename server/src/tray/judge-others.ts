@@ -1,23 +1,24 @@
 import { judgeWhileBuildUnknown } from '@brackenfell/core/fitment/build-split';
-import { CHECKS_BY_KIND } from '@brackenfell/core/fitment/checks-by-kind';
-import { rulingValue, type FactSheet } from '@brackenfell/core/fitment/facts';
-import { judgeOverPositions, judgePart, type LineJudgement } from '@brackenfell/core/fitment/judge-plug';
-import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import { CHECKS_BY_KIND } from '@brackenfell/core/kinds/checks-by-kind';
+import { rulingValue, type FactSheet } from '@brackenfell/core/facts/facts';
+import { judgeOverPositions, judgePart, type LineJudgement } from '@brackenfell/core/fitment/judge-part';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import { compareInTray, trayPlacing } from '@brackenfell/core/fitment/ranking';
 import { sayIn, type Say } from '@brackenfell/core/fitment/say';
 import type { Evidence, Verdict } from '@brackenfell/core/fitment/verdict';
 import { withReadings } from '@brackenfell/core/slip/piece-readings';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
-import { readNamedParts } from '../ask/store.ts';
+import { readNamedParts } from '../catalogue/part-store.ts';
 import { readPartSheets, readPartTitles } from '../catalogue/read-facts.ts';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { alikePositions, readAsked, type Asked, type AskedPosition } from './asked.ts';
 import { buildQuestion } from './build-question.ts';
 import type { JudgedCandidate, JudgedEngine, PlugsQuestion } from './judge-plugs.ts';
-import { readRuling } from './ruling.ts';
+import { readRuling } from '../ruling/ruling.ts';
 import { standingBy } from './standing.ts';
-import { findByForm, readStock } from './store.ts';
+import { findByForm } from './store.ts';
+import { readStock } from '../stock/store.ts';
 
 type OtherKind = Exclude<PartKind, 'plug'>;
 

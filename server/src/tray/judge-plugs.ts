@@ -1,28 +1,28 @@
 import type { AuditedPlug } from '@brackenfell/core/catalogue-audit/rules';
 import { auditedPlug } from '@brackenfell/core/catalogue-audit/reference-contradiction';
-import type { FactSheet } from '@brackenfell/core/fitment/facts';
+import type { FactSheet } from '@brackenfell/core/facts/facts';
 import type { Duty } from '@brackenfell/core/duty/duty';
-import type { LineJudgement } from '@brackenfell/core/fitment/judge-plug';
+import type { LineJudgement } from '@brackenfell/core/fitment/judge-part';
 import { compareInTray, type Rankable } from '@brackenfell/core/fitment/ranking';
-import { plugsBySize } from '@brackenfell/core/fitment/screening/by-size';
-import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import { plugsBySize } from '@brackenfell/core/plugs/screening/by-size';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { Evidence } from '@brackenfell/core/fitment/verdict';
 import type { Trail } from '@brackenfell/core/interchange/trail';
-import { readNamedParts } from '../ask/store.ts';
+import { readNamedParts } from '../catalogue/part-store.ts';
 import type { HeatScales } from '../catalogue/figure-codec.ts';
 import type { PartTitle } from '../catalogue/read-facts.ts';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import type { StoredEdge } from '../interchange/store.ts';
 import { readAsked, type Asked, type AskedOf, type AskedPosition } from './asked.ts';
 import { COST_FACTS, costOverServiceMinor } from './cost.ts';
 import { layOut } from './lay-out.ts';
 import { answeredInAnyCase, countAll, pickFirst, type CandidateCounts } from './pick-candidates.ts';
-import { readRuling, type Ruling } from './ruling.ts';
+import { readRuling, type Ruling } from '../ruling/ruling.ts';
 import { standingBy } from './standing.ts';
-import { readStock } from './store.ts';
-import type { FoundHere } from '../slip/reading-store.ts';
+import { readStock } from '../stock/store.ts';
+import type { FoundHere } from '../reading/store.ts';
 
 export interface PlugsQuestion extends AskedOf {
   readonly inHand?: string | undefined;

@@ -1,15 +1,16 @@
-import type { FactSheet } from '@brackenfell/core/fitment/facts';
-import { judgeOverPositions, judgePlug, weighFindings, type LineJudgement } from '@brackenfell/core/fitment/judge-plug';
+import type { FactSheet } from '@brackenfell/core/facts/facts';
+import { judgeOverPositions, weighFindings, type LineJudgement } from '@brackenfell/core/fitment/judge-part';
+import { judgePlug } from '@brackenfell/core/plugs/judge-plug';
 import { sayIn, type Say } from '@brackenfell/core/fitment/say';
-import { Explainer } from '@brackenfell/core/fitment/screening/explain';
-import { Screen, type ScreenedPlugs } from '@brackenfell/core/fitment/screening/screen';
+import { Explainer } from '@brackenfell/core/plugs/screening/explain';
+import { Screen, type ScreenedPlugs } from '@brackenfell/core/plugs/screening/screen';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { VERDICTS, worstVerdict, type Evidence } from '@brackenfell/core/fitment/verdict';
 import { withReadings } from '@brackenfell/core/slip/piece-readings';
-import type { FoundHere } from '../slip/reading-store.ts';
+import type { FoundHere } from '../reading/store.ts';
 import type { HeldPlugs } from '../catalogue/fact-sheets.ts';
 import { alikePositions, type Asked } from './asked.ts';
-import type { Ruling } from './ruling.ts';
+import type { Ruling } from '../ruling/ruling.ts';
 import { UNCONNECTED, type ScreenedBySize, type ScreenedCandidate } from './pick-candidates.ts';
 
 const NOTHING_FOUND_HERE: FoundHere = { ofVehicle: [], ofPart: new Map(), ofRules: [] };

@@ -1,15 +1,15 @@
-import { CHECKS } from '@brackenfell/core/fitment/check-list';
+import { PLUG_CHECKS } from '@brackenfell/core/plugs/plug-checks';
 import { sayIn } from '@brackenfell/core/fitment/say';
-import { Explainer } from '@brackenfell/core/fitment/screening/explain';
-import { fewerRefusals, nearMisses, screenAll } from '@brackenfell/core/fitment/screening/near-miss';
-import { Screen } from '@brackenfell/core/fitment/screening/screen';
+import { Explainer } from '@brackenfell/core/plugs/screening/explain';
+import { fewerRefusals, nearMisses, screenAll } from '@brackenfell/core/plugs/screening/near-miss';
+import { Screen } from '@brackenfell/core/plugs/screening/screen';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { NearMisses } from '@brackenfell/contract/tray';
-import type { Context } from '../context.ts';
+import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { alikePositions, readAsked } from './asked.ts';
-import { readRuling } from './ruling.ts';
-import { readStock } from './store.ts';
+import { readRuling } from '../ruling/ruling.ts';
+import { readStock } from '../stock/store.ts';
 
 const MOST_OF_A_CHECK = 6;
 
@@ -41,10 +41,10 @@ export async function findNearMisses(
   return {
     considered: plugs.count,
     byCheck: near.map(({ check, count, nearest }) => {
-      const place = CHECKS.findIndex(({ id }) => id === check);
+      const place = PLUG_CHECKS.findIndex(({ id }) => id === check);
       return {
         check,
-        title: CHECKS[place]!.title,
+        title: PLUG_CHECKS[place]!.title,
         count,
         nearest: nearest
           .map((at) => ({

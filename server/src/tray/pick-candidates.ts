@@ -1,5 +1,5 @@
 import { TRAY_ORDER, trayPlacing } from '@brackenfell/core/fitment/ranking';
-import type { ScreenedPlugs } from '@brackenfell/core/fitment/screening/screen';
+import type { ScreenedPlugs } from '@brackenfell/core/plugs/screening/screen';
 import { VERDICTS, type Evidence, type Verdict } from '@brackenfell/core/fitment/verdict';
 import { isWeak } from '@brackenfell/core/interchange/trail';
 

@@ -1,6 +1,6 @@
-import { gapUpperLimitMm } from '@brackenfell/core/fitment/firing-end';
-import { rulingValue, type FactSheet } from '@brackenfell/core/fitment/facts';
-import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import { gapUpperLimitMm } from '@brackenfell/core/plugs/firing-end';
+import { rulingValue, type FactSheet } from '@brackenfell/core/facts/facts';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import { assignLeads } from '@brackenfell/core/leads/assign-leads';
 import type {
   CapShape,

@@ -1,4 +1,4 @@
-import { isPartKind } from '@brackenfell/core/fitment/part-kinds';
+import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Command } from 'cmdk';
 import { useEffect, useState, type RefObject } from 'react';
@@ -9,7 +9,7 @@ import { Key } from '../controls/key.tsx';
 import { printPrice } from '../controls/money.ts';
 import { Mark } from '../controls/mark.tsx';
 import { STATE_MARK, STATE_WORDS } from '../quarantine/batch-words.ts';
-import { useCounter } from '../frame/use-counter.ts';
+import { useCounter } from '../counter/use-counter.ts';
 import { call } from '../wire/call.ts';
 import { mayBePlate } from './may-be-plate.ts';
 import { useScans, whenScanned } from './scans.ts';

@@ -1,9 +1,9 @@
 import { toast } from 'sonner';
-import { useCounter } from '../frame/use-counter.ts';
-import { slipCall } from '../slip/slip-call.ts';
-import { nameNewSlip, useSlipWrite } from '../slip/slip-outbox.ts';
+import { useCounter } from '../counter/use-counter.ts';
+import { slipCall } from '../counter/slip-call.ts';
+import { nameNewSlip, useSlipWrite } from '../counter/slip-outbox.ts';
 import { call } from '../wire/call.ts';
-import { keepSaid } from '../engine/said-shelf.ts';
+import { keepSaid } from '../counter/said-shelf.ts';
 
 /**
  * Asks the register for a plate: what it knows fills the slip's vehicle and is said of the engine. Without a slip one is

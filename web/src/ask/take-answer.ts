@@ -1,11 +1,11 @@
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { isPartKind } from '@brackenfell/core/fitment/part-kinds';
+import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import type { PartAnswer } from '@brackenfell/contract/ask';
 import type { AskedDimensions } from '@brackenfell/contract/dimensions';
-import { useCounter } from '../frame/use-counter.ts';
-import { slipCall } from '../slip/slip-call.ts';
-import { useSlipWrite } from '../slip/slip-outbox.ts';
+import { useCounter } from '../counter/use-counter.ts';
+import { slipCall } from '../counter/slip-call.ts';
+import { useSlipWrite } from '../counter/slip-outbox.ts';
 import { useTakePlate } from './plate-answer.ts';
 
 /** What taking an answer does: the engine goes on the slip, a part becomes the one in hand. */

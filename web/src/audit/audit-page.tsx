@@ -5,7 +5,7 @@ import { usePickList } from '../controls/pick-list.ts';
 import { Key } from '../controls/key.tsx';
 import { printMoment } from '../controls/moment.ts';
 import { Mark } from '../controls/mark.tsx';
-import { useKeys } from '../frame/keys.ts';
+import { useKeys } from '../keys/keys.ts';
 import { useSession } from '../session/use-session.ts';
 import { call } from '../wire/call.ts';
 import { FindingDetail } from './finding-detail.tsx';

@@ -3,7 +3,7 @@ import { pieceLabel } from '@brackenfell/core/authenticity/inspection';
 import { readPriceMinor } from '@brackenfell/core/authenticity/read-typed';
 import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
-import { useKeys } from '../frame/keys.ts';
+import { useKeys } from '../keys/keys.ts';
 import type { NewEntry } from './inspection-outbox.ts';
 
 interface NumbersDialogProps {

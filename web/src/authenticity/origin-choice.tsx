@@ -6,7 +6,7 @@ import { printChance } from '@brackenfell/core/authenticity/say-conclusion';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
 import { Key } from '../controls/key.tsx';
 import { KeyButton } from '../controls/key-button.tsx';
-import { useKeys, type KeyBinding } from '../frame/keys.ts';
+import { useKeys, type KeyBinding } from '../keys/keys.ts';
 import { LETTERS } from '../session/switch-person.tsx';
 import { call } from '../wire/call.ts';
 import { useBeginInspection } from './use-inspection.ts';

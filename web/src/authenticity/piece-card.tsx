@@ -10,7 +10,7 @@ import { KeyButton } from '../controls/key-button.tsx';
 import { Mark } from '../controls/mark.tsx';
 import type { MarkKind } from '../controls/mark-shapes.ts';
 import { printPrice } from '../controls/money.ts';
-import { ShareBar } from '../quarantine/share-bar.tsx';
+import { ShareBar } from '../controls/share-bar.tsx';
 import { WhereToLook } from './where-to-look.tsx';
 
 const NUMBER_MARK: Readonly<Record<JudgedInspection['numbers'][number]['outcome'], MarkKind>> = {

@@ -7,7 +7,7 @@ import { Key } from '../controls/key.tsx';
 import { KeyButton } from '../controls/key-button.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { printMoment } from '../controls/moment.ts';
-import { BAND_INK, BAND_MARK } from './band-mark.ts';
+import { BAND_INK, BAND_MARK } from '../controls/band-mark.ts';
 
 interface ProofHeadProps {
   readonly inspection: Inspection;

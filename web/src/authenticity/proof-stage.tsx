@@ -5,7 +5,7 @@ import type { JudgedInspection } from '@brackenfell/core/authenticity/inspection
 import { MEASURED } from '@brackenfell/core/authenticity/measured';
 import { MEASURED_IDS, type MeasuredId, type TellAnswer } from '@brackenfell/core/authenticity/tell';
 import type { Inspection } from '@brackenfell/contract/inspection';
-import { useKeys, type KeyBinding } from '../frame/keys.ts';
+import { useKeys, type KeyBinding } from '../keys/keys.ts';
 import { useSession } from '../session/use-session.ts';
 import { EvidenceWaterfall } from './evidence-waterfall.tsx';
 import { GaugePanel } from './gauge-panel.tsx';
@@ -16,7 +16,7 @@ import { PieceCard } from './piece-card.tsx';
 import { ProofHead } from './proof-head.tsx';
 import { ReadingsDialog } from './readings-dialog.tsx';
 import { TellCard } from './tell-card.tsx';
-import { useDevice } from './use-device.ts';
+import { useDevice } from '../measuring/use-device.ts';
 import { useConclude, useInspection, useRepack } from './use-inspection.ts';
 
 /** An inspection of pieces in hand: tells, readings and numbers, weighed as they come. */

@@ -1,7 +1,7 @@
 import { useNavigate, useLocation } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
 import { Mark } from '../controls/mark.tsx';
-import { useKeys } from '../frame/keys.ts';
+import { useKeys } from '../keys/keys.ts';
 import { call } from '../wire/call.ts';
 
 const SHEETS = [

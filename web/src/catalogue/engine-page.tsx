@@ -5,8 +5,8 @@ import { printCount } from '../controls/count.ts';
 import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
 import { EngineCard } from '../engine/engine-card.tsx';
 import { useEngine } from '../engine/use-engine.ts';
-import { useKeys } from '../frame/keys.ts';
-import { useCounter } from '../frame/use-counter.ts';
+import { useKeys } from '../keys/keys.ts';
+import { useCounter } from '../counter/use-counter.ts';
 import { useTray } from '../tray/use-tray.ts';
 
 const MOST_SHOWN = 12;

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { CoilShape, PlugShape } from '@brackenfell/contract/shapes';
-import { CONNECTORS } from '@brackenfell/core/coils/coil-facts';
+import { CONNECTORS } from '@brackenfell/core/facts/coil-facts';
 import { coilInWell, packPlan } from './coil-geometry.ts';
 import { connectorFace, FACE_HEIGHT, FACE_WIDTH } from './connector-geometry.ts';
 

@@ -1,5 +1,5 @@
 import { CONNECTOR_WORDS } from '@brackenfell/core/coils/connector-words';
-import type { Connector } from '@brackenfell/core/coils/coil-facts';
+import type { Connector } from '@brackenfell/core/facts/coil-facts';
 import { connectorFace, FACE_HEIGHT, FACE_WIDTH } from './connector-geometry.ts';
 
 interface ConnectorFaceProps {

@@ -1,4 +1,4 @@
-import type { Connector } from '@brackenfell/core/coils/coil-facts';
+import type { Connector } from '@brackenfell/core/facts/coil-facts';
 
 export interface ConnectorFace {
   /** Closed outline of the face, as a path. */

@@ -1,4 +1,4 @@
-import { act } from '../frame/keys.ts';
+import { act } from '../keys/keys.ts';
 import { Key } from './key.tsx';
 
 interface KeyButtonProps {

@@ -1,5 +1,5 @@
 import { useEffect, useId, useRef } from 'react';
-import { useKeys, type KeyBinding } from '../frame/keys.ts';
+import { useKeys, type KeyBinding } from '../keys/keys.ts';
 
 interface PickListOptions {
   /** Of the keys in the help, and of the list to a screen reader. */

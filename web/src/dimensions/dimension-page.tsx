@@ -5,7 +5,7 @@ import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
 import { AskedDimensions } from '@brackenfell/contract/dimensions';
 import { printCount } from '../controls/count.ts';
 import { printPrice } from '../controls/money.ts';
-import { useCounter } from '../frame/use-counter.ts';
+import { useCounter } from '../counter/use-counter.ts';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
 import { DimensionField } from './dimension-field.tsx';

@@ -1,6 +1,6 @@
-import { useCounter } from '../frame/use-counter.ts';
-import { slipCall } from '../slip/slip-call.ts';
-import { useSlipWrite } from '../slip/slip-outbox.ts';
+import { useCounter } from '../counter/use-counter.ts';
+import { slipCall } from '../counter/slip-call.ts';
+import { useSlipWrite } from '../counter/slip-outbox.ts';
 
 /** Says what the engine is used for: on the slip where there is one, and in the address. */
 export function useSetDuty() {

@@ -1,6 +1,6 @@
 import type { EngineCard as Card, RequirementLine } from '@brackenfell/contract/engine';
 import { splitByPlace, type ByPlace } from './by-place.ts';
-import type { SourceRank } from '@brackenfell/core/fitment/facts';
+import type { SourceRank } from '@brackenfell/core/facts/facts';
 import { Mark } from '../controls/mark.tsx';
 
 /** One letter a source; the card's foot says what each means. */

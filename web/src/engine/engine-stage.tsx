@@ -3,10 +3,10 @@ import type { EngineLeft, Identification } from '@brackenfell/contract/identify'
 import { printCount } from '../controls/count.ts';
 import { usePickList } from '../controls/pick-list.ts';
 import { Mark } from '../controls/mark.tsx';
-import { useKeys, type KeyBinding } from '../frame/keys.ts';
-import { useCounter } from '../frame/use-counter.ts';
-import { slipCall } from '../slip/slip-call.ts';
-import { useSlipWrite } from '../slip/slip-outbox.ts';
+import { useKeys, type KeyBinding } from '../keys/keys.ts';
+import { useCounter } from '../counter/use-counter.ts';
+import { slipCall } from '../counter/slip-call.ts';
+import { useSlipWrite } from '../counter/slip-outbox.ts';
 import { ANSWER_KEYS, AskQuestion, WhyThis } from './ask-question.tsx';
 import { KnownSoFar } from './known-so-far.tsx';
 import { useIdentify, useSaid } from './use-identify.ts';

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect } from 'react';
 import { useSearchParams } from 'react-router';
 import { call } from '../wire/call.ts';
-import { forgetSaid, keepSaid, readSaid } from './said-shelf.ts';
+import { forgetSaid, keepSaid, readSaid } from '../counter/said-shelf.ts';
 
 /** What was said about the engine, kept in the address, and for its slip while this window is open. */
 export function useSaid() {

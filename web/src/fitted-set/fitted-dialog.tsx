@@ -8,11 +8,11 @@ import { useDraftOf } from '../controls/draft.ts';
 import { Key } from '../controls/key.tsx';
 import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
 import { PlanDrawing } from '../engine-plan/plan-drawing.tsx';
-import { useKeys } from '../frame/keys.ts';
-import { useCounter } from '../frame/use-counter.ts';
+import { useKeys } from '../keys/keys.ts';
+import { useCounter } from '../counter/use-counter.ts';
 import { useSettings } from '../settings/settings.ts';
-import { useKept } from '../slip/use-keep.ts';
-import { useAddToSlip } from '../slip/use-add-to-slip.ts';
+import { useKept } from '../counter/use-keep.ts';
+import { useAddToSlip } from '../counter/use-add-to-slip.ts';
 import { call } from '../wire/call.ts';
 
 interface FittedDialogProps {

@@ -1,6 +1,6 @@
-import { CHECKS_BY_KIND } from '@brackenfell/core/fitment/checks-by-kind';
+import { CHECKS_BY_KIND } from '@brackenfell/core/kinds/checks-by-kind';
 import { OUTCOMES, type Outcome } from '@brackenfell/core/fitment/finding';
-import { KIND_WORDS, PART_KINDS } from '@brackenfell/core/fitment/part-kinds';
+import { KIND_WORDS, PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { VERDICT_WORDS, type Verdict } from '@brackenfell/core/fitment/verdict';
 import { TRAY_ORDER } from '@brackenfell/core/fitment/ranking';
 import { Mark, MARK_WORDS, VERDICT_MARK } from '../controls/mark.tsx';

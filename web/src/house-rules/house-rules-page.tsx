@@ -5,7 +5,7 @@ import { usePickList } from '../controls/pick-list.ts';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { printMoment } from '../controls/moment.ts';
-import { useKeys } from '../frame/keys.ts';
+import { useKeys } from '../keys/keys.ts';
 import { WaitingList } from '../release/waiting-list.tsx';
 import { LETTERS } from '../session/switch-person.tsx';
 import { useSession } from '../session/use-session.ts';

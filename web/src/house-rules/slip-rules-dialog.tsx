@@ -4,9 +4,9 @@ import type { HouseRuleView } from '@brackenfell/contract/house-rules';
 import type { Slip } from '@brackenfell/contract/slip';
 import { Dialog } from '../controls/dialog.tsx';
 import { useSession } from '../session/use-session.ts';
-import { printDocket } from '../slip/print-docket.ts';
-import { slipCall } from '../slip/slip-call.ts';
-import { useSlipWrite } from '../slip/slip-outbox.ts';
+import { printDocket } from '../counter/print-docket.ts';
+import { slipCall } from '../counter/slip-call.ts';
+import { useSlipWrite } from '../counter/slip-outbox.ts';
 import { useHouseRules } from './use-house-rules.ts';
 
 interface SlipRulesDialogProps {

@@ -4,7 +4,7 @@ import type { OpenRow } from '@brackenfell/contract/open-tray';
 import type { DrawingOf } from '@brackenfell/contract/tray';
 import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
-import { useKeys } from '../frame/keys.ts';
+import { useKeys } from '../keys/keys.ts';
 
 interface LabelStripProps {
   readonly row: OpenRow;

@@ -1,6 +1,6 @@
 import { useId } from 'react';
 import { formatQuantity, type UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
-import { LEAD_BOOTS } from '@brackenfell/core/leads/lead-facts';
+import { LEAD_BOOTS } from '@brackenfell/core/facts/lead-facts';
 import { BOOT_WORDS, sayRoute } from '@brackenfell/core/leads/say-route';
 import type { LeadSetShape } from '@brackenfell/contract/shapes';
 import type { DrawingOf } from '@brackenfell/contract/tray';

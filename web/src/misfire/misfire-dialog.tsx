@@ -8,10 +8,10 @@ import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { PlanDrawing } from '../engine-plan/plan-drawing.tsx';
 import type { HouseRuleView } from '@brackenfell/contract/house-rules';
-import { useCounter } from '../frame/use-counter.ts';
+import { useCounter } from '../counter/use-counter.ts';
 import { useHouseRules } from '../house-rules/use-house-rules.ts';
-import { useKept } from '../slip/use-keep.ts';
-import { useKeys } from '../frame/keys.ts';
+import { useKept } from '../counter/use-keep.ts';
+import { useKeys } from '../keys/keys.ts';
 
 const RESULTS: readonly (readonly [string, SwapResult, string])[] = [
   ['a', 'followed', 'the code went with it'],

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
-import { useCounter } from '../frame/use-counter.ts';
+import { useCounter } from '../counter/use-counter.ts';
 import { call } from '../wire/call.ts';
 
 /** Engines that references, names or listings lead to from a part: which it suits and for which it is refused. */

@@ -1,4 +1,4 @@
-import { isPartKind } from '@brackenfell/core/fitment/part-kinds';
+import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
@@ -13,8 +13,8 @@ import { frameFor } from '../drawing/section-frame.ts';
 import { Section } from '../drawing/section.tsx';
 import { useSize } from '../drawing/use-size.ts';
 import { SOURCE_LETTERS } from '../engine/engine-card.tsx';
-import { useKeys } from '../frame/keys.ts';
-import { useCounter } from '../frame/use-counter.ts';
+import { useKeys } from '../keys/keys.ts';
+import { useCounter } from '../counter/use-counter.ts';
 import { LETTERS } from '../session/switch-person.tsx';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { Key } from '../controls/key.tsx';
 import { printMoment } from '../controls/moment.ts';
-import { NumberField, type FoundPart } from '../receiving/number-field.tsx';
+import { NumberField, type FoundPart } from '../part/number-field.tsx';
 import { useSession } from '../session/use-session.ts';
 import { call } from '../wire/call.ts';
 import { useBatches, useQuarantineWrite } from './use-quarantine.ts';

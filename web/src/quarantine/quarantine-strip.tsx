@@ -1,5 +1,5 @@
 import { useLocation, useNavigate } from 'react-router';
-import { useKeys } from '../frame/keys.ts';
+import { useKeys } from '../keys/keys.ts';
 import { useBatches } from './use-quarantine.ts';
 
 const SHEETS = [

@@ -5,7 +5,7 @@ import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { printMoment } from '../controls/moment.ts';
-import { useKeys } from '../frame/keys.ts';
+import { useKeys } from '../keys/keys.ts';
 import { LETTERS } from '../session/switch-person.tsx';
 import { call } from '../wire/call.ts';
 import { useQuarantineWrite } from './use-quarantine.ts';

@@ -1,6 +1,6 @@
 import { CHANNEL_WORDS } from '@brackenfell/core/authenticity/prior';
 import { printChance } from '@brackenfell/core/authenticity/say-conclusion';
-import { ShareBar } from './share-bar.tsx';
+import { ShareBar } from '../controls/share-bar.tsx';
 import { useSellers } from './use-quarantine.ts';
 
 const SHOWN_TO = 0.6;

@@ -5,7 +5,7 @@ import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { printMoment } from '../controls/moment.ts';
 import { printPrice } from '../controls/money.ts';
-import { useKeys } from '../frame/keys.ts';
+import { useKeys } from '../keys/keys.ts';
 import { batchCode, STATE_MARK, STATE_WORDS } from '../quarantine/batch-words.ts';
 import { LETTERS } from '../session/switch-person.tsx';
 

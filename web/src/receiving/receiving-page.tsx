@@ -7,16 +7,16 @@ import { CHANNEL_WORDS } from '@brackenfell/core/authenticity/prior';
 import type { Delivery } from '@brackenfell/contract/delivery';
 import { Key } from '../controls/key.tsx';
 import { printMoment } from '../controls/moment.ts';
-import { useKeys } from '../frame/keys.ts';
+import { useKeys } from '../keys/keys.ts';
 import { useDraftOf } from '../controls/draft.ts';
-import { slipCall } from '../slip/slip-call.ts';
-import { useSlipWrite, useUnsent } from '../slip/slip-outbox.ts';
-import { UnsentList } from '../slip/unsent-list.tsx';
+import { slipCall } from '../counter/slip-call.ts';
+import { useSlipWrite, useUnsent } from '../counter/slip-outbox.ts';
+import { UnsentList } from '../counter/unsent-list.tsx';
 import { useSellers } from '../quarantine/use-quarantine.ts';
 import { useSession } from '../session/use-session.ts';
 import { call } from '../wire/call.ts';
 import { DeliveryView } from './delivery-view.tsx';
-import { NumberField, type FoundPart } from './number-field.tsx';
+import { NumberField, type FoundPart } from '../part/number-field.tsx';
 
 interface Line {
   readonly text: string;

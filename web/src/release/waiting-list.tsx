@@ -4,7 +4,7 @@ import type { WaitingLine } from '@brackenfell/contract/release';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { printMoment } from '../controls/moment.ts';
-import { useKeys } from '../frame/keys.ts';
+import { useKeys } from '../keys/keys.ts';
 import { call } from '../wire/call.ts';
 import { ReleaseDialog } from './release-dialog.tsx';
 

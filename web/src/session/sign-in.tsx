@@ -1,5 +1,5 @@
 import { useForm } from 'react-hook-form';
-import { Frond } from '../frame/frond.tsx';
+import { Frond } from '../drawing/frond.tsx';
 import { useServerAway } from '../wire/server-presence.ts';
 import { useSignIn } from './use-session.ts';
 

@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import type { Staff } from '@brackenfell/contract/session';
 import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
-import { useKeys } from '../frame/keys.ts';
+import { useKeys } from '../keys/keys.ts';
 import { call } from '../wire/call.ts';
 import { useSignOut, useSwitchPerson } from './use-session.ts';
 

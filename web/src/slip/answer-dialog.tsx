@@ -1,18 +1,18 @@
 import { useState } from 'react';
-import { FACTS, type FactId } from '@brackenfell/core/fitment/facts';
+import { FACTS, type FactId } from '@brackenfell/core/facts/facts';
 import { formatQuantity } from '@brackenfell/core/quantities/format-quantity';
-import { FACT_ANSWERS, isOfVehicle, type FactAnswer } from '@brackenfell/core/slip/fact-answers';
+import { FACT_ANSWERS, isOfVehicle, type FactAnswer } from '@brackenfell/core/facts/fact-answers';
 import { settles, type PieceReading } from '@brackenfell/core/slip/piece-readings';
 import type { Slip, SlipReading } from '@brackenfell/contract/slip';
-import { useDevice } from '../authenticity/use-device.ts';
+import { useDevice } from '../measuring/use-device.ts';
 import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
-import { useKeys } from '../frame/keys.ts';
+import { useKeys } from '../keys/keys.ts';
 import { LETTERS } from '../session/switch-person.tsx';
 import { useSettings } from '../settings/settings.ts';
-import { useFigure } from '../tray/reading-field.tsx';
-import type { SlipSheet } from './open-sheet.ts';
-import { useRead } from './use-read.ts';
+import { useFigure } from '../measuring/reading-field.tsx';
+import type { SlipSheet } from '../counter/slip-sheet.ts';
+import { useRead } from '../counter/use-read.ts';
 
 interface AnswerDialogProps {
   readonly sheet: Extract<SlipSheet, { kind: 'answer' }>;

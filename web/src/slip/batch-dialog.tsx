@@ -3,7 +3,7 @@ import type { SlipLine } from '@brackenfell/contract/slip';
 import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
-import { useKeys } from '../frame/keys.ts';
+import { useKeys } from '../keys/keys.ts';
 import { batchCode, STATE_MARK, STATE_WORDS } from '../quarantine/batch-words.ts';
 import { LETTERS } from '../session/switch-person.tsx';
 import { call } from '../wire/call.ts';

@@ -5,10 +5,10 @@ import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { printPrice } from '../controls/money.ts';
-import { useKeys } from '../frame/keys.ts';
+import { useKeys } from '../keys/keys.ts';
 import { LETTERS } from '../session/switch-person.tsx';
-import { printDocket } from './print-docket.ts';
-import { MATTER_ACTS } from './use-open-matter.ts';
+import { printDocket } from '../counter/print-docket.ts';
+import { MATTER_ACTS } from '../counter/use-open-matter.ts';
 
 interface CollectDialogProps {
   readonly slip: Slip;

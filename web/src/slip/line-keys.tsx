@@ -1,4 +1,4 @@
-import { useKeys } from '../frame/keys.ts';
+import { useKeys } from '../keys/keys.ts';
 
 interface LineKeysProps {
   readonly move: (by: number) => void;

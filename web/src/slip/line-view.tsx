@@ -3,7 +3,7 @@ import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
 import { BAND_WORDS } from '@brackenfell/core/authenticity/judge-piece';
 import { printChance } from '@brackenfell/core/authenticity/say-conclusion';
-import { BAND_INK } from '../authenticity/band-mark.ts';
+import { BAND_INK } from '../controls/band-mark.ts';
 import { printPrice } from '../controls/money.ts';
 
 const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });

@@ -2,7 +2,7 @@ import type { OpenMatter } from '@brackenfell/contract/open-matter';
 import type { Slip } from '@brackenfell/contract/slip';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
-import { MATTER_ACTS } from './use-open-matter.ts';
+import { MATTER_ACTS } from '../counter/use-open-matter.ts';
 
 /** What is still open on a slip, each with the button that goes to its answer, and what the customer is told. */
 export function OpenList({ slip, onAnswer }: { slip: Slip; onAnswer: (matter: OpenMatter) => void }) {

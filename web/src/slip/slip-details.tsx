@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Slip } from '@brackenfell/contract/slip';
 import { readDuty, sayDuty } from '@brackenfell/core/duty/duty-text';
-import { slipCall } from './slip-call.ts';
-import { useSlipWrite, useUnsent } from './slip-outbox.ts';
+import { slipCall } from '../counter/slip-call.ts';
+import { useSlipWrite, useUnsent } from '../counter/slip-outbox.ts';
 
 /** Detail fields that are stored when left. */
 const DETAILS = [

@@ -7,14 +7,14 @@ import { mayTakeOver, mayWrite } from '@brackenfell/core/slip/who-may';
 import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
 import { printMoment } from '../controls/moment.ts';
-import { useKeys } from '../frame/keys.ts';
-import { useCounter } from '../frame/use-counter.ts';
+import { useKeys } from '../keys/keys.ts';
+import { useCounter } from '../counter/use-counter.ts';
 import { LETTERS } from '../session/switch-person.tsx';
-import { slipSheet } from './open-sheet.ts';
-import { printDocket } from './print-docket.ts';
-import { slipCall } from './slip-call.ts';
-import { useSlipWrite } from './slip-outbox.ts';
-import { useSlips } from './use-slip.ts';
+import { slipSheet } from '../counter/slip-sheet.ts';
+import { printDocket } from '../counter/print-docket.ts';
+import { slipCall } from '../counter/slip-call.ts';
+import { useSlipWrite } from '../counter/slip-outbox.ts';
+import { useSlips } from '../counter/use-slip.ts';
 
 /** What an address says of the last customer: none of it goes along to another slip. */
 const CLEAN = { engine: null, inHand: null, asked: null, part: null, build: null, staying: null, duty: null };

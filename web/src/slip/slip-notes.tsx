@@ -1,6 +1,6 @@
 import type { Staff } from '@brackenfell/contract/session';
 import type { Slip } from '@brackenfell/contract/slip';
-import { slipSheet } from './open-sheet.ts';
+import { slipSheet } from '../counter/slip-sheet.ts';
 
 const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
 

@@ -2,14 +2,14 @@ import { useState } from 'react';
 import type { Staff } from '@brackenfell/contract/session';
 import { Key } from '../controls/key.tsx';
 import { printPrice } from '../controls/money.ts';
-import { useKeys } from '../frame/keys.ts';
-import { useCounter } from '../frame/use-counter.ts';
+import { useKeys } from '../keys/keys.ts';
+import { useCounter } from '../counter/use-counter.ts';
 import { useNarrow } from '../settings/use-narrow.ts';
-import { printDocket } from './print-docket.ts';
+import { printDocket } from '../counter/print-docket.ts';
 import { OpenSlip } from './open-slip.tsx';
-import { useUnsent } from './slip-outbox.ts';
+import { useUnsent } from '../counter/slip-outbox.ts';
 import { SlipSheets } from './slip-sheets.tsx';
-import { UnsentList } from './unsent-list.tsx';
+import { UnsentList } from '../counter/unsent-list.tsx';
 
 /** The docket at the right: who it is for, what was chosen, what is still open, what was said. */
 export function SlipPane({ me, onSlips }: { me: Staff; onSlips: () => void }) {

@@ -1,17 +1,17 @@
 import type { Staff } from '@brackenfell/contract/session';
 import type { Slip } from '@brackenfell/contract/slip';
-import { useCounter } from '../frame/use-counter.ts';
+import { useCounter } from '../counter/use-counter.ts';
 import { ReleaseDialog } from '../release/release-dialog.tsx';
 import { AnswerDialog } from './answer-dialog.tsx';
 import { BatchDialog } from './batch-dialog.tsx';
 import { CollectDialog, EndDialog } from './collect-dialog.tsx';
 import { NoteDialog } from './note-dialog.tsx';
-import { slipSheet } from './open-sheet.ts';
-import { printDocket } from './print-docket.ts';
+import { slipSheet } from '../counter/slip-sheet.ts';
+import { printDocket } from '../counter/print-docket.ts';
 import { QuantityDialog } from './quantity-dialog.tsx';
-import { slipCall } from './slip-call.ts';
-import { useSlipWrite } from './slip-outbox.ts';
-import { useOpenMatter } from './use-open-matter.ts';
+import { slipCall } from '../counter/slip-call.ts';
+import { useSlipWrite } from '../counter/slip-outbox.ts';
+import { useOpenMatter } from '../counter/use-open-matter.ts';
 
 const close = () => slipSheet.set(undefined);
 

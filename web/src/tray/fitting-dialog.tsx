@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Dialog } from '../controls/dialog.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { useSettings } from '../settings/settings.ts';
-import { isUnsentSlip } from '../slip/slip-outbox.ts';
+import { isUnsentSlip } from '../counter/slip-outbox.ts';
 import { call } from '../wire/call.ts';
 
 interface FittingDialogProps {

@@ -1,5 +1,5 @@
 import { CONNECTOR_WORDS } from '@brackenfell/core/coils/connector-words';
-import { KIND_WORDS, type PartKind } from '@brackenfell/core/fitment/part-kinds';
+import { KIND_WORDS, type PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { OpenTray } from '@brackenfell/contract/open-tray';
 import type { BuildChoice } from '@brackenfell/contract/tray';
 import { ConnectorFaceDrawing } from '../coils/connector-face.tsx';

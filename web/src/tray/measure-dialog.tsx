@@ -1,4 +1,4 @@
-import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { OpenTray } from '@brackenfell/contract/open-tray';
 import { CoilReading } from '../coils/coil-reading.tsx';
 import { Dialog } from '../controls/dialog.tsx';

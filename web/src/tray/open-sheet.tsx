@@ -3,7 +3,7 @@ import type { OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
 import { DutyDialog } from '../duty/duty-dialog.tsx';
 import { useSetDuty } from '../duty/use-set-duty.ts';
 import { FittedDialog } from '../fitted-set/fitted-dialog.tsx';
-import { useCounter } from '../frame/use-counter.ts';
+import { useCounter } from '../counter/use-counter.ts';
 import { SlipRulesDialog } from '../house-rules/slip-rules-dialog.tsx';
 import { LabelStrip } from '../leads/label-strip.tsx';
 import { MisfireDialog } from '../misfire/misfire-dialog.tsx';

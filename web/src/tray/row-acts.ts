@@ -1,6 +1,6 @@
 import type { OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
-import { FACT_ANSWERS } from '@brackenfell/core/slip/fact-answers';
-import { slipSheet } from '../slip/open-sheet.ts';
+import { FACT_ANSWERS } from '@brackenfell/core/facts/fact-answers';
+import { slipSheet } from '../counter/slip-sheet.ts';
 
 /** What the tray recommends: the first that can be sold as it stands. */
 export const recommended = (tray: OpenTray): OpenRow | undefined =>

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { Slip } from '@brackenfell/contract/slip';
 import { openTray } from '@brackenfell/contract/open-tray';
 import { MOST_EXPLAINED } from '@brackenfell/contract/tray-limits';
-import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
 

@@ -1,4 +1,4 @@
-import type { Connector } from '../coil-facts.ts';
+import type { Connector } from '../../facts/coil-facts.ts';
 import { CONNECTOR_WORDS } from '../connector-words.ts';
 import { defineCheck } from '../../fitment/define-check.ts';
 

@@ -1,4 +1,4 @@
-import type { Mounting } from '../coil-facts.ts';
+import type { Mounting } from '../../facts/coil-facts.ts';
 import { sameOrRefuse } from '../../fitment/same-or-refuse.ts';
 import { within } from '../../fitment/tolerance.ts';
 

@@ -1,5 +1,5 @@
 import { defineCheck } from '../../fitment/define-check.ts';
-import type { Lead } from '../lead-facts.ts';
+import type { Lead } from '../../facts/lead-facts.ts';
 import { sayRoute } from '../say-route.ts';
 import { assignLeads } from '../assign-leads.ts';
 

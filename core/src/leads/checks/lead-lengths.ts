@@ -1,6 +1,6 @@
 import { defineCheck } from '../../fitment/define-check.ts';
 import { assignLeads, MOST_SLACK_MM, servedBy } from '../assign-leads.ts';
-import type { Lead } from '../lead-facts.ts';
+import type { Lead } from '../../facts/lead-facts.ts';
 import { sayRoute } from '../say-route.ts';
 
 const lead = (lengthMm: number): Lead => ({ lengthMm, boot: 'straight', source: 'socket', kohmPerM: 10 });

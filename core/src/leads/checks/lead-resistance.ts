@@ -1,6 +1,6 @@
 import { defineCheck } from '../../fitment/define-check.ts';
 import { inside } from '../../fitment/tolerance.ts';
-import type { Lead } from '../lead-facts.ts';
+import type { Lead } from '../../facts/lead-facts.ts';
 
 const lead = (kohmPerM: number): Lead => ({ lengthMm: 500, boot: 'straight', source: 'socket', kohmPerM });
 const engine = { 'leadsAsked.kohmPerM': { low: 5, high: 16 } } as const;

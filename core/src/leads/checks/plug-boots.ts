@@ -1,6 +1,6 @@
 import { defineCheck } from '../../fitment/define-check.ts';
 import { assignLeads, servedBy } from '../assign-leads.ts';
-import type { Lead, LeadBoot } from '../lead-facts.ts';
+import type { Lead, LeadBoot } from '../../facts/lead-facts.ts';
 import { BOOT_WORDS, sayRoute } from '../say-route.ts';
 
 const lead = (lengthMm: number, boot: LeadBoot): Lead => ({ lengthMm, boot, source: 'socket', kohmPerM: 10 });

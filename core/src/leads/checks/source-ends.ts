@@ -1,5 +1,5 @@
 import { sameOrRefuse } from '../../fitment/same-or-refuse.ts';
-import type { Lead, SourceEnd } from '../lead-facts.ts';
+import type { Lead, SourceEnd } from '../../facts/lead-facts.ts';
 
 const lead = (source: SourceEnd): Lead => ({ lengthMm: 500, boot: 'straight', source, kohmPerM: 10 });
 

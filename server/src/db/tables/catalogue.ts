@@ -4,8 +4,8 @@ import type { NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
 import type { EngineBuild, EngineTraits } from '@brackenfell/core/identification/traits';
 import type { EnginePlan } from '@brackenfell/core/engine-plan/engine-plan';
 import type { EngineNote } from '@brackenfell/contract/engine-plan';
-import type { SourceRank } from '@brackenfell/core/fitment/facts';
-import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import type { SourceRank } from '@brackenfell/core/facts/facts';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 
 /** bigint columns are read and written as decimal strings. */
 type Key = GeneratedAlways<string>;

@@ -2,7 +2,7 @@ import type { ColumnType, Generated, GeneratedAlways } from 'kysely';
 import type { Finding } from '@brackenfell/contract/tray';
 import type { SlipKept } from '@brackenfell/contract/slip';
 import type { Role } from '@brackenfell/contract/endpoint';
-import type { FactId } from '@brackenfell/core/fitment/facts';
+import type { FactId } from '@brackenfell/core/facts/facts';
 import type { Verdict } from '@brackenfell/core/fitment/verdict';
 import type { ReadingHow } from '@brackenfell/core/slip/piece-readings';
 import type { EndReason, SlipState } from '@brackenfell/core/slip/slip-states';

@@ -1,7 +1,7 @@
 import type { ColumnType, Generated, GeneratedAlways } from 'kysely';
 import type { Band } from '@brackenfell/core/authenticity/judge-piece';
 import type { Channel } from '@brackenfell/core/authenticity/prior';
-import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { Batch, Sale } from '@brackenfell/contract/quarantine';
 import type { Entry, Inspection } from '@brackenfell/contract/inspection';
 import type { ReferenceContent } from '@brackenfell/contract/proof-reference';

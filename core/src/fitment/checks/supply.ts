@@ -1,3 +1,0 @@
-import { supplyCheck } from '../supply-check.ts';
-
-export const supply = supplyCheck('plug.supply');

@@ -1,0 +1,50 @@
+import { randomBytes } from 'node:crypto';
+import type { Logger } from 'pino';
+import { simulatedPlates, type PlateRegister } from '@brackenfell/stand-ins/plate-register';
+import { CatalogueIndexes } from '../catalogue/catalogue-index.ts';
+import { FactSheets } from '../catalogue/fact-sheets.ts';
+import type { Database } from '../db/database.ts';
+import { RecentSessions } from '../staff/recent-sessions.ts';
+
+/** What every route works with. */
+export interface Context {
+  readonly db: Database;
+  readonly sheets: FactSheets;
+  readonly indexes: CatalogueIndexes;
+  readonly recentSessions: RecentSessions;
+  /** The register of plates and serial numbers: the simulated one until a real one is put in its place. */
+  readonly plates: PlateRegister;
+  readonly log: Logger;
+  readonly webFolder: string | undefined;
+  /** What receipts of calls are keyed with. */
+  readonly secret: string;
+  /** Host names answered to besides loopback. */
+  readonly hosts: readonly string[];
+  readonly trustProxy: string | number | undefined;
+}
+
+interface Serving {
+  readonly webFolder?: string | undefined;
+  readonly secret?: string;
+  readonly hosts?: readonly string[];
+  readonly trustProxy?: string | number | undefined;
+}
+
+export function createContext(
+  db: Database,
+  log: Logger,
+  { webFolder, secret, hosts = [], trustProxy }: Serving = {},
+): Context {
+  return {
+    db,
+    sheets: new FactSheets(db),
+    indexes: new CatalogueIndexes(),
+    recentSessions: new RecentSessions(),
+    plates: simulatedPlates,
+    log,
+    webFolder,
+    secret: secret ?? randomBytes(32).toString('base64url'),
+    hosts,
+    trustProxy,
+  };
+}

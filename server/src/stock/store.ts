@@ -1,0 +1,87 @@
+import { sql } from 'kysely';
+import type { Database, Writing } from '../db/database.ts';
+
+interface Movement {
+  readonly partId: string;
+  readonly batchId: string | null;
+  /** Positive into the shop. */
+  readonly quantity: number;
+  readonly why: 'received' | 'sold';
+  readonly lineId?: string;
+  readonly named?: boolean;
+  readonly staffId: string;
+}
+
+/** Writes a movement down and lets the stock of part and batch follow it. The database refuses what is not there. */
+export async function moveStock(
+  trx: Writing,
+  { partId, batchId, quantity, why, lineId, named, staffId }: Movement,
+): Promise<void> {
+  await trx
+    .insertInto('stock_movement')
+    .values({
+      part_id: partId,
+      batch_id: batchId,
+      quantity,
+      why,
+      slip_line_id: lineId ?? null,
+      named: named ?? false,
+      staff_id: staffId,
+    })
+    .execute();
+  await sql`insert into stock (part_id, on_hand) values (${partId}, ${quantity})
+            on conflict (part_id) do update set on_hand = stock.on_hand + ${quantity}`.execute(trx);
+  // What is received counts in its batch from the start.
+  if (batchId !== null && why !== 'received')
+    await sql`update batch set on_hand = on_hand + ${quantity} where id = ${batchId}`.execute(trx);
+}
+
+/** Lines that a slip sells. */
+export async function readSoldLines(db: Database, slipId: string) {
+  return db
+    .selectFrom('slip_line')
+    .select(['id', 'part_id', 'batch_id', 'quantity'])
+    .where('slip_id', '=', slipId)
+    .where('kind', '=', 'sale')
+    .where('removed_at', 'is', null)
+    .orderBy('part_id')
+    .orderBy('id')
+    .execute();
+}
+
+/** Batches of a part that may be sold and are on the shelf, the oldest first; locked until the sale is written. */
+export async function lockSellable(trx: Writing, partId: string) {
+  return trx
+    .selectFrom('batch')
+    .select(['id', 'on_hand'])
+    .where('part_id', '=', partId)
+    .where('state', 'in', ['open', 'released'])
+    .where('on_hand', '>', 0)
+    .orderBy('received_at')
+    .orderBy('id')
+    .forUpdate()
+    .execute();
+}
+
+/** What is free to sell of each part, what lies held in quarantine beside it, bin and price; one row each. */
+export async function readStock(db: Database, partIds: readonly string[]) {
+  const { rows } = await sql<{
+    id: string;
+    on_hand: number | null;
+    held: number;
+    unproven: number;
+    bin: string | null;
+    each_minor: number | null;
+  }>`
+    select i.id, greatest(0, s.on_hand - coalesce(b.held, 0))::int as on_hand, coalesce(b.held, 0)::int as held,
+           coalesce(b.unproven, 0)::int as unproven, s.bin, p.each_minor
+      from unnest(${partIds}::bigint[]) as i (id)
+      left join stock s on s.part_id = i.id left join price p on p.part_id = i.id
+      left join (select part_id, sum(on_hand) filter (where state <> 'open') as held,
+                        sum(on_hand) filter (where state = 'open' and 'not-proven' =
+                          (select c.band from inspection n join inspection_conclusion c on c.inspection_id = n.id
+                            where n.batch_id = batch.id order by c.id desc limit 1)) as unproven
+                   from batch where part_id = any(${partIds}::bigint[]) and state <> 'released' and on_hand > 0
+                  group by part_id) b on b.part_id = i.id`.execute(db);
+  return new Map(rows.map((row) => [row.id, row]));
+}

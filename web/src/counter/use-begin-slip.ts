@@ -1,0 +1,31 @@
+import { useCounter } from './use-counter.ts';
+import { slipCall } from './slip-call.ts';
+import { nameNewSlip, useSlipWrite } from './slip-outbox.ts';
+
+/**
+ * The slip in hand, begun first when there is none, with what the desk already knows. Gives its id at once: one of our own
+ * until the server has answered, so that what follows need not wait for it.
+ */
+export function useBeginSlip() {
+  const { slipId, slip, inHand, build, staying, duty, go } = useCounter();
+  const write = useSlipWrite();
+  return (engineId: string | undefined): string => {
+    if (slipId !== undefined) {
+      // An engine picked before the slip knew it goes on the slip first, so that what follows is judged for it.
+      if (engineId && slip.data?.engineId === null)
+        write.mutate(slipCall('changeSlip', { params: { slipId }, body: { engineId } }, 'engine chosen'), {}, slipId);
+      return slipId;
+    }
+    const name = nameNewSlip();
+    const body = {
+      ...(engineId ? { engineId } : {}),
+      ...(inHand ? { inHandPartId: inHand } : {}),
+      ...(build ? { build } : {}),
+      ...(staying ? { staying } : {}),
+      ...(duty ? { duty } : {}),
+    };
+    write.mutate(slipCall('createSlip', { body }, 'new slip'), {}, name);
+    go(window.location.pathname, { slip: name }, { replace: true });
+    return name;
+  };
+}

@@ -1,0 +1,96 @@
+import { Suspense, useEffect } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
+import { Navigate, Route, Routes, useParams } from 'react-router';
+import { EngineStage } from '../engine/engine-stage.tsx';
+import { FaultScreen } from './fault-screen.tsx';
+import { Frame } from './frame.tsx';
+import { AwayBanner } from './away-banner.tsx';
+import { fetchRooms, room } from './room.ts';
+import { SignIn } from '../session/sign-in.tsx';
+import { useSession } from '../session/use-session.ts';
+
+/** The tray first: it is what one goes to from the engine. */
+const PartsStage = room(async () => (await import('../tray/parts-stage.tsx')).PartsStage);
+const PartPage = room(async () => (await import('../part/part-page.tsx')).PartPage);
+const BeginInspection = room(async () => (await import('../authenticity/begin-inspection.tsx')).BeginInspection);
+const ProofStage = room(async () => (await import('../authenticity/proof-stage.tsx')).ProofStage);
+const BatchesPage = room(async () => (await import('../quarantine/batches-page.tsx')).BatchesPage);
+const SellersPage = room(async () => (await import('../quarantine/sellers-page.tsx')).SellersPage);
+const NoticesPage = room(async () => (await import('../quarantine/notices-page.tsx')).NoticesPage);
+const ReferencesPage = room(async () => (await import('../authenticity/references-page.tsx')).ReferencesPage);
+const ReceivingPage = room(async () => (await import('../receiving/receiving-page.tsx')).ReceivingPage);
+const AuditPage = room(async () => (await import('../audit/audit-page.tsx')).AuditPage);
+const EngineList = room(async () => (await import('../catalogue/engine-list.tsx')).EngineList);
+const EnginePage = room(async () => (await import('../catalogue/engine-page.tsx')).EnginePage);
+const GraphPage = room(async () => (await import('../interchange/graph-page.tsx')).GraphPage);
+const DimensionPage = room(async () => (await import('../dimensions/dimension-page.tsx')).DimensionPage);
+const PeoplePage = room(async () => (await import('../session/people-page.tsx')).PeoplePage);
+const HelpPage = room(async () => (await import('../help/help-page.tsx')).HelpPage);
+const HouseRulesPage = room(async () => (await import('../house-rules/house-rules-page.tsx')).HouseRulesPage);
+
+/** The whole application: sign-in, then the counter's frame with its stages. */
+export function App() {
+  const session = useSession();
+  const isSignedIn = Boolean(session.data);
+  // The counter is usable before: the other screens come while it is looked at.
+  useEffect(() => {
+    if (isSignedIn) void fetchRooms();
+  }, [isSignedIn]);
+  return (
+    <>
+      {session.isPending && <p className="p-6 text-soft">Opening the counter …</p>}
+      {session.error && !session.data && (
+        <div className="p-6">
+          <AwayBanner />
+          <p className="mt-2 text-soft">{session.error.message}</p>
+        </div>
+      )}
+      {session.data === null && <SignIn />}
+      {session.data && (
+        <ErrorBoundary FallbackComponent={FaultScreen}>
+          <Suspense fallback={<p className="p-6 text-soft">Opening …</p>}>
+            <Routes>
+              <Route element={<Frame me={session.data} />}>
+                <Route index element={<Navigate to="/counter/engine" replace />} />
+                <Route path="counter/engine" element={<EngineStage />} />
+                <Route path="counter/parts" element={<PartsStage />} />
+                <Route path="counter/proof" element={<BeginInspection />} />
+                <Route path="counter/proof/:inspectionId" element={<ProofStage />} />
+                <Route path="quarantine" element={<Navigate to="/quarantine/batches" replace />} />
+                <Route path="quarantine/batches" element={<BatchesPage />} />
+                <Route path="quarantine/batches/:batchId" element={<BatchesPage />} />
+                <Route path="quarantine/sellers" element={<SellersPage />} />
+                <Route path="quarantine/receiving" element={<ReceivingPage />} />
+                <Route path="quarantine/receiving/:deliveryId" element={<ReceivingPage />} />
+                <Route path="quarantine/references" element={<ReferencesPage />} />
+                <Route path="quarantine/notices" element={<NoticesPage />} />
+                <Route path="parts/:partId" element={<PartPage />} />
+                <Route path="slips/:slipId" element={<SlipAddress />} />
+                <Route path="parts/:partId/graph" element={<GraphPage />} />
+                <Route path="engines/:engineId" element={<EnginePage />} />
+                <Route path="catalogue" element={<Navigate to="/catalogue/engines" replace />} />
+                <Route path="catalogue/engines" element={<EngineList />} />
+                <Route path="catalogue/dimensions" element={<DimensionPage />} />
+                <Route path="catalogue/audit" element={<AuditPage />} />
+                <Route path="people" element={<PeoplePage />} />
+                <Route path="help" element={<HelpPage />} />
+                <Route path="house-rules" element={<HouseRulesPage />} />
+                <Route path="*" element={<Nowhere />} />
+              </Route>
+            </Routes>
+          </Suspense>
+        </ErrorBoundary>
+      )}
+    </>
+  );
+}
+
+/** The shareable address of a slip opens it at the counter. */
+function SlipAddress() {
+  const { slipId = '' } = useParams();
+  return <Navigate to={`/counter/parts?slip=${encodeURIComponent(slipId)}`} replace />;
+}
+
+function Nowhere() {
+  return <p className="col-span-2 p-6">There is nothing at this address. Press 1 for the engine stage, or / to ask.</p>;
+}

@@ -1,0 +1,116 @@
+import { useEffect, useRef, useState } from 'react';
+import { Outlet, useLocation, useNavigate } from 'react-router';
+import { ErrorBoundary } from 'react-error-boundary';
+import { Toaster } from 'sonner';
+import type { Staff } from '@brackenfell/contract/session';
+import { AskLine } from '../ask/ask-line.tsx';
+import { ScanList } from '../ask/scan-list.tsx';
+import { keepScan } from '../ask/scans.ts';
+import { SwitchPerson } from '../session/switch-person.tsx';
+import { changeSettings, nextUnits, useSettings } from '../settings/settings.ts';
+import { SlipList } from '../slip/slip-list.tsx';
+import { useBegunAs, useOutboxFlow } from '../counter/slip-outbox.ts';
+import { printDocket } from '../counter/print-docket.ts';
+import { SlipPane } from '../slip/slip-pane.tsx';
+import { FaultScreen } from './fault-screen.tsx';
+import { AwayBanner } from './away-banner.tsx';
+import { KeyHelp } from './key-help.tsx';
+import { useKeys, watchForBursts } from '../keys/keys.ts';
+import { isCatalogue, isQuarantine, Rail } from './rail.tsx';
+import { CatalogueStrip } from '../catalogue/catalogue-strip.tsx';
+import { QuarantineStrip } from '../quarantine/quarantine-strip.tsx';
+import { keepCounter, lastCounter } from '../counter/last-address.ts';
+import { usePageTitle } from './use-page-title.ts';
+import { StageStrip } from './stage-strip.tsx';
+import { useCounter } from '../counter/use-counter.ts';
+
+type Sheet = 'keys' | 'person' | 'slips' | 'scans' | undefined;
+
+/** The frame around every screen of the counter: rail, ask line, stages, desk and slip. */
+export function Frame({ me }: { me: Staff }) {
+  const [sheet, open] = useState<Sheet>();
+  const ask = useRef<HTMLInputElement>(null);
+  const desk = useRef<HTMLDivElement>(null);
+  const { go, slipId, slip } = useCounter();
+  const docket = slip.data && printDocket(slip.data.docket);
+  const navigate = useNavigate();
+  const settings = useSettings();
+  const { pathname, search } = useLocation();
+  const inCatalogue = isCatalogue(pathname);
+  const inQuarantine = isQuarantine(pathname);
+  useEffect(() => watchForBursts(keepScan), []);
+  usePageTitle(pathname, docket, slip.data?.engine ?? undefined);
+  useOutboxFlow();
+  // A slip begun here gets its number in the address as soon as the server has given it one.
+  const begunAs = useBegunAs(slipId);
+  useEffect(() => {
+    if (!begunAs) return;
+    const next = new URLSearchParams(window.location.search);
+    next.set('slip', begunAs);
+    void navigate({ pathname: window.location.pathname, search: next.toString() }, { replace: true });
+  }, [begunAs, navigate]);
+  useEffect(() => {
+    if (pathname.startsWith('/counter')) keepCounter(`${pathname}${search}`);
+  }, [pathname, search]);
+  const close = () => {
+    open(undefined);
+  };
+  const toDesk = () => desk.current?.focus();
+  /** Escape in a field of the desk gives the keys back to the desk; a dialog keeps its own. */
+  const leaveField = (event: React.KeyboardEvent) => {
+    const { target, currentTarget } = event;
+    const inField = target instanceof HTMLElement && /^(INPUT|SELECT|TEXTAREA)$/.test(target.tagName);
+    if (event.key === 'Escape' && inField && !event.defaultPrevented && currentTarget.contains(target)) toDesk();
+  };
+  useKeys('Everywhere', [
+    { press: '/', does: 'Ask line', run: () => ask.current?.focus() },
+    { press: '?', does: 'Keys and reading', run: () => open('keys') },
+    { press: 'Shift+?', printed: '?', does: 'Keys and reading', run: () => open('keys') },
+    ...(inCatalogue || inQuarantine
+      ? []
+      : [
+          { press: '1', does: 'Engine stage', run: () => go('/counter/engine') },
+          { press: '2', does: 'Parts stage', run: () => go('/counter/parts') },
+          { press: '3', does: 'Proof stage', run: () => go('/counter/proof') },
+        ]),
+    { press: ', c', printed: ', then c', does: 'Counter', run: () => void navigate(lastCounter()) },
+    { press: ', k', printed: ', then k', does: 'Catalogue', run: () => go('/catalogue/engines') },
+    { press: ', q', printed: ', then q', does: 'Quarantine', run: () => go('/quarantine/batches') },
+    { press: ', h', printed: ', then h', does: 'House rules', run: () => go('/house-rules') },
+    { press: '=', does: 'Slips: begin, park, take up', run: () => open('slips') },
+    { press: '`', does: 'What was scanned', run: () => open('scans') },
+    { press: 'o', does: 'Hand over the counter', run: () => open('person') },
+    {
+      press: 'u',
+      does: 'Units: metric, imperial, both',
+      run: () => changeSettings({ units: nextUnits(settings.units) }),
+    },
+  ]);
+  return (
+    <div className="frame">
+      <Rail me={me} onPerson={() => open('person')} />
+      <AskLine
+        inputRef={ask}
+        onLeave={toDesk}
+        onKeys={() => open('keys')}
+        onScans={() => open('scans')}
+        units={settings.units}
+      />
+      <div className="frame-strip">
+        <AwayBanner />
+        {inCatalogue ? <CatalogueStrip /> : inQuarantine ? <QuarantineStrip /> : <StageStrip />}
+      </div>
+      <div className="frame-desk" ref={desk} tabIndex={-1} data-desk onKeyDown={leaveField}>
+        <ErrorBoundary FallbackComponent={FaultScreen} resetKeys={[pathname]}>
+          <Outlet />
+        </ErrorBoundary>
+      </div>
+      <SlipPane me={me} onSlips={() => open('slips')} />
+      {sheet === 'keys' && <KeyHelp onClose={close} />}
+      {sheet === 'person' && <SwitchPerson me={me} onClose={close} />}
+      {sheet === 'scans' && <ScanList onClose={close} />}
+      {sheet === 'slips' && <SlipList me={me} onClose={close} />}
+      <Toaster position="bottom-left" duration={3500} toastOptions={{ className: 'toast' }} />
+    </div>
+  );
+}

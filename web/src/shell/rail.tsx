@@ -1,0 +1,93 @@
+import { Link, useLocation, useNavigate } from 'react-router';
+import { Tooltip } from 'radix-ui';
+import type { Staff } from '@brackenfell/contract/session';
+import { Frond } from '../drawing/frond.tsx';
+import { lastCounter } from '../counter/last-address.ts';
+
+/** Rooms of the shop. Those not built yet are shown for what they will be and cannot be entered. */
+const ROOMS = [
+  { name: 'Counter', key: 'c', to: '/counter/engine' },
+  { name: 'Catalogue', key: 'k', to: '/catalogue/engines' },
+  { name: 'Quarantine', key: 'q', to: '/quarantine/batches' },
+  { name: 'Garage book', key: 'g' },
+  { name: 'Sums', key: 's' },
+  { name: 'Drill', key: 'd' },
+  { name: 'House rules', key: 'h', to: '/house-rules' },
+] as const;
+
+/** The catalogue room: its sheets, and the pages of engines and graphs it opens. */
+export const isCatalogue = (pathname: string): boolean => /^\/(catalogue|engines|parts\/[^/]+\/graph)/.test(pathname);
+
+export const isQuarantine = (pathname: string): boolean => pathname.startsWith('/quarantine');
+
+export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
+  const { pathname } = useLocation();
+  const navigate = useNavigate();
+  const here = isCatalogue(pathname)
+    ? 'Catalogue'
+    : isQuarantine(pathname)
+      ? 'Quarantine'
+      : pathname.startsWith('/house-rules')
+        ? 'House rules'
+        : 'Counter';
+  return (
+    <Tooltip.Provider delayDuration={150}>
+      <nav className="frame-rail" aria-label="Rooms">
+        <div className="py-2">
+          <Frond />
+        </div>
+        <ul className="flex min-h-0 w-full flex-1 flex-col">
+          {ROOMS.map((room) => (
+            <li key={room.name} className="rail-room" data-here={room.name === here || undefined}>
+              <Tooltip.Root>
+                <Tooltip.Trigger asChild>
+                  {'to' in room ? (
+                    <Link
+                      to={room.to}
+                      onClick={(event) => {
+                        if (room.name !== 'Counter') return;
+                        event.preventDefault();
+                        void navigate(lastCounter());
+                      }}
+                      aria-current={room.name === here ? 'page' : undefined}
+                      aria-label={room.name}
+                    >
+                      <RoomName name={room.name} />
+                    </Link>
+                  ) : (
+                    <button type="button" tabIndex={-1} aria-disabled="true" aria-label={`${room.name}, not built yet`}>
+                      <RoomName name={room.name} />
+                    </button>
+                  )}
+                </Tooltip.Trigger>
+                <Tooltip.Content
+                  side="right"
+                  sideOffset={4}
+                  className="z-30 border border-line bg-slip px-2 py-1 text-peat"
+                >
+                  {room.name} {'to' in room ? `(, then ${room.key})` : '– not built yet'}
+                </Tooltip.Content>
+              </Tooltip.Root>
+            </li>
+          ))}
+        </ul>
+        <button
+          type="button"
+          className="num min-h-9 w-full border-t border-hair text-xs font-semibold text-soft hover:bg-bracken-wash"
+          onClick={onPerson}
+          aria-label={`${me.name}, ${me.role}. Hand over the counter`}
+        >
+          {me.initials}
+        </button>
+      </nav>
+    </Tooltip.Provider>
+  );
+}
+
+function RoomName({ name }: { name: string }) {
+  return (
+    <span className="rail-name" aria-hidden="true">
+      {name}
+    </span>
+  );
+}

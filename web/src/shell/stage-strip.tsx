@@ -1,0 +1,70 @@
+import { useLocation } from 'react-router';
+import { Mark } from '../controls/mark.tsx';
+import { useEngine } from '../engine/use-engine.ts';
+import { useCounter } from '../counter/use-counter.ts';
+
+/** The stages of a slip in working order, each with what it still needs. */
+export function StageStrip() {
+  const { engineId, slip, go } = useCounter();
+  const engine = useEngine(engineId);
+  const { pathname } = useLocation();
+  const openQuestions = slip.data?.open.filter(({ kind }) => kind === 'question').length ?? 0;
+  const lines = slip.data?.lines.length ?? 0;
+  const engineNeed = engine.data ? engine.data.code : engineId ? 'fetching' : 'which engine?';
+  const partsNeed = !engineId
+    ? 'needs the engine'
+    : openQuestions > 0
+      ? `${openQuestions} ${openQuestions === 1 ? 'question' : 'questions'} open`
+      : lines > 0
+        ? `${lines} ${lines === 1 ? 'line' : 'lines'} on the slip`
+        : 'none chosen yet';
+  const proofs = slip.data?.lines.flatMap(({ proof }) => proof?.band ?? []) ?? [];
+  const anySuspect = proofs.includes('suspect');
+  const proofNeed = anySuspect
+    ? 'suspect'
+    : proofs.length > 0
+      ? `${proofs.length} of ${lines} looked at`
+      : lines > 0
+        ? 'not looked at'
+        : 'from a number';
+  const stages = [
+    { key: '1', name: 'Engine', need: engineNeed, to: '/counter/engine', mark: engineId ? 'match' : 'unknown' },
+    { key: '2', name: 'Parts', need: partsNeed, to: '/counter/parts', mark: openQuestions > 0 ? 'unknown' : undefined },
+    { key: '3', name: 'Proof', need: proofNeed, to: '/counter/proof', mark: anySuspect ? 'refuse' : undefined },
+    { key: '4', name: 'Set-up', need: 'not built yet' },
+    { key: '5', name: 'Hand-over', need: 'not built yet' },
+    { key: '6', name: 'Old parts', need: 'not built yet' },
+  ] as const;
+  return (
+    <nav className="strip" aria-label="Stages">
+      {stages.map((stage) => {
+        const inside = (
+          <>
+            <span className="num text-xs" aria-hidden="true">
+              {stage.key}
+            </span>
+            <b>{stage.name}</b>
+            <small>
+              {'mark' in stage && stage.mark && <Mark kind={stage.mark} rem={0.625} />}
+              <span className="truncate">{stage.need}</span>
+            </small>
+          </>
+        );
+        return 'to' in stage ? (
+          <button
+            key={stage.key}
+            type="button"
+            aria-current={pathname === stage.to || pathname.startsWith(`${stage.to}/`) ? 'step' : undefined}
+            onClick={() => go(stage.to)}
+          >
+            {inside}
+          </button>
+        ) : (
+          <button key={stage.key} type="button" tabIndex={-1} aria-disabled="true" className="later">
+            {inside}
+          </button>
+        );
+      })}
+    </nav>
+  );
+}

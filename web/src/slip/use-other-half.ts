@@ -1,9 +1,0 @@
-import type { PartKind } from '@brackenfell/core/fitment/part-kinds';
-import { useCounter } from '../frame/use-counter.ts';
-
-/** The cap for a rotor, the rotor for a cap, if it is on the slip: the two are judged as a pair. */
-export function useOtherHalf(kind: PartKind): string | undefined {
-  const { slip } = useCounter();
-  const other = kind === 'cap' ? 'rotor' : kind === 'rotor' ? 'cap' : undefined;
-  return slip.data?.lines.find((line) => line.partKind === other)?.partId;
-}
