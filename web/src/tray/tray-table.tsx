@@ -287,6 +287,7 @@ const Row = memo(function Row({ row, index, top, height, columns, pick, onTake }
       aria-label={`${row.printed}, ${VERDICT_WORDS[row.verdict]}: ${row.reason}`}
       aria-rowindex={index + 2}
       aria-selected={picked}
+      tabIndex={picked ? 0 : -1}
       style={{ top, height }}
       onClick={() => pick.set(index)}
       onDoubleClick={() => onTake(row)}
