@@ -6,9 +6,7 @@ import { from as copyFrom } from 'pg-copy-streams';
 import { foldKey } from '@brackenfell/core/part-numbers/fold-key';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { neighbourKeys } from '@brackenfell/core/part-numbers/one-edit';
-import type { RecordedFactId } from '@brackenfell/contract/fact-values';
 import { largeWorld, SHAPES, type LargeWorld } from '@brackenfell/demo/large/large-world';
-import { encodeFigure } from '@brackenfell/server/catalogue/figure-codec';
 
 type Cell = string | number | boolean | null;
 const NULL = String.raw`\N`;
@@ -183,13 +181,10 @@ function* referenceRows(world: LargeWorld, firstId: number): Generator<Cell[]> {
 type Timed = (what: string, work: () => Promise<number>) => Promise<void>;
 
 function encoded(facts: object): Cell[][] {
-  return Object.entries(facts).map(([attribute, value]) => {
-    const { low, high, code, unit } = encodeFigure(attribute as RecordedFactId, value as never);
-    return [attribute, low, high, code, unit];
-  });
+  return Object.entries(facts).map(([attribute, value]) => [attribute, JSON.stringify(value)]);
 }
 
-const FIGURE_COLUMNS = 'id, part_id, position_id, attribute, low, high, code, unit, source_rank, source_name, readings';
+const FIGURE_COLUMNS = 'id, part_id, position_id, attribute, value, source_rank, source_name, readings';
 
 async function fillPlugs(client: pg.Client, world: LargeWorld, firstId: number, timed: Timed): Promise<void> {
   const plugs = world.parts.filter(({ kind }) => kind === 'plug');
@@ -199,7 +194,7 @@ async function fillPlugs(client: pg.Client, world: LargeWorld, firstId: number, 
     let id = firstId;
     for (const plug of plugs) {
       const maker = world.makers[plug.maker]!;
-      const heat: Cell[] = ['plug.heat', null, null, `${maker.id}:${plug.heat}`, null];
+      const heat: Cell[] = ['plug.heat', JSON.stringify({ maker: maker.id, code: plug.heat })];
       for (const row of [...shapes[plug.shape]!, heat]) {
         yield [id, plug.id, null, ...row, 'part-maker', `${maker.name} catalogue`, 1];
         id += 1;

@@ -1,19 +1,31 @@
 import { z } from 'zod';
-import { SOURCE_RANKS } from '@brackenfell/core/facts/facts';
+import {
+  RECORDED_FACT_IDS,
+  RECORDED_SHAPES,
+  SOURCE_RANKS,
+  type RecordedFactId,
+  type RecordedValue,
+} from '@brackenfell/core/facts/facts';
+import { makersInstruction } from '@brackenfell/core/facts/makers-instruction';
 import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { LAYOUTS, LEADS_GO } from '@brackenfell/core/identification/traits';
+import { isSchool } from '@brackenfell/core/house-rules/house-rules';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
 import { EngineKey } from './endpoint.ts';
 import { EngineNote, EnginePlan } from './engine-plan.ts';
-import { RECORDED_FACTS, type RecordedFactId } from './fact-values.ts';
 
-const ids = Object.keys(RECORDED_FACTS) as RecordedFactId[];
-const idsOf = (prefix: string) => ids.filter((id) => id.startsWith(prefix));
+/** Of a maker's instruction a file must name a house rule and a school that there are. */
+const instructs = makersInstruction.refine(({ rule, school }) => isSchool(rule, school), 'no such school of that rule');
+const shapeOf = (id: RecordedFactId): z.ZodType => (id.endsWith('.instructs') ? instructs : RECORDED_SHAPES[id]);
 const factsOf = (prefix: string) =>
-  z.strictObject(Object.fromEntries(idsOf(prefix).map((id) => [id, RECORDED_FACTS[id].optional()])));
+  z.strictObject(
+    Object.fromEntries(
+      RECORDED_FACT_IDS.filter((id) => id.startsWith(prefix)).map((id) => [id, shapeOf(id).optional()]),
+    ),
+  );
 
 type FactsOf<P extends string> = {
-  [K in RecordedFactId as K extends `${P}${string}` ? K : never]?: z.infer<(typeof RECORDED_FACTS)[K]>;
+  [K in RecordedFactId as K extends `${P}${string}` ? K : never]?: RecordedValue<K>;
 };
 export type PlugFacts = FactsOf<'plug.'>;
 export type PositionFacts = FactsOf<'position.'>;
@@ -167,7 +179,7 @@ const ListingEntry = z.object({
 export type ListingEntry = z.input<typeof ListingEntry>;
 
 const DecodedFact = z.object({
-  fact: z.enum(ids),
+  fact: z.enum(RECORDED_FACT_IDS),
   low: z.number().optional(),
   high: z.number().optional(),
   code: z.string().optional(),
@@ -192,9 +204,14 @@ const NumberGrammar = z.object({
             kind: z.literal('codes'),
             codes: z.record(z.string(), z.object({ says: z.string(), facts: z.array(DecodedFact).optional() })),
           }),
-          z.object({ kind: z.literal('cut-off'), fact: z.enum(ids), unitMm: z.number().positive(), says: z.string() }),
+          z.object({
+            kind: z.literal('cut-off'),
+            fact: z.enum(RECORDED_FACT_IDS),
+            unitMm: z.number().positive(),
+            says: z.string(),
+          }),
           z.object({ kind: z.literal('rating'), maker: z.string() }),
-          z.object({ kind: z.literal('count'), fact: z.enum(ids), says: z.string() }),
+          z.object({ kind: z.literal('count'), fact: z.enum(RECORDED_FACT_IDS), says: z.string() }),
         ]),
       }),
     )

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { MEASURED_WITH } from '@brackenfell/core/dimensions/dimensions';
-import { TERMINALS } from '@brackenfell/core/facts/facts';
+import { TERMINALS } from '@brackenfell/core/facts/plug-facts';
 import { EngineKey, endpoint, EVERYONE, Id, Units } from './endpoint.ts';
 
 const lengthMm = z.coerce.number().min(1).max(100).optional();

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { CONNECTORS, TOPOLOGIES } from '@brackenfell/core/facts/coil-facts';
 import { CAP_FIXINGS, SHAFTS } from '@brackenfell/core/facts/distributor-facts';
-import { GROUND_FORMS, SEATS, TERMINALS } from '@brackenfell/core/facts/facts';
-import { RECORDED_FACTS } from './fact-values.ts';
+import { GROUND_FORMS, SEATS, TERMINALS } from '@brackenfell/core/facts/plug-facts';
+import { RECORDED_SHAPES } from '@brackenfell/core/facts/facts';
 
 /** Everything the section drawing needs of a plug; null is drawn dashed, never by a default. Lengths in mm. */
 export const PlugShape = z
@@ -48,7 +48,7 @@ export const CoilShape = z
     pins: z.number().nullable(),
     bootLengthMm: z.number().nullable(),
     bootAngleDeg: z.number().nullable(),
-    mounting: RECORDED_FACTS['coil.mounting'].nullable(),
+    mounting: RECORDED_SHAPES['coil.mounting'].nullable(),
   })
   .meta({ id: 'CoilShape' });
 export type CoilShape = z.infer<typeof CoilShape>;
@@ -57,7 +57,7 @@ export type CoilShape = z.infer<typeof CoilShape>;
 export const LeadSetShape = z
   .object({
     part: z.literal('lead-set'),
-    leads: RECORDED_FACTS['leads.set'].nullable(),
+    leads: RECORDED_SHAPES['leads.set'].nullable(),
     leadFor: z.array(z.number().int().nullable()),
     slackMm: z.array(z.number().nullable()),
     leftOver: z.array(z.number().int()),

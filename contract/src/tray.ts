@@ -8,7 +8,7 @@ import { DutyText } from './duty.ts';
 import { EngineKey, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
 import { Source } from './engine.ts';
 import { EnginePlan } from './engine-plan.ts';
-import { RECORDED_FACTS } from './fact-values.ts';
+import { RECORDED_SHAPES } from '@brackenfell/core/facts/facts';
 import { FactKey } from './open-matter.ts';
 import { PartKind } from './part-kind.ts';
 import { MOST_ASKED, MOST_EXPLAINED } from './tray-limits.ts';
@@ -131,9 +131,9 @@ export const Drawing = z
     z.object({
       part: z.literal('lead-set'),
       plan: EnginePlan.nullable(),
-      routes: RECORDED_FACTS['leadsAsked.routes'].nullable(),
+      routes: RECORDED_SHAPES['leadsAsked.routes'].nullable(),
       mostSlackMm: z.number(),
-      kohmPerM: RECORDED_FACTS['leadsAsked.kohmPerM'].nullable(),
+      kohmPerM: RECORDED_SHAPES['leadsAsked.kohmPerM'].nullable(),
       /** Where each cylinder's lead stands on the distributor's cap; null without one. */
       towers: z.array(z.object({ cylinder: z.number().int(), angleDeg: z.number() })).nullable(),
     }),

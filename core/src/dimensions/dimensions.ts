@@ -1,4 +1,4 @@
-import type { Terminal } from '../facts/facts.ts';
+import type { Terminal } from '../facts/plug-facts.ts';
 
 /** What a customer measured of a plug. Lengths in mm; what was not measured is left out. */
 export interface Dimensions {

@@ -1,4 +1,5 @@
-import { rulingValue, type ClassRule, type FactSheet, type FactSource } from '../facts/facts.ts';
+import { rulingValue, type FactSheet, type FactSource } from '../facts/facts.ts';
+import { type ClassRule } from '../facts/settled-facts.ts';
 import { HOUSE_RULES, type HouseRules, type RuleId } from '../house-rules/house-rules.ts';
 import { saySpoke, settleRules, type SettledRules } from '../house-rules/settle-rules.ts';
 import { agreedIntervalHours, agreedIntervalKm, gapForDuty, heatOffsetSteps, type Duty } from './duty.ts';

@@ -1,4 +1,6 @@
-import { meaning, type Span, type FactMeaning, type Supply } from './fact-shapes.ts';
+import { z } from 'zod';
+import { fact } from './fact.ts';
+import { count, deg, mm, ohm, span, supply, word } from './fact-shapes.ts';
 
 /** How a coil serves its plugs. Domain section 5. */
 export const TOPOLOGIES = ['on-plug', 'near-plug', 'waste-spark', 'rail', 'canister'] as const;
@@ -24,99 +26,160 @@ export type Connector = (typeof CONNECTORS)[number];
 export const GRIPS = ['solid', 'stud', 'cup', 'lead'] as const;
 export type Grip = (typeof GRIPS)[number];
 
-export interface Mounting {
-  readonly holes: number;
-  /** Between the outer holes, centre to centre; 0 where there is one hole. */
-  readonly spacingMm: number;
-  /** Of the screw that goes through. */
-  readonly threadMm: number;
-}
+/** Screws that hold a coil: `spacingMm` between the outer holes, centre to centre, 0 where there is one; the screw's thread. */
+const mounting = z.object({ holes: count, spacingMm: z.number().min(0).max(200), threadMm: mm }).readonly();
+export type Mounting = z.infer<typeof mounting>;
 
-export type Secondary =
-  | { readonly kind: 'kohm'; readonly kohm: number }
-  /** A diode or driver inside: an ohmmeter says nothing about it. */
-  | { readonly kind: 'not-measurable' };
+/** `not-measurable`: a diode or driver inside, so that an ohmmeter says nothing about it. */
+const secondary = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('kohm'), kohm: z.number().positive() }).readonly(),
+  z.object({ kind: z.literal('not-measurable') }).readonly(),
+]);
+export type Secondary = z.infer<typeof secondary>;
+
+const sparkPolarity = z.enum(['negative', 'positive']);
 
 /** What a coil is (`coil.`) and what an engine asks of it (`coilAsked.`). Resistances at 20 °C. */
-export interface CoilFactTypes {
-  'coil.topology': Topology;
-  'coil.towersCount': number;
-  'coil.connector': Connector;
-  'coil.pinsCount': number;
-  'coil.builtInDriver': boolean;
+export const COIL_FACTS = {
+  'coil.topology': fact({
+    label: 'form of coil',
+    question: 'Look at the coil: on the plug, beside it, a pack with towers, or a can?',
+    recorded: z.enum(TOPOLOGIES),
+  }),
+  'coil.towersCount': fact({ label: 'towers', question: 'Count the high-voltage outlets.', recorded: count }),
+  'coil.connector': fact({
+    label: 'connector',
+    question: 'Hold the coil’s connector beside the drawings: which face?',
+    recorded: z.enum(CONNECTORS),
+  }),
+  'coil.pinsCount': fact({ label: 'pins', question: 'Count the pins of the connector.', recorded: count }),
+  'coil.builtInDriver': fact({
+    label: 'driver inside',
+    question: 'Look up whether the coil has its driver built in.',
+    recorded: z.boolean(),
+  }),
   /** From the mounting face to the contact that takes the plug. */
-  'coil.bootLengthMm': number;
-  'coil.bootAngleDeg': number;
-  'coil.grips': Grip;
-  'coil.mounting': Mounting;
-  'coil.primaryOhm': number;
-  'coil.secondary': Secondary;
+  'coil.bootLengthMm': fact({
+    label: 'boot reach',
+    question: 'Measure from the mounting face to the contact in the boot, in mm.',
+    printedAs: 'length',
+    recorded: mm,
+  }),
+  'coil.bootAngleDeg': fact({
+    label: 'boot angle',
+    question: 'Is the boot straight, or bent? By how much?',
+    recorded: deg,
+  }),
+  'coil.grips': fact({
+    label: 'contact',
+    question: 'Look into the boot: what plug top does its contact take?',
+    recorded: z.enum(GRIPS),
+  }),
+  'coil.mounting': fact({
+    label: 'mounting',
+    question: 'Count the holes, and measure their distance and the screw.',
+    recorded: mounting,
+  }),
+  'coil.primaryOhm': fact({
+    label: 'primary resistance',
+    question: 'Measure across the primary pins, the coil at room temperature.',
+    printedAs: 'coil-primary',
+    recorded: ohm,
+  }),
+  'coil.secondary': fact({
+    label: 'secondary resistance',
+    question: 'Measure from tower to tower or to the primary, in kΩ.',
+    recorded: secondary,
+  }),
   /** Which way the spark runs: `negative` makes the centre electrode the cathode, the easier way. */
-  'coil.sparkPolarity': 'negative' | 'positive';
-  'coil.revision': string;
-  'coil.supply': Supply;
-
-  'coilAsked.topology': Topology;
-  'coilAsked.towersCount': number;
-  'coilAsked.connector': Connector;
-  'coilAsked.pinsCount': number;
-  'coilAsked.builtInDriver': boolean;
-  'coilAsked.bootLengthMm': number;
-  'coilAsked.bootAngleDeg': number;
-  'coilAsked.grips': Grip;
-  'coilAsked.mounting': Mounting;
+  'coil.sparkPolarity': fact({
+    label: 'spark polarity',
+    question: 'Look up which way the coil’s spark runs.',
+    recorded: sparkPolarity,
+  }),
+  'coil.revision': fact({
+    label: 'revision',
+    question: 'Read the revision letter on the coil’s label.',
+    recorded: word,
+  }),
+  'coil.supply': fact({
+    label: 'supply',
+    question: 'Ask the maker or wholesaler whether it is still supplied.',
+    recorded: supply,
+  }),
+  'coilAsked.topology': fact({
+    label: 'asked form',
+    question: 'Look under the cover: a coil on each plug, a pack, or a can?',
+    recorded: z.enum(TOPOLOGIES),
+  }),
+  'coilAsked.towersCount': fact({
+    label: 'asked towers',
+    question: 'Count the leads that leave the coil.',
+    recorded: count,
+  }),
+  'coilAsked.connector': fact({
+    label: 'asked connector',
+    question: 'Look at the plug of the engine’s loom: which face?',
+    recorded: z.enum(CONNECTORS),
+  }),
+  'coilAsked.pinsCount': fact({
+    label: 'asked pins',
+    question: 'Count the wires at the coil’s plug.',
+    recorded: count,
+  }),
+  'coilAsked.builtInDriver': fact({
+    label: 'asked driver',
+    question: 'Look up where this engine has its coil driver.',
+    recorded: z.boolean(),
+  }),
+  'coilAsked.bootLengthMm': fact({
+    label: 'asked boot reach',
+    question: 'Measure from the coil’s seat on the cover down to the plug’s top, in mm.',
+    printedAs: 'length',
+    recorded: mm,
+  }),
+  'coilAsked.bootAngleDeg': fact({
+    label: 'asked boot angle',
+    question: 'Look into the well: does the boot come straight down?',
+    recorded: deg,
+  }),
+  'coilAsked.grips': fact({
+    label: 'plug top under the coil',
+    question: 'Look at the plug that runs in it: which top has it?',
+    recorded: z.enum(GRIPS),
+  }),
+  'coilAsked.mounting': fact({
+    label: 'asked mounting',
+    question: 'Measure the bosses on the cover and their screws.',
+    recorded: mounting,
+  }),
   /** One figure, or the range the engine maker gives. */
-  'coilAsked.primaryOhm': number | Span;
-  'coilAsked.secondaryKohm': number;
-  'coilAsked.sparkPolarity': 'negative' | 'positive';
+  'coilAsked.primaryOhm': fact({
+    label: 'asked primary',
+    question: 'Look up the primary resistance this engine asks.',
+    printedAs: 'coil-primary',
+    recorded: z.union([ohm, span]),
+  }),
+  'coilAsked.secondaryKohm': fact({
+    label: 'asked secondary',
+    question: 'Look up the secondary resistance this engine asks.',
+    recorded: z.number().positive(),
+  }),
+  'coilAsked.sparkPolarity': fact({
+    label: 'asked polarity',
+    question: 'Look up which way this engine’s spark runs.',
+    recorded: sparkPolarity,
+  }),
   /** Revisions the maker lets run in this build, its own first. */
-  'coilAsked.revisions': readonly string[];
+  'coilAsked.revisions': fact({
+    label: 'permitted revisions',
+    question: 'Look up which coil revisions this build takes.',
+    recorded: z.array(word).min(1).max(9).readonly(),
+  }),
   /** All coils of one engine must be of one revision. */
-  'coilAsked.oneRevision': boolean;
-  /** Revision of the coils that stay in the engine; `none` where all are renewed. */
-  'job.revisionStaying': string;
-}
-
-export const COIL_FACTS: Readonly<Record<keyof CoilFactTypes, FactMeaning>> = {
-  'coil.topology': meaning('form of coil', 'Look at the coil: on the plug, beside it, a pack with towers, or a can?'),
-  'coil.towersCount': meaning('towers', 'Count the high-voltage outlets.'),
-  'coil.connector': meaning('connector', 'Hold the coil’s connector beside the drawings: which face?'),
-  'coil.pinsCount': meaning('pins', 'Count the pins of the connector.'),
-  'coil.builtInDriver': meaning('driver inside', 'Look up whether the coil has its driver built in.'),
-  'coil.bootLengthMm': meaning(
-    'boot reach',
-    'Measure from the mounting face to the contact in the boot, in mm.',
-    'length',
-  ),
-  'coil.bootAngleDeg': meaning('boot angle', 'Is the boot straight, or bent? By how much?'),
-  'coil.grips': meaning('contact', 'Look into the boot: what plug top does its contact take?'),
-  'coil.mounting': meaning('mounting', 'Count the holes, and measure their distance and the screw.'),
-  'coil.primaryOhm': meaning(
-    'primary resistance',
-    'Measure across the primary pins, the coil at room temperature.',
-    'coil-primary',
-  ),
-  'coil.secondary': meaning('secondary resistance', 'Measure from tower to tower or to the primary, in kΩ.'),
-  'coil.sparkPolarity': meaning('spark polarity', 'Look up which way the coil’s spark runs.'),
-  'coil.revision': meaning('revision', 'Read the revision letter on the coil’s label.'),
-  'coil.supply': meaning('supply', 'Ask the maker or wholesaler whether it is still supplied.'),
-  'coilAsked.topology': meaning('asked form', 'Look under the cover: a coil on each plug, a pack, or a can?'),
-  'coilAsked.towersCount': meaning('asked towers', 'Count the leads that leave the coil.'),
-  'coilAsked.connector': meaning('asked connector', 'Look at the plug of the engine’s loom: which face?'),
-  'coilAsked.pinsCount': meaning('asked pins', 'Count the wires at the coil’s plug.'),
-  'coilAsked.builtInDriver': meaning('asked driver', 'Look up where this engine has its coil driver.'),
-  'coilAsked.bootLengthMm': meaning(
-    'asked boot reach',
-    'Measure from the coil’s seat on the cover down to the plug’s top, in mm.',
-    'length',
-  ),
-  'coilAsked.bootAngleDeg': meaning('asked boot angle', 'Look into the well: does the boot come straight down?'),
-  'coilAsked.grips': meaning('plug top under the coil', 'Look at the plug that runs in it: which top has it?'),
-  'coilAsked.mounting': meaning('asked mounting', 'Measure the bosses on the cover and their screws.'),
-  'coilAsked.primaryOhm': meaning('asked primary', 'Look up the primary resistance this engine asks.', 'coil-primary'),
-  'coilAsked.secondaryKohm': meaning('asked secondary', 'Look up the secondary resistance this engine asks.'),
-  'coilAsked.sparkPolarity': meaning('asked polarity', 'Look up which way this engine’s spark runs.'),
-  'coilAsked.revisions': meaning('permitted revisions', 'Look up which coil revisions this build takes.'),
-  'coilAsked.oneRevision': meaning('one revision', 'Look up whether the revisions may be mixed.'),
-  'job.revisionStaying': meaning('revision that stays', 'Read the revision on the coils that stay in the engine.'),
+  'coilAsked.oneRevision': fact({
+    label: 'one revision',
+    question: 'Look up whether the revisions may be mixed.',
+    recorded: z.boolean(),
+  }),
 };

@@ -1,4 +1,6 @@
-import { meaning, type FactMeaning, type Span, type Supply } from './fact-shapes.ts';
+import { z } from 'zod';
+import { fact } from './fact.ts';
+import { span, supply, word } from './fact-shapes.ts';
 
 /** Boot at the plug. 45° and 135° are the same bend told two ways; 135 is what the trade writes. */
 export const LEAD_BOOTS = ['straight', '135', '90'] as const;
@@ -8,40 +10,61 @@ export type LeadBoot = (typeof LEAD_BOOTS)[number];
 export const SOURCE_ENDS = ['socket', 'peg'] as const;
 export type SourceEnd = (typeof SOURCE_ENDS)[number];
 
-export interface Lead {
-  readonly lengthMm: number;
-  readonly boot: LeadBoot;
-  readonly source: SourceEnd;
-  /** 0 for a solid wire. */
-  readonly kohmPerM: number;
-  /** Between coil and cap instead of to a plug. */
-  readonly coilLead?: boolean;
-}
+const lengthMm = z.number().positive().max(3000);
 
-/** A way a lead must run, from its source to a cylinder's plug or to the cap. */
-export interface LeadRoute {
-  /** Cylinder, with its place where it has several plugs; `coil` for the lead from coil to cap. */
-  readonly to: string;
-  readonly routedMm: number;
-  /** Boots that clear what stands around the plug. */
-  readonly boots: readonly LeadBoot[];
-}
+/** `kohmPerM` is 0 for a solid wire; `coilLead` runs between coil and cap instead of to a plug. */
+const lead = z
+  .object({
+    lengthMm,
+    boot: z.enum(LEAD_BOOTS),
+    source: z.enum(SOURCE_ENDS),
+    kohmPerM: z.number().min(0).max(100),
+    coilLead: z.boolean().optional(),
+  })
+  .readonly();
+export type Lead = z.infer<typeof lead>;
 
-export interface LeadFactTypes {
-  'leads.set': readonly Lead[];
-  'leads.supply': Supply;
-  'leadsAsked.routes': readonly LeadRoute[];
-  'leadsAsked.source': SourceEnd;
-  'leadsAsked.kohmPerM': Span;
+/**
+ * A way a lead must run, from its source to a cylinder's plug (with its place where it has several) or, as `coil`, from coil to
+ * cap; and the boots that clear what stands around the plug.
+ */
+const leadRoute = z
+  .object({ to: word, routedMm: lengthMm, boots: z.array(z.enum(LEAD_BOOTS)).min(1).readonly() })
+  .readonly();
+export type LeadRoute = z.infer<typeof leadRoute>;
+
+/** What a set of leads is (`leads.`), and what an engine asks of it (`leadsAsked.`). */
+export const LEAD_FACTS = {
+  'leads.set': fact({
+    label: 'leads of the set',
+    question: 'Lay the leads out: measure each, contact to contact, and note its boots.',
+    recorded: z.array(lead).min(1).max(24).readonly(),
+  }),
+  'leads.supply': fact({
+    label: 'supply',
+    question: 'Ask the maker or wholesaler whether it is still supplied.',
+    recorded: supply,
+  }),
+  'leadsAsked.routes': fact({
+    label: 'ways of the leads',
+    question: 'Measure each lead’s route with a string, clips included.',
+    recorded: z.array(leadRoute).min(1).max(24).readonly(),
+  }),
+  'leadsAsked.source': fact({
+    label: 'asked source end',
+    question: 'Look at the coil or cap: sockets or pegs?',
+    recorded: z.enum(SOURCE_ENDS),
+  }),
+  'leadsAsked.kohmPerM': fact({
+    label: 'asked lead resistance',
+    question: 'Look up the suppression this engine asks, in kΩ a metre.',
+    recorded: span,
+  }),
   /** How much longer than its way a lead may be; more hangs against hot or moving parts. */
-  'leadsAsked.mostSlackMm': number;
-}
-
-export const LEAD_FACTS: Readonly<Record<keyof LeadFactTypes, FactMeaning>> = {
-  'leads.set': meaning('leads of the set', 'Lay the leads out: measure each, contact to contact, and note its boots.'),
-  'leads.supply': meaning('supply', 'Ask the maker or wholesaler whether it is still supplied.'),
-  'leadsAsked.routes': meaning('ways of the leads', 'Measure each lead’s route with a string, clips included.'),
-  'leadsAsked.source': meaning('asked source end', 'Look at the coil or cap: sockets or pegs?'),
-  'leadsAsked.kohmPerM': meaning('asked lead resistance', 'Look up the suppression this engine asks, in kΩ a metre.'),
-  'leadsAsked.mostSlackMm': meaning('most slack', 'Look up how much slack the clips allow.', 'length'),
+  'leadsAsked.mostSlackMm': fact({
+    label: 'most slack',
+    question: 'Look up how much slack the clips allow.',
+    printedAs: 'length',
+    recorded: z.number().positive().max(500),
+  }),
 };

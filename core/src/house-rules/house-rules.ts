@@ -352,6 +352,9 @@ export const HOUSE_RULES = {
 
 export type RuleId = keyof typeof HOUSE_RULES;
 export const RULE_IDS = Object.keys(HOUSE_RULES) as RuleId[];
+/** Whether there is such a rule and such a school of it. */
+export const isSchool = (rule: string, school: string): boolean =>
+  rule in HOUSE_RULES && HOUSE_RULES[rule as RuleId].schools.some(({ id }) => id === school);
 export type SchoolOf<R extends RuleId> = (typeof HOUSE_RULES)[R]['schools'][number]['id'];
 
 /** The shop's choices, one school a rule; a higher version where anything was chosen anew. */

@@ -134,7 +134,21 @@ export function decodeNumber(printed: string, grammar: NumberGrammar): DecodedNu
   };
 }
 
-/** A recorded figure to hold a decoded number against. `code` and spans as in the figure store. */
+/** A recorded value told as the fields of a number tell theirs: figures as a range, words and forms as a code. */
+export function asDecoded(value: unknown): Omit<DecodedFact, 'fact'> {
+  if (typeof value === 'number') return { low: value, high: value };
+  if (typeof value !== 'object' || value === null) return { code: String(value) };
+  const { maker, code, kind, state, low, high, kohm, mm } = value as Readonly<Record<string, unknown>>;
+  if (typeof maker === 'string') return { code: `${maker}:${String(code)}` };
+  const form = kind ?? state;
+  const from = low ?? kohm ?? mm;
+  return {
+    ...(typeof form === 'string' ? { code: form } : {}),
+    ...(typeof from === 'number' ? { low: from, high: typeof high === 'number' ? high : from } : {}),
+  };
+}
+
+/** A recorded figure to hold a decoded number against. */
 export interface RecordedFigure extends DecodedFact {
   readonly source: string;
 }

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { lifeAtPositionKm, type WearFacts } from './electrode-wear.ts';
-import type { Material } from '../facts/facts.ts';
+import type { Material } from '../facts/plug-facts.ts';
 
 const reverse = (ground: Material, more: Partial<WearFacts> = {}) =>
   lifeAtPositionKm({

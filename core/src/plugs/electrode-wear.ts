@@ -1,5 +1,5 @@
 import type { Span } from '../facts/fact-shapes.ts';
-import { MATERIALS, type Material } from '../facts/facts.ts';
+import { MATERIALS, type Material } from '../facts/plug-facts.ts';
 
 /** Gap growth in mm per 10 000 km. Domain sections 6 and 13, Wear. */
 const GROWTH_MM: Readonly<Record<Material, number>> = { nickel: 0.1, silver: 0.06, platinum: 0.03, iridium: 0.015 };

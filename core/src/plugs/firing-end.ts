@@ -1,5 +1,6 @@
 import type { Span } from '../facts/fact-shapes.ts';
-import type { FactTypes, GapAdjust } from '../facts/facts.ts';
+import type { FactTypes } from '../facts/facts.ts';
+import type { GapAdjust } from '../facts/plug-facts.ts';
 
 /** The facts of a plug's firing end that set how deep it stands. */
 export interface FiringEnd {

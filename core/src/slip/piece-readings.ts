@@ -1,5 +1,5 @@
-import type { FactEntry, FactId, FactSheet, Sourced } from '../facts/facts.ts';
-import { FACT_ANSWERS, isOfVehicle } from '../facts/fact-answers.ts';
+import { FACTS, type FactEntry, type FactId, type FactSheet, type Sourced } from '../facts/facts.ts';
+import { isOfVehicle } from '../facts/fact-answers.ts';
 
 /** How a reading came about: taken from a device, typed in by hand, or seen. */
 export const READING_HOWS = ['gauged', 'typed', 'seen'] as const;
@@ -32,7 +32,7 @@ const subject = (fact: FactId): string => (isOfVehicle(fact) ? 'This vehicle' : 
  * two that agree rule, as their mean, whatever the paper says. Domain section 1, the piece in hand.
  */
 function entryOf(fact: FactId, readings: readonly PieceReading[]): Partial<FactEntry<unknown>> {
-  const answer = FACT_ANSWERS[fact];
+  const answer = FACTS[fact].answer;
   const last = readings.at(-1)!;
   if (answer?.kind === 'choose') return { ruling: [sourced(fact, last.value, `${subject(fact)}, seen by ${last.by}`)] };
   const within = answer?.within ?? 0;
@@ -70,7 +70,7 @@ export function settles(fact: FactId, readings: readonly PieceReading[]): boolea
 
 /** Whether a reading answers its question as it is asked: a figure that was measured, or one of the forms offered. */
 export function isAnswerTo(fact: FactId, { value, how }: Pick<PieceReading, 'value' | 'how'>): boolean {
-  const answer = FACT_ANSWERS[fact];
+  const answer = FACTS[fact].answer;
   if (answer?.kind === 'measure') return typeof value === 'number' && how !== 'seen';
   return answer?.kind === 'choose' && answer.options.some((option) => option.value === value);
 }

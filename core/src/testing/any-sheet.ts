@@ -1,17 +1,8 @@
 import fc from 'fast-check';
 import { HEAD_METALS } from '../quantities/general-torques.ts';
 import { SUPPLY_STATES } from '../facts/fact-shapes.ts';
-import {
-  GROUND_FORMS,
-  MATERIALS,
-  PLATINGS,
-  SEATS,
-  SHELLS,
-  SOURCE_RANKS,
-  TERMINALS,
-  type FactId,
-  type FactSheet,
-} from '../facts/facts.ts';
+import { GROUND_FORMS, MATERIALS, PLATINGS, SEATS, SHELLS, TERMINALS } from '../facts/plug-facts.ts';
+import { SOURCE_RANKS, type FactId, type FactSheet } from '../facts/facts.ts';
 import type { Evidence } from '../fitment/verdict.ts';
 import type { HeatScale } from '../heat-range/heat-scale.ts';
 

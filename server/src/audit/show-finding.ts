@@ -1,9 +1,7 @@
-import { FACTS, type FactId } from '@brackenfell/core/facts/facts';
+import { FACTS, knowFact, type FactId } from '@brackenfell/core/facts/facts';
 import { ruleOf } from '@brackenfell/core/catalogue-audit/rules';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import type { AuditFinding } from '@brackenfell/contract/audit';
-import type { RecordedFactId } from '@brackenfell/contract/fact-values';
-import { decodeFigure } from '../catalogue/figure-codec.ts';
 import { readHeatScales, readPartSheets } from '../catalogue/read-facts.ts';
 import type { Database } from '../db/database.ts';
 import { printFact } from '../part/present.ts';
@@ -59,11 +57,7 @@ export async function showFinding(db: Database, row: FindingRow): Promise<AuditF
     figures: rivals.map((figure) => ({
       figureId: figure.id,
       label: figure.label,
-      value: printFact(
-        figure.attribute as FactId,
-        decodeFigure(figure.attribute as RecordedFactId, figure, scales),
-        say,
-      ),
+      value: printFact(figure.attribute as FactId, knowFact(figure.attribute as FactId, figure.value, scales), say),
       source: { rank: figure.source_rank, name: figure.source_name },
       readings: figure.readings,
     })),

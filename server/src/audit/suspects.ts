@@ -133,8 +133,11 @@ export const disagreeingFigures = async (db: Database): Promise<PartSuspect[]> =
         left join unnest(${BANDED}::text[], ${BANDS}::double precision[]) as b (attribute, band) on b.attribute = f.attribute
        where f.part_id is not null and f.withdrawn_at is null and f.id <> r.id and f.attribute not like '%.supply'
          and f.source_rank <> r.source_rank and f.source_rank not in ('hearsay', 'gauged', 'house-rule')
-         and (f.code is distinct from r.code and f.low is null
-              or abs(f.low - r.low) > coalesce(b.band, 0) + 1e-6 or abs(f.high - r.high) > coalesce(b.band, 0) + 1e-6)
+         and case when jsonb_typeof(f.value) = 'number' and jsonb_typeof(r.value) = 'number'
+                    then abs(f.value::double precision - r.value::double precision) > coalesce(b.band, 0) + 1e-6
+                  when f.value ? 'kohm'
+                    then abs((f.value ->> 'kohm')::double precision - (r.value ->> 'kohm')::double precision) > coalesce(b.band, 0) + 1e-6
+                  else f.value <> r.value end
        order by 1, 4`.execute(db)
   ).rows;
 
@@ -167,12 +170,12 @@ export const gaugedOtherwise = async (db: Database): Promise<PartSuspect[]> =>
          group by part_id, fact, slip_id having count(*) > 1
       )
       select g.part_id as "partId", null as "otherId", '{}'::text[] as "edgeIds",
-             array_agg(distinct g.fact || ': gauged ' || round(g.mean::numeric, 2) || ', on paper ' || f.low) as says
+             array_agg(distinct g.fact || ': gauged ' || round(g.mean::numeric, 2) || ', on paper ' || (f.value #>> '{}')) as says
         from gauged g
         join unnest(${BANDED}::text[], ${BANDS}::double precision[]) as b (attribute, band) on b.attribute = g.fact
         join chosen_figure c on c.part_id = g.part_id and c.rules
-        join figure f on f.id = c.figure_id and f.attribute = g.fact and f.low = f.high
-       where g.apart <= ${ALIKE_MM} + 1e-6 and abs(g.mean - f.low) > b.band + 1e-6
+        join figure f on f.id = c.figure_id and f.attribute = g.fact and jsonb_typeof(f.value) = 'number'
+       where g.apart <= ${ALIKE_MM} + 1e-6 and abs(g.mean - case jsonb_typeof(f.value) when 'number' then f.value::double precision end) > b.band + 1e-6
        group by g.part_id order by g.part_id`.execute(db)
   ).rows;
 
@@ -181,12 +184,13 @@ export const shorterThanInterval = async (db: Database): Promise<PartSuspect[]> 
   (
     await sql<PartSuspect>`
       with interval_of as (
-        select p.engine_id, max(case f.attribute when 'position.intervalKm' then f.low else f.low * ${KM_PER_HOUR} end) as km
+        select p.engine_id, max(case f.attribute when 'position.intervalKm' then f.value::double precision
+                                                 else f.value::double precision * ${KM_PER_HOUR} end) as km
           from engine_position p join chosen_figure c on c.position_id = p.id and c.rules
           join figure f on f.id = c.figure_id and f.attribute in ('position.intervalKm', 'position.intervalHours')
          where p.kind = 'plug' group by p.engine_id
       ), life_of as (
-        select c.part_id, min(f.low) as km from chosen_figure c join figure f on f.id = c.figure_id
+        select c.part_id, min(f.value::double precision) as km from chosen_figure c join figure f on f.id = c.figure_id
          where c.rules and f.attribute = 'plug.lifeKm' group by c.part_id
       )
       select l.part_id as "partId", null as "otherId", '{}'::text[] as "edgeIds",

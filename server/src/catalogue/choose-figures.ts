@@ -59,7 +59,7 @@ function groupBy<T>(items: readonly T[], keyOf: (item: T) => string): Map<string
 /** One fact's figures, resolved by core's ranking of sources. */
 function choose(figures: readonly Selectable<FigureTable>[]): Insertable<ChosenFigureTable>[] {
   const recorded = figures.map((figure) => ({
-    value: [figure.low, figure.high, figure.code],
+    value: figure.value,
     source: { rank: figure.source_rank, name: figure.source_name },
     readings: figure.readings,
     figure,
@@ -80,21 +80,27 @@ function choose(figures: readonly Selectable<FigureTable>[]): Insertable<ChosenF
   ];
 }
 
-/** A typed column of the projection: the single ruling figure, or null where sources of one rank disagree. */
-const ruling = (attribute: string, column: 'low' | 'high' | 'code') =>
-  sql.raw(`(case when count(*) filter (where f.attribute = '${attribute}') = 1
-            then max(f.${column}) filter (where f.attribute = '${attribute}') end)`);
+/** The single ruling value of an attribute as JSON, or null where sources of one rank disagree. */
+const ruling = (attribute: string) =>
+  `(case when count(*) filter (where f.attribute = '${attribute}') = 1
+         then (array_agg(f.value) filter (where f.attribute = '${attribute}'))[1] end)`;
+/** Typed columns of the projection: a plain number or word, or a part of a value that has parts. */
+const number = (attribute: string) => sql.raw(`(${ruling(attribute)} #>> '{}')::double precision`);
+const text = (attribute: string) => sql.raw(`(${ruling(attribute)} #>> '{}')`);
+const partOf = (attribute: string, part: string) => sql.raw(`(${ruling(attribute)} ->> '${part}')`);
+const end = (attribute: string, which: 'low' | 'high') =>
+  sql.raw(`(${ruling(attribute)} ->> '${which}')::double precision`);
 
 async function projectPlugs(trx: Writing, partIds: readonly string[]): Promise<void> {
   await trx.deleteFrom('plug_spec').where('part_id', 'in', partIds).execute();
   await sql`
     insert into plug_spec (part_id, thread_diameter_mm, thread_pitch_mm, reach_mm, seat, hex_mm, heat_index_bar,
                            resistor, supply, catalogue_version)
-    select p.id, ${ruling('plug.threadDiameterMm', 'low')}, ${ruling('plug.threadPitchMm', 'low')},
-           ${ruling('plug.reachMm', 'low')}, ${ruling('plug.seat', 'code')}, ${ruling('plug.hexMm', 'low')},
+    select p.id, ${number('plug.threadDiameterMm')}, ${number('plug.threadPitchMm')},
+           ${number('plug.reachMm')}, ${text('plug.seat')}, ${number('plug.hexMm')},
            (select index_bar from heat_rating h
-             where h.maker_id || ':' || h.code = ${ruling('plug.heat', 'code')}),
-           ${ruling('plug.resistor', 'code')}, split_part(${ruling('plug.supply', 'code')}, ':', 1),
+             where h.maker_id = ${partOf('plug.heat', 'maker')} and h.code = ${partOf('plug.heat', 'code')}),
+           ${partOf('plug.resistor', 'kind')}, ${partOf('plug.supply', 'state')},
            (select version from catalogue_version)
       from part p
       left join chosen_figure c on c.part_id = p.id and c.rules
@@ -107,8 +113,8 @@ async function projectOthers(trx: Writing, partIds: readonly string[]): Promise<
   await trx.deleteFrom('coil_spec').where('part_id', 'in', partIds).execute();
   await sql`
     insert into coil_spec (part_id, topology, connector, pins, towers)
-    select p.id, ${ruling('coil.topology', 'code')}, ${ruling('coil.connector', 'code')},
-           ${ruling('coil.pinsCount', 'low')}, ${ruling('coil.towersCount', 'low')}
+    select p.id, ${text('coil.topology')}, ${text('coil.connector')},
+           ${number('coil.pinsCount')}, ${number('coil.towersCount')}
       from part p
       left join chosen_figure c on c.part_id = p.id and c.rules
       left join figure f on f.id = c.figure_id
@@ -119,7 +125,7 @@ async function projectOthers(trx: Writing, partIds: readonly string[]): Promise<
     insert into lead_set (part_id, leads, longest_mm)
     select s.id, jsonb_array_length(s.leads),
            (select max((lead ->> 'lengthMm')::double precision) from jsonb_array_elements(s.leads) lead)
-      from (select p.id, ${ruling('leads.set', 'code')}::jsonb as leads
+      from (select p.id, ${sql.raw(ruling('leads.set'))} as leads
               from part p
               left join chosen_figure c on c.part_id = p.id and c.rules
               left join figure f on f.id = c.figure_id
@@ -132,10 +138,10 @@ async function projectPositions(trx: Writing, positionIds: readonly string[]): P
     update engine_position e
        set thread_diameter_mm = s.diameter, thread_pitch_mm = s.pitch, reach_low_mm = s.reach_low, reach_high_mm = s.reach_high,
            seat = s.seat, gap_low_mm = s.gap_low, gap_high_mm = s.gap_high
-      from (select c.position_id, ${ruling('position.threadDiameterMm', 'low')} diameter,
-                   ${ruling('position.threadPitchMm', 'low')} pitch, ${ruling('position.reachMm', 'low')} reach_low,
-                   ${ruling('position.reachMm', 'high')} reach_high, ${ruling('position.seat', 'code')} seat,
-                   ${ruling('position.gapMm', 'low')} gap_low, ${ruling('position.gapMm', 'high')} gap_high
+      from (select c.position_id, ${number('position.threadDiameterMm')} diameter,
+                   ${number('position.threadPitchMm')} pitch, ${end('position.reachMm', 'low')} reach_low,
+                   ${end('position.reachMm', 'high')} reach_high, ${text('position.seat')} seat,
+                   ${end('position.gapMm', 'low')} gap_low, ${end('position.gapMm', 'high')} gap_high
               from chosen_figure c join figure f on f.id = c.figure_id
              where c.rules and c.position_id = any(${positionIds}::bigint[])
              group by c.position_id) s

@@ -21,7 +21,7 @@ afterAll(() => counter.close());
 async function setReach(trx: Writing, mm: number): Promise<void> {
   await trx
     .updateTable('figure')
-    .set({ low: mm, high: mm })
+    .set({ value: JSON.stringify(mm) })
     .where('part_id', '=', plugId)
     .where('attribute', '=', 'plug.reachMm')
     .execute();

@@ -1,7 +1,7 @@
 import type { FactSheet } from '@brackenfell/core/facts/facts';
 import { PlugColumns } from '@brackenfell/core/plugs/screening/plug-columns';
 import type { Database } from '../db/database.ts';
-import type { HeatScales } from './figure-codec.ts';
+import type { HeatScales } from '@brackenfell/core/facts/fact';
 import {
   readHeatScales,
   readPartSheets,

@@ -1,9 +1,16 @@
 import { sql } from 'kysely';
-import type { FactEntry, FactId, FactSheet, Sourced, SourceRank } from '@brackenfell/core/facts/facts';
+import {
+  knowFact,
+  type FactEntry,
+  type FactId,
+  type FactSheet,
+  type Sourced,
+  type SourceRank,
+} from '@brackenfell/core/facts/facts';
 import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { HeatScale } from '@brackenfell/core/heat-range/heat-scale';
 import type { Database } from '../db/database.ts';
-import { decodeFigure, type HeatScales } from './figure-codec.ts';
+import { type HeatScales } from '@brackenfell/core/facts/fact';
 
 interface SharedFigure {
   readonly fact: FactId;
@@ -70,8 +77,7 @@ async function readSheets(
 ): Promise<Map<string, FactSheet>> {
   const { rows } = await sql<{ subject: string; told: string }>`
     select c.${sql.ref(subject)} as subject,
-           concat_ws(${SEPARATOR}, f.attribute, c.rules::text, coalesce(f.low::text, ''), coalesce(f.high::text, ''),
-                     coalesce(f.code, ''), f.source_rank, f.source_name) as told
+           concat_ws(${SEPARATOR}, f.attribute, c.rules::text, f.value::text, f.source_rank, f.source_name) as told
       from chosen_figure c join figure f on f.id = c.figure_id
      where c.${sql.ref(subject)} = any(${ids}::bigint[])
      order by f.id`.execute(db);
@@ -96,12 +102,10 @@ const SEPARATOR = '\u001f';
 
 /** Reads a figure that the database told in one line; no entry where its heat code is on no known scale. */
 function readTold(told: string, scales: HeatScales): SharedFigure {
-  const [fact, rules, low, high, code, rank, name] = told.split(SEPARATOR) as [FactId, ...string[]];
-  const number = (text: string | undefined) => (text ? Number(text) : null);
-  const figure = { low: number(low), high: number(high), code: code === '' ? null : code!, unit: null };
-  const value = decodeFigure(fact, figure, scales);
+  const [fact, rules, recorded, rank, name] = told.split(SEPARATOR) as [FactId, string, string, string, string];
+  const value = knowFact(fact, JSON.parse(recorded), scales);
   if (value === undefined) return { fact, entry: undefined };
-  const sourced: Sourced<unknown> = { value, source: { rank: rank as SourceRank, name: name! } };
+  const sourced: Sourced<unknown> = { value, source: { rank: rank as SourceRank, name } };
   return { fact, entry: rules === 'true' ? { ruling: [sourced] } : { ruling: [], questioning: [sourced] } };
 }
 

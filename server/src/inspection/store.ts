@@ -120,7 +120,7 @@ export async function readBearers(db: Database, numbers: readonly string[], worn
   if (asked.length === 0) return [];
   const { rows } = await sql<Omit<BearerRow, 'worn'> & { exact: boolean }>`
     select distinct p.id, c.printed, m.name as maker, p.kind, a.asked, n.normal_form = a.normal as exact,
-           (select f.code from chosen_figure h join figure f on f.id = h.figure_id
+           (select f.value #>> '{}' from chosen_figure h join figure f on f.id = h.figure_id
              where h.part_id = p.id and h.rules and f.attribute = 'coil.revision' limit 1) as revision
       from unnest(${asked}::text[], ${asked.map((n) => normalForm(n))}::text[], ${asked.map((one) => foldKey(one))}::text[]) as a (asked, normal, fold)
       join part_name n on n.fold_key = a.fold

@@ -6,12 +6,10 @@ import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import type { EngineNote } from '@brackenfell/contract/engine-plan';
 import { CatalogueFile } from '@brackenfell/contract/catalogue-file';
-import type { RecordedFactId } from '@brackenfell/contract/fact-values';
 import type { Database, Writing } from '../db/database.ts';
 import { MAKER_NOT_KNOWN } from '../db/tables/catalogue.ts';
 import { chooseFigures } from '../catalogue/choose-figures.ts';
 import { completeDerived } from './complete-derived.ts';
-import { encodeFigure } from '../catalogue/figure-codec.ts';
 
 export interface CatalogueCount {
   readonly engines: number;
@@ -175,7 +173,7 @@ function figureRows(subject: Subject, facts: object, source: FactSource, reading
       return {
         ...subject,
         attribute: attribute as FactId,
-        ...encodeFigure(attribute as RecordedFactId, value as never),
+        value: JSON.stringify(value),
         source_rank: source.rank,
         source_name: source.name,
         readings,

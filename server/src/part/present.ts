@@ -16,8 +16,8 @@ import type { PartCard } from '@brackenfell/contract/part';
 
 /** A plug's fact in plain words for its card. */
 export function printFact(fact: FactId, value: unknown, say: Say): string {
-  const { display } = FACTS[fact];
-  if (typeof value === 'number') return display ? say.quantity(display, value) : String(value);
+  const { printedAs } = FACTS[fact];
+  if (typeof value === 'number') return printedAs ? say.quantity(printedAs, value) : String(value);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'string') return value;
   if (fact === 'leads.set')

@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import type { RecordedFigure } from '@brackenfell/core/part-numbers/grammar';
+import { asDecoded, type RecordedFigure } from '@brackenfell/core/part-numbers/grammar';
 import type { Database } from '../db/database.ts';
 
 export async function readNames(db: Database, partId: string) {
@@ -49,15 +49,9 @@ export async function readRecorded(db: Database, partId: string): Promise<Record
   const rows = await db
     .selectFrom('chosen_figure')
     .innerJoin('figure', 'figure.id', 'chosen_figure.figure_id')
-    .select(['figure.attribute', 'figure.low', 'figure.high', 'figure.code', 'figure.source_name'])
+    .select(['figure.attribute', 'figure.value', 'figure.source_name'])
     .where('chosen_figure.part_id', '=', partId)
     .orderBy('figure.id')
     .execute();
-  return rows.map((row) => ({
-    fact: row.attribute,
-    source: row.source_name,
-    ...(row.low === null ? {} : { low: row.low }),
-    ...(row.high === null ? {} : { high: row.high }),
-    ...(row.code === null ? {} : { code: row.code }),
-  }));
+  return rows.map((row) => ({ fact: row.attribute, source: row.source_name, ...asDecoded(row.value) }));
 }

@@ -1,4 +1,5 @@
 import { sql } from 'kysely';
+import type { Supply } from '@brackenfell/core/facts/fact-shapes';
 import type { Database, Writing } from '../db/database.ts';
 
 /** Whether nothing of a part is left but what may not be sold, by part. */
@@ -23,7 +24,7 @@ export async function setQuarantineFigure(
     .where('part_id', '=', figure.partId)
     .where('attribute', '=', figure.attribute)
     .where('source_rank', '=', 'gauged')
-    .where('code', '=', 'quarantined')
+    .where(sql`value ->> 'state'`, '=', 'quarantined')
     .where('withdrawn_at', 'is', null)
     .execute();
   const right = standing.filter(({ source_name }) => figure.present && source_name === figure.source);
@@ -38,10 +39,7 @@ export async function setQuarantineFigure(
         part_id: figure.partId,
         position_id: null,
         attribute: figure.attribute,
-        low: null,
-        high: null,
-        code: 'quarantined',
-        unit: null,
+        value: JSON.stringify({ state: 'quarantined' } satisfies Supply),
         // Of the pieces in hand, held by somebody who looked: it outranks all paper, as a repeated gauging does.
         source_rank: 'gauged',
         source_name: figure.source,

@@ -1,4 +1,5 @@
-import { rulingValue, type AskedHeat, type FactSheet } from '@brackenfell/core/facts/facts';
+import { rulingValue, type FactSheet } from '@brackenfell/core/facts/facts';
+import { type AskedHeat } from '@brackenfell/core/facts/position-facts';
 import { heatIndexBar, indexAt, placeOnScale } from '@brackenfell/core/heat-range/heat-scale';
 import { heatOffsetSteps } from '@brackenfell/core/duty/duty';
 import { HOUSE_RULES } from '@brackenfell/core/house-rules/house-rules';

@@ -10,7 +10,7 @@ import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { Evidence } from '@brackenfell/core/fitment/verdict';
 import type { Trail } from '@brackenfell/core/interchange/trail';
 import { readNamedParts } from '../catalogue/part-store.ts';
-import type { HeatScales } from '../catalogue/figure-codec.ts';
+import type { HeatScales } from '@brackenfell/core/facts/fact';
 import type { PartTitle } from '../catalogue/read-facts.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';

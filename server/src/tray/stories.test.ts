@@ -93,7 +93,7 @@ describe('the tray', () => {
     await counter.owner.transaction().execute(async (trx) => {
       await trx
         .updateTable('figure')
-        .set({ code: 'value', low: 5, high: 5 })
+        .set({ value: JSON.stringify({ kind: 'value', kohm: 5 }) })
         .where('part_id', '=', partId)
         .where('attribute', '=', 'plug.resistor')
         .execute();

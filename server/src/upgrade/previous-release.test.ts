@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { Migrator, sql } from 'kysely';
+import { FACTS, type FactId } from '@brackenfell/core/facts/facts';
 import { neighbourKeys } from '@brackenfell/core/part-numbers/one-edit';
 import { openEmptyDatabase } from '../testing/counter.ts';
 import type { Database } from '../db/database.ts';
@@ -18,6 +19,29 @@ beforeAll(async () => {
 });
 afterAll(() => close());
 
+/** Figures of every form as the first release packed them, and the values they are. */
+const PACKED: readonly (readonly [
+  id: FactId,
+  low: number | null,
+  high: number | null,
+  code: string | null,
+  value: unknown,
+])[] = [
+  ['plug.reachMm', 19.05, 19.05, null, 19.05],
+  ['plug.seat', null, null, 'gasket-fixed', 'gasket-fixed'],
+  ['plug.nutCanBeFitted', null, null, 'no', false],
+  ['plug.heat', null, null, 'kestrane:63', { maker: 'kestrane', code: '63' }],
+  ['plug.resistor', 5, 5, 'value', { kind: 'value', kohm: 5 }],
+  ['plug.gapAdjust', null, null, 'fixed', { kind: 'fixed' }],
+  ['plug.supply', null, null, 'superseded:KN 1: A', { state: 'superseded', successor: 'KN 1: A' }],
+  ['position.gapMm', 1.05, 1.15, null, { low: 1.05, high: 1.15 }],
+  ['position.heat', null, null, 'kestrane:60,63', { maker: 'kestrane', codes: ['60', '63'] }],
+  ['position.resistor', null, null, 'none-asked', { kind: 'none-asked' }],
+  ['position.wellBoreMm', null, null, 'open', 'open'],
+  ['coilAsked.primaryOhm', 0.5, 0.5, null, 0.5],
+  ['coilAsked.revisions', null, null, '["A","B"]', ['A', 'B']],
+];
+
 /** A catalogue as the first release kept it: three numbers, two of them called equal, one superseded. */
 const RELEASE_BEFORE = [
   `insert into maker (id, name) values ('kestrane', 'Kestrane'), ('tamsel', 'Tamsel')`,
@@ -28,9 +52,19 @@ const RELEASE_BEFORE = [
   `insert into reference (from_part_id, to_part_id, grade, source, noted_on) values
      (2, 1, 'equivalent', 'a list', '2024-01-01'), (3, 2, 'supersedes', 'a list', '2024-01-01')`,
   `insert into slip (state) values ('closed'), ('parked')`,
+  `insert into attribute (id, label, question) select id, '', '' from unnest(array[${PACKED.map(([id]) => `'${id}'`).join()}]) id`,
+  `insert into figure (part_id, attribute, low, high, code, source_rank, source_name) values
+     ${PACKED.map(([id, low, high, code]) => `(1, '${id}', ${low}, ${high}, ${code === null ? 'null' : `'${code}'`}, 'part-maker', 'a sheet')`).join()}`,
 ];
 
 describe('a database of the release before', () => {
+  test('keeps every figure, each now of the shape its fact declares', async () => {
+    const figures = await owner.selectFrom('figure').select(['attribute', 'value']).orderBy('id').execute();
+    expect(figures).toEqual(PACKED.map(([attribute, , , , value]) => ({ attribute, value })));
+    for (const { attribute, value } of figures)
+      expect([attribute, FACTS[attribute as FactId].recorded!.safeParse(value).success]).toEqual([attribute, true]);
+  });
+
   test('gets its names’ makers, so that a maker in a question narrows', async () => {
     const names = await owner.selectFrom('part_name').select(['part_id', 'maker_id']).orderBy('part_id').execute();
     expect(names.map(({ maker_id }) => maker_id)).toEqual(['kestrane', 'tamsel', 'tamsel']);

@@ -1,4 +1,4 @@
-import { FACT_ANSWERS } from '@brackenfell/core/facts/fact-answers';
+import { FACTS } from '@brackenfell/core/facts/facts';
 import type { OpenMatter } from '@brackenfell/contract/open-matter';
 import type { Slip } from '@brackenfell/contract/slip';
 import { useCounter } from './use-counter.ts';
@@ -48,7 +48,7 @@ export function useOpenMatter(slip: Slip) {
         break;
       case 'question':
         // What no reading answers (a build, a class and its date) is answered in the tray, where its choice stands.
-        if (facts.some((fact) => FACT_ANSWERS[fact])) slipSheet.set({ kind: 'answer', part: line, facts, says });
+        if (facts.some((fact) => FACTS[fact].answer)) slipSheet.set({ kind: 'answer', part: line, facts, says });
         else toTray();
         break;
       default:

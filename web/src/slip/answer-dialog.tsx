@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { FACTS, type FactId } from '@brackenfell/core/facts/facts';
 import { formatQuantity } from '@brackenfell/core/quantities/format-quantity';
-import { FACT_ANSWERS, isOfVehicle, type FactAnswer } from '@brackenfell/core/facts/fact-answers';
+import { isOfVehicle, type FactAnswer } from '@brackenfell/core/facts/fact-answers';
 import { settles, type PieceReading } from '@brackenfell/core/slip/piece-readings';
 import type { Slip, SlipReading } from '@brackenfell/contract/slip';
 import { useDevice } from '../measuring/use-device.ts';
@@ -23,7 +23,9 @@ interface AnswerDialogProps {
 /** One open question, answered where it stands: a figure from the gauge or typed, or a form that is seen. */
 export function AnswerDialog({ sheet, slip, onClose }: AnswerDialogProps) {
   const { part, says, engineId } = sheet;
-  const facts = sheet.facts.filter((fact): fact is FactId => FACT_ANSWERS[fact as FactId] !== undefined);
+  const facts = sheet.facts.filter(
+    (fact): fact is FactId => fact in FACTS && FACTS[fact as FactId].answer !== undefined,
+  );
   const readings = slip?.readings ?? [];
   const own = (fact: FactId) =>
     readings.filter((one) => one.fact === fact && one.partId === (isOfVehicle(fact) ? null : part.partId));
@@ -38,7 +40,7 @@ export function AnswerDialog({ sheet, slip, onClose }: AnswerDialogProps) {
       </Dialog>
     );
   }
-  const answer = FACT_ANSWERS[open]!;
+  const answer = FACTS[open].answer!;
   const props = { fact: open, part, engineId, readings: own(open), onClose };
   return (
     <Dialog

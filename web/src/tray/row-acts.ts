@@ -1,5 +1,5 @@
 import type { OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
-import { FACT_ANSWERS } from '@brackenfell/core/facts/fact-answers';
+import { FACTS } from '@brackenfell/core/facts/facts';
 import { slipSheet } from '../counter/slip-sheet.ts';
 
 /** What the tray recommends: the first that can be sold as it stands. */
@@ -11,7 +11,7 @@ export const isAnsweredHere = (row: OpenRow): boolean =>
   row.verdict === 'ask-first' &&
   row.findings.some(
     ({ outcome, blocks, missing }) =>
-      outcome === 'unknown' && blocks && missing.some(({ id }) => id !== undefined && FACT_ANSWERS[id] !== undefined),
+      outcome === 'unknown' && blocks && missing.some(({ id }) => id !== undefined && FACTS[id].answer !== undefined),
   );
 
 /** Opens the question of an Ask-first row where it stands. */

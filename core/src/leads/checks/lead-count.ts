@@ -17,7 +17,7 @@ export const leadCount = defineCheck({
   canRefuse: () => true,
   judge: (f) => {
     const [set, ways] = [f['leads.set'], f['leadsAsked.routes']];
-    const coilLeads = (of: readonly { coilLead?: boolean; to?: string }[]) =>
+    const coilLeads = (of: readonly { coilLead?: boolean | undefined; to?: string }[]) =>
       of.filter((one) => one.coilLead === true || one.to === 'coil').length;
     const shortBy =
       Math.max(0, coilLeads(ways) - coilLeads(set)) +

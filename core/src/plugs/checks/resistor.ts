@@ -1,5 +1,5 @@
 import { defineCheck } from '../../fitment/define-check.ts';
-import type { AskedResistor } from '../../facts/facts.ts';
+import type { AskedResistor } from '../../facts/position-facts.ts';
 import { inside } from '../../fitment/tolerance.ts';
 
 const asks: { 'position.resistor': AskedResistor } = { 'position.resistor': { kind: 'range', low: 3, high: 7.5 } };

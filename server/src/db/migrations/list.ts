@@ -5,6 +5,7 @@ import * as wholeIgnition from './2026-11-27-whole-ignition.ts';
 import * as proof from './2026-11-28-proof.ts';
 import * as rightAtTheCounter from './2026-11-29-right-at-the-counter.ts';
 import * as rulesReferencesSecrets from './2026-11-30-rules-references-secrets.ts';
+import * as figuresOfOneShape from './2026-12-01-figures-of-one-shape.ts';
 
 /** Every migration by its file name, in order. Listed by hand: a bundle cannot look into folders. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -14,4 +15,5 @@ export const MIGRATIONS: Record<string, Migration> = {
   '2026-11-28-proof': proof,
   '2026-11-29-right-at-the-counter': rightAtTheCounter,
   '2026-11-30-rules-references-secrets': rulesReferencesSecrets,
+  '2026-12-01-figures-of-one-shape': figuresOfOneShape,
 };

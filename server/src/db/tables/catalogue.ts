@@ -1,4 +1,4 @@
-import type { Generated, GeneratedAlways } from 'kysely';
+import type { ColumnType, Generated, GeneratedAlways } from 'kysely';
 import type { ReferenceGrade } from '@brackenfell/core/interchange/trail';
 import type { NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
 import type { EngineBuild, EngineTraits } from '@brackenfell/core/identification/traits';
@@ -119,10 +119,8 @@ export interface FigureTable {
   part_id: string | null;
   position_id: string | null;
   attribute: string;
-  low: number | null;
-  high: number | null;
-  code: string | null;
-  unit: string | null;
+  /** As the fact declares what is recorded of it; a jsonb column, written as text. */
+  value: ColumnType<unknown, string, string>;
   source_rank: SourceRank;
   source_name: string;
   readings: Generated<number>;
