@@ -10,6 +10,8 @@ export const HouseRuleView = z
     rule: z.enum(RULE_IDS),
     title: z.string(),
     asks: z.string(),
+    /** It goes into what is judged, not only into how a part is fitted. */
+    decidesVerdict: z.boolean(),
     schools: z.array(SchoolView),
     chosen: z.string(),
     /** Where the shop chooses otherwise, the first that holds speaking. */

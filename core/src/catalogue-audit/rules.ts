@@ -1,3 +1,6 @@
+import { SAME_HEX_MM } from '../plugs/checks/hex-and-well.ts';
+import { REACH_MM } from '../plugs/checks/reach.ts';
+
 /** What a cluster member is held against others by. Null where no single figure rules. */
 export interface AuditedPlug {
   readonly threadDiameterMm: number | null;
@@ -45,7 +48,7 @@ export const CLUSTER_RULES: readonly ClusterRule[] = [
     consequence:
       'Too long, bare threads overheat in the chamber and may meet the piston; too short, the spark is shrouded and the head’s threads carbon.',
     isKnown: ({ reachMm }) => reachMm !== null,
-    differs: (a, b) => apart(a.reachMm, b.reachMm, 0.3),
+    differs: (a, b) => apart(a.reachMm, b.reachMm, REACH_MM.match),
     say: ({ reachMm }) => `reach ${reachMm?.toFixed(1)} mm`,
   },
   {
@@ -61,7 +64,7 @@ export const CLUSTER_RULES: readonly ClusterRule[] = [
     title: 'Another hex called equal',
     consequence: 'The fitter’s socket does not fit, or the larger socket does not enter the well.',
     isKnown: ({ hexMm }) => hexMm !== null,
-    differs: (a, b) => apart(a.hexMm, b.hexMm, 0.25),
+    differs: (a, b) => apart(a.hexMm, b.hexMm, SAME_HEX_MM),
     say: ({ hexMm }) => `hex ${hexMm} mm`,
   },
   {

@@ -1,3 +1,5 @@
+import { SAME_HEX_MM } from '../plugs/checks/hex-and-well.ts';
+import { REACH_MM } from '../plugs/checks/reach.ts';
 import type { Terminal } from '../facts/plug-facts.ts';
 
 /** What a customer measured of a plug. Lengths in mm; what was not measured is left out. */
@@ -23,7 +25,7 @@ interface Band {
  * measures under its name), a tape or ruler by a millimetre. First look, A5.
  */
 export const WITHIN_MM: Readonly<Record<MeasuredWith, Band>> = {
-  gauge: { threadMm: 0.3, reachMm: 0.3, hexMm: 0.25 },
+  gauge: { threadMm: 0.3, reachMm: REACH_MM.match, hexMm: SAME_HEX_MM },
   tape: { threadMm: 1, reachMm: 1, hexMm: 1 },
 };
 

@@ -7,6 +7,8 @@ export function pairCheck(own: 'cap.family' | 'rotor.family', other: 'rotor' | '
     title: 'Pair',
     why: 'Cap and rotor wear in together and are gauged to each other: a new half runs badly against a worn one.',
     source: 'Domain section 5, Cap and rotor: matched as a pair',
+    vouchedBy: [],
+    startsGroup: true,
     needs: [own],
     mayUse: ['job.otherHalfFamily'],
     notAsked: (f) =>

@@ -1,3 +1,4 @@
+import type { RuleId } from '../house-rules/house-rules.ts';
 import type { CheckId } from './check-ids.ts';
 import { FACTS, type FactId, type FactSheet, type FactTypes, type Sourced } from '../facts/facts.ts';
 import {
@@ -40,13 +41,30 @@ export interface CheckExample {
   readonly caseId?: string;
 }
 
-export interface CheckDefinition<N extends FactId, O extends FactId, F extends Figures> {
+/** What may stand in for a figure that nobody published. */
+export type Voucher = 'own-number' | 'listing';
+const OWN_NUMBER: readonly Voucher[] = ['own-number'];
+
+/** What a check is besides its question: which rules touch it, what may vouch for it, where it stands on screen. */
+export interface CheckProperties {
   readonly id: CheckId;
   readonly title: string;
   /** Why the trade looks at it, in one sentence. */
   readonly why: string;
   /** Where the rule comes from. */
   readonly source: string;
+  /** The engine maker's own number alone, unless it says so; a check about today and this job takes no word for it. */
+  readonly vouchedBy?: readonly Voucher[];
+  /** House rules that change what it asks or decides. */
+  readonly ruledBy?: readonly RuleId[];
+  /** Begins a group of columns in the tray. */
+  readonly startsGroup?: true;
+  /** Two figures of this fact say the same while they are no further apart, in its unit. */
+  readonly sameWithin?: { readonly fact: FactId; readonly by: number };
+  readonly examples: readonly CheckExample[];
+}
+
+export interface CheckDefinition<N extends FactId, O extends FactId, F extends Figures> extends CheckProperties {
   /** Facts without which it cannot answer. */
   readonly needs: readonly N[];
   /** Facts it uses when they are known. Reading any other does not compile. */
@@ -59,17 +77,12 @@ export interface CheckDefinition<N extends FactId, O extends FactId, F extends F
   readonly judgePart?: (facts: Partly<N | O>) => Judged<F> | undefined;
   readonly judge: (facts: Known<N, O>) => Judged<F> | StillUnknown<F>;
   readonly explain: (judged: { outcome: Outcome; caseId: string; figures: F }, say: Say) => Telling;
-  readonly examples: readonly CheckExample[];
 }
 
 /** A check ready to be asked about any plug and position. */
-export interface Check {
-  readonly id: CheckId;
-  readonly title: string;
-  readonly why: string;
-  readonly source: string;
+export interface Check extends CheckProperties {
+  readonly vouchedBy: readonly Voucher[];
   readonly facts: readonly FactId[];
-  readonly examples: readonly CheckExample[];
   ask(sheet: FactSheet, say: Say): Finding;
   /** The same answer without its words: for looking through very many plugs. */
   screen(sheet: FactSheet): Finding;
@@ -242,8 +255,18 @@ export function defineCheck<N extends FactId, O extends FactId, F extends Figure
     return undefined;
   }
 
-  const { title, why, source, examples } = definition;
-  return { id, title, why, source, facts, examples, ask, screen: (sheet) => ask(sheet, null) };
+  const { title, why, source, vouchedBy = OWN_NUMBER, ruledBy, startsGroup, sameWithin, examples } = definition;
+  const properties: CheckProperties = {
+    id,
+    title,
+    why,
+    source,
+    ...(ruledBy ? { ruledBy } : {}),
+    ...(startsGroup ? { startsGroup } : {}),
+    ...(sameWithin ? { sameWithin } : {}),
+    examples,
+  };
+  return { ...properties, vouchedBy, facts, ask, screen: (sheet) => ask(sheet, null) };
 }
 
 function uniqueSources(sources: readonly FactUsed[]): FactUsed[] {

@@ -15,14 +15,15 @@ export interface PartJudgement {
 /** Judges one part of any kind by its kind's checks. */
 export function judgePart(checks: readonly Check[], sheet: FactSheet, evidence: Evidence, say: Say): PartJudgement {
   return weighFindings(
+    checks,
     checks.map((check) => check.ask(sheet, say)),
     evidence,
   );
 }
 
-/** What all checks' findings amount to under the evidence for a part. */
-export function weighFindings(asked: readonly Finding[], evidence: Evidence): PartJudgement {
-  const findings = asked.map((finding) => relieve(finding, evidence));
+/** What all checks' findings, in their order, amount to under the evidence for a part. */
+export function weighFindings(checks: readonly Check[], asked: readonly Finding[], evidence: Evidence): PartJudgement {
+  const findings = asked.map((finding, i) => relieve(checks[i]!, finding, evidence));
   return {
     findings,
     verdict: overallVerdict(findings, evidence),

@@ -9,6 +9,7 @@ export function supplyCheck(
     title: 'Supply',
     why: 'A number out of supply cannot be promised, and a quarantined batch must not leave the counter.',
     source: 'Domain section 4, supply',
+    vouchedBy: [],
     needs: [fact],
     mayUse: [],
     canRefuse: () => false,

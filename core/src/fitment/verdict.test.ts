@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { CHECK_IDS, type CheckId } from './check-ids.ts';
+import { ALL_CHECK_IDS, type CheckId } from './check-ids.ts';
+import { CHECKS_BY_KIND } from '../kinds/checks-by-kind.ts';
 import type { Finding, Outcome } from './finding.ts';
 import { compareInTray, type Rankable } from './ranking.ts';
 import { overallVerdict, relieve, VERDICTS, worstVerdict, type Evidence } from './verdict.ts';
@@ -20,7 +21,7 @@ const finding = (check: CheckId, outcome: Outcome, more: Partial<Finding> = {}):
 const equivalent: Evidence = { named: false, listed: false, trailGrade: 'equivalent' };
 const named: Evidence = { named: true, listed: false };
 const listed: Evidence = { named: false, listed: true };
-const findings = (...outcomes: Outcome[]) => outcomes.map((outcome, i) => finding(CHECK_IDS[i]!, outcome));
+const findings = (...outcomes: Outcome[]) => outcomes.map((outcome, i) => finding(ALL_CHECK_IDS[i]!, outcome));
 
 describe('the overall verdict', () => {
   test('any refusal refuses, whatever else', () => {
@@ -75,34 +76,52 @@ describe('the overall verdict', () => {
 });
 
 describe('the two reliefs', () => {
+  const checkOf = (id: CheckId) =>
+    Object.values(CHECKS_BY_KIND)
+      .flat()
+      .find((check) => check.id === id)!;
   const unknown = (check: CheckId, more: Partial<Finding> = {}) => finding(check, 'unknown', { blocks: true, ...more });
+  const relieved = (found: Finding, evidence: Evidence) => relieve(checkOf(found.check), found, evidence);
+  const OF_TODAY: readonly CheckId[] = ['class-list', 'supply', 'revision', 'pair'];
+  const LISTING_SUFFICES: readonly CheckId[] = [
+    'depth',
+    'length',
+    'hex-and-well',
+    'shell',
+    'primary',
+    'secondary',
+    'spark-polarity',
+    'lead-resistance',
+    'rotor-resistance',
+  ];
 
-  test.each(CHECK_IDS.filter((id) => id !== 'class-list' && id !== 'supply'))(
+  test.each(ALL_CHECK_IDS.filter((id) => !OF_TODAY.includes(id)))(
     'the maker’s own number passes an unpublished %s as specified',
     (check) => {
-      expect(relieve(unknown(check), named)).toMatchObject({ outcome: 'match', relief: 'as-specified', blocks: false });
+      const passed = { outcome: 'match', relief: 'as-specified', blocks: false };
+      expect(relieved(unknown(check), named)).toMatchObject(passed);
     },
   );
 
-  test.each(['class-list', 'supply'] as const)('but not %s, which is about today', (check) => {
-    expect(relieve(unknown(check), named).outcome).toBe('unknown');
+  test.each(OF_TODAY)('but not %s, which is about today and this job', (check) => {
+    expect(relieved(unknown(check), named).outcome).toBe('unknown');
   });
 
   test('nor a measurement in doubt', () => {
-    expect(relieve(unknown('reach', { caseId: 'questioned' }), named).outcome).toBe('unknown');
+    expect(relieved(unknown('reach', { caseId: 'questioned' }), named).outcome).toBe('unknown');
   });
 
-  test.each(CHECK_IDS)(
-    'a listing stands in for an unmeasured depth, length, hex or shell, and nothing else: %s',
+  test.each(ALL_CHECK_IDS)(
+    'a listing stands in for an unmeasured depth, length, hex, shell or winding, and nothing else: %s',
     (check) => {
-      const may = ['depth', 'length', 'hex-and-well', 'shell'].includes(check);
-      expect(relieve(unknown(check), listed).outcome).toBe(may ? 'acceptable' : 'unknown');
+      const may = LISTING_SUFFICES.includes(check);
+      expect(relieved(unknown(check), listed).outcome).toBe(may ? 'acceptable' : 'unknown');
     },
   );
 
   test('no evidence, no relief; and only an unknown is relieved', () => {
-    expect(relieve(unknown('depth'), equivalent).outcome).toBe('unknown');
-    expect(relieve(finding('depth', 'refuse'), named).outcome).toBe('refuse');
+    expect(relieved(unknown('depth'), equivalent).outcome).toBe('unknown');
+    expect(relieved(finding('depth', 'refuse'), named).outcome).toBe('refuse');
   });
 });
 

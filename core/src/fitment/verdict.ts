@@ -1,5 +1,5 @@
 import { isWeak, type ReferenceGrade } from '../interchange/trail.ts';
-import type { CheckId } from './check-ids.ts';
+import type { Check } from './define-check.ts';
 import type { Finding } from './finding.ts';
 
 /** Verdicts from worst to best: over several positions the worst counts. Domain section 13. */
@@ -26,33 +26,15 @@ export interface Evidence {
 
 /** Acceptables from here on are too many for the counter alone. Domain section 4, Overall. */
 const MANY_ACCEPTABLES = 4;
-/**
- * What a listing may stand in for. Of a plug never thread, seat, reach, terminal, resistor or class list; of a coil its
- * windings, never what plugs in, holds it or grips; of leads, caps and rotors their resistance.
- */
-const LISTING_RELIEVES: readonly CheckId[] = [
-  'depth',
-  'length',
-  'hex-and-well',
-  'shell',
-  'primary',
-  'secondary',
-  'spark-polarity',
-  'lead-resistance',
-  'rotor-resistance',
-];
-/** What the maker's own number cannot vouch for: it is about today and this job, not about the part. */
-const NAMED_CANNOT_RELIEVE: readonly CheckId[] = ['class-list', 'supply', 'revision', 'pair'];
-
-/** Lets an unknown through where the maker's own number or a listing vouches for it. Domain section 4, Overall. */
-export function relieve(finding: Finding, evidence: Evidence): Finding {
+/** Lets an unknown through where what may vouch for its check does. Domain section 4, Overall. */
+export function relieve({ vouchedBy }: Pick<Check, 'vouchedBy'>, finding: Finding, evidence: Evidence): Finding {
   if (finding.outcome !== 'unknown' || finding.caseId === 'questioned') return finding;
-  if (evidence.named && !NAMED_CANNOT_RELIEVE.includes(finding.check)) {
+  if (evidence.named && vouchedBy.includes('own-number')) {
     const says = 'Not published, but this is the number the engine maker names.';
     const told = { ...finding.told, says, toDo: null, phrase: 'As specified by the engine maker' };
     return { ...finding, outcome: 'match', relief: 'as-specified', missing: [], blocks: false, told };
   }
-  if (evidence.listed && LISTING_RELIEVES.includes(finding.check)) {
+  if (evidence.listed && vouchedBy.includes('listing')) {
     const told = {
       ...finding.told,
       says: 'Listed by its maker for this engine and position; not measured here.',

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { FactId, FactSheet } from '../facts/facts.ts';
 import { sheets } from '../testing/any-sheet.ts';
-import { CONDITION_IDS, CONDITIONS, JUDGING_RULES, mayDependOn, type ConditionId } from './conditions.ts';
+import { CONDITION_IDS, CONDITIONS, type ConditionId } from './conditions.ts';
+import { JUDGING_RULES, mayDependOn } from '../kinds/judging-rules.ts';
 import { DEFAULT_HOUSE_RULES, HOUSE_RULES, RULE_IDS } from './house-rules.ts';
 import { saySpoke, settleRules } from './settle-rules.ts';
 

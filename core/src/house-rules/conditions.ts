@@ -47,17 +47,3 @@ export const CONDITIONS = {
 
 export type ConditionId = keyof typeof CONDITIONS;
 export const CONDITION_IDS = Object.keys(CONDITIONS) as ConditionId[];
-
-/** Rules that decide what is judged, not only how it is fitted: the part in hand cannot be their condition. */
-export const JUDGING_RULES = [
-  'electrodeUpgrade',
-  'twoPiece',
-  'heatWithPower',
-  'gapForDuty',
-  'interval',
-  'ownNumber',
-] as const;
-
-/** Whether a rule may be chosen otherwise under a condition. */
-export const mayDependOn = (rule: string, condition: ConditionId): boolean =>
-  !('ofPart' in CONDITIONS[condition]) || !(JUDGING_RULES as readonly string[]).includes(rule);

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { FactId, FactSheet } from '../facts/facts.ts';
-import { CONDITION_IDS, mayDependOn } from './conditions.ts';
+import { CONDITION_IDS } from './conditions.ts';
+import { mayDependOn } from '../kinds/judging-rules.ts';
 import { DEFAULT_HOUSE_RULES, RULE_IDS } from './house-rules.ts';
 import type { MakersInstruction } from '../facts/makers-instruction.ts';
 import { settleRules, type ConditionalChoice } from './settle-rules.ts';

@@ -1,3 +1,5 @@
+import { REACH_MM } from '../plugs/checks/reach.ts';
+
 /** What decides whether one engine's plug does harm in another: the projection of its positions' ruling figures. */
 export interface HoleOf {
   readonly threadDiameterMm: number | null;
@@ -7,8 +9,6 @@ export interface HoleOf {
   readonly gapMm: number | null;
 }
 
-/** Reach within the check's match band does no harm. Domain section 4, reach. */
-const REACH_BAND_MM = 0.3;
 const GAP_BAND_MM = 0.1;
 
 /** What follows when the plug of the guessed engine is fitted to the one it really is, worst first; empty when nothing does. */
@@ -19,7 +19,7 @@ export function harmOf(guessed: HoleOf, really: HoleOf): string {
     differs(guessed.threadPitchMm, really.threadPitchMm)
   )
     return `an M${guessed.threadDiameterMm} plug does not start in an M${really.threadDiameterMm} hole; forced, it costs the thread`;
-  if (differs(guessed.reachMm, really.reachMm, REACH_BAND_MM)) {
+  if (differs(guessed.reachMm, really.reachMm, REACH_MM.match)) {
     return guessed.reachMm! > really.reachMm!
       ? `a ${guessed.reachMm} mm plug in a ${really.reachMm} mm head bares its threads in the chamber and may meet the piston`
       : `a ${guessed.reachMm} mm plug in a ${really.reachMm} mm head shrouds the spark and carbons the thread`;

@@ -1,10 +1,8 @@
-import { JUDGING_RULES } from '../house-rules/conditions.ts';
-import type { RuleId } from '../house-rules/house-rules.ts';
 import { isFinal, type SlipState } from './slip-states.ts';
 
 /** Rules that decide a verdict are a supervisor's to settle otherwise; how a part is fitted, a specialist's too. */
-export const mayChooseOnSlip = (rule: RuleId, { role }: Asking): boolean =>
-  role === 'supervisor' || (role === 'specialist' && !(JUDGING_RULES as readonly string[]).includes(rule));
+export const mayChooseOnSlip = (rule: { readonly decidesVerdict: boolean }, { role }: Asking): boolean =>
+  role === 'supervisor' || (role === 'specialist' && !rule.decidesVerdict);
 
 /** A slip as far as it matters who may change it. */
 export interface Held {

@@ -1,4 +1,5 @@
 import { sql } from 'kysely';
+import { REACH_MM } from '@brackenfell/core/plugs/checks/reach';
 import type { Database } from '../db/database.ts';
 import type { StoredKind } from '../db/tables/catalogue.ts';
 
@@ -26,7 +27,7 @@ export async function readDetails(
     engineId === undefined
       ? sql`null::boolean`
       : sql`(select bool_or(s.thread_diameter_mm = e.thread_diameter_mm
-               and s.reach_mm between e.reach_low_mm - 0.5 and e.reach_high_mm + 0.5 and split_part(s.seat, '-', 1) = e.seat)
+               and s.reach_mm between e.reach_low_mm - ${REACH_MM.acceptable}::double precision and e.reach_high_mm + ${REACH_MM.acceptable}::double precision and split_part(s.seat, '-', 1) = e.seat)
                from engine_position e, plug_spec s where e.engine_id = ${engineId} and s.part_id = p.id)`;
   const { rows } = await sql<PartDetail>`
     select p.id, p.kind, m.name as maker, s.on_hand, pr.each_minor, ${suits} as suits_engine,

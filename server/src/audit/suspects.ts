@@ -1,5 +1,8 @@
 import { sql } from 'kysely';
 import type { AuditedPlug } from '@brackenfell/core/catalogue-audit/rules';
+import { SAME_HEX_MM } from '@brackenfell/core/plugs/checks/hex-and-well';
+import { REACH_MM } from '@brackenfell/core/plugs/checks/reach';
+import { PLUG_CHECKS } from '@brackenfell/core/plugs/plug-checks';
 import { KM_PER_HOUR } from '@brackenfell/core/service-plan/running-hours';
 import type { ReferenceEdge } from '@brackenfell/core/interchange/trail';
 import type { Renaming } from '@brackenfell/core/interchange/supersession';
@@ -12,7 +15,7 @@ export async function suspectClusters(db: Database, smallestStepBar: number): Pr
       from plug_spec s join part p on p.id = s.part_id
      group by p.cluster_id
     having count(distinct s.thread_diameter_mm) > 1 or count(distinct s.thread_pitch_mm) > 1
-        or max(s.reach_mm) - min(s.reach_mm) > 0.3 or max(s.hex_mm) - min(s.hex_mm) > 0.25
+        or max(s.reach_mm) - min(s.reach_mm) > ${REACH_MM.match} or max(s.hex_mm) - min(s.hex_mm) > ${SAME_HEX_MM}
         or bool_or(s.seat = 'taper') and bool_or(s.seat <> 'taper')
         or bool_or(s.resistor = 'none') and bool_or(s.resistor <> 'none')
         or max(s.heat_index_bar) - min(s.heat_index_bar) > ${smallestStepBar}
@@ -69,12 +72,12 @@ export async function* readAllRenamings(db: Database, stride = 5000): AsyncGener
   }
 }
 
-/** Match bands of the checks: within them two figures say the same. */
-const MATCH_BANDS = { 'plug.reachMm': 0.3, 'plug.lengthMm': 1, 'plug.hexMm': 0.25, 'plug.gapMm': 0.05 } as const;
+/** Within the checks' own bands two figures say the same. */
+const MATCH_BANDS = PLUG_CHECKS.flatMap(({ sameWithin }) => sameWithin ?? []);
 /** Two readings of a length agree when they are no further apart. */
 const ALIKE_MM = 0.15;
-const BANDED = Object.keys(MATCH_BANDS);
-const BANDS = Object.values(MATCH_BANDS);
+const BANDED = MATCH_BANDS.map(({ fact }) => fact);
+const BANDS = MATCH_BANDS.map(({ by }) => by);
 
 export interface PartSuspect {
   readonly partId: string;

@@ -1,5 +1,6 @@
 import type { Express } from 'express';
-import { CONDITION_IDS, CONDITIONS, mayDependOn, type ConditionId } from '@brackenfell/core/house-rules/conditions';
+import { CONDITION_IDS, CONDITIONS, type ConditionId } from '@brackenfell/core/house-rules/conditions';
+import { JUDGING_RULES, mayDependOn } from '@brackenfell/core/kinds/judging-rules';
 import { HOUSE_RULES, RULE_IDS, type RuleId } from '@brackenfell/core/house-rules/house-rules';
 import {
   chooseHouseRule,
@@ -32,6 +33,7 @@ async function showRules(db: Database): Promise<HouseRulesView> {
         rule,
         title,
         asks,
+        decidesVerdict: JUDGING_RULES.has(rule),
         schools: [...schools],
         chosen: defaults[rule],
         conditional: own.map(({ condition, school }) => ({ condition, says: CONDITIONS[condition].says, school })),

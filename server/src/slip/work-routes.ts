@@ -1,5 +1,6 @@
 import type { Express } from 'express';
 import { HOUSE_RULES } from '@brackenfell/core/house-rules/house-rules';
+import { JUDGING_RULES } from '@brackenfell/core/kinds/judging-rules';
 import { mayChooseOnSlip } from '@brackenfell/core/slip/who-may';
 import { chooseOnSlip, keepOnSlip } from '@brackenfell/contract/slip-work';
 import type { Context } from '../context/context.ts';
@@ -15,7 +16,7 @@ import { changeSlipRow, storeKept } from './store.ts';
 export function slipWorkRoutes(app: Express, context: Context): void {
   serve(app, context, chooseOnSlip, async ({ params: { slipId, rule }, body, staff, trx }) => {
     const { school, reason, version } = body;
-    if (!mayChooseOnSlip(rule, staff))
+    if (!mayChooseOnSlip({ decidesVerdict: JUDGING_RULES.has(rule) }, staff))
       return trouble('role-not-allowed', `${HOUSE_RULES[rule].title} decides a verdict: a supervisor settles it.`);
     if (school !== null && !HOUSE_RULES[rule].schools.some(({ id }) => id === school))
       return trouble('invalid-request', 'Choose one of the rule’s schools.', { school: 'no such school' });

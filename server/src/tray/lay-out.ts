@@ -1,3 +1,4 @@
+import { PLUG_CHECKS } from '@brackenfell/core/plugs/plug-checks';
 import type { FactSheet } from '@brackenfell/core/facts/facts';
 import { judgeOverPositions, weighFindings, type LineJudgement } from '@brackenfell/core/fitment/judge-part';
 import { judgePlug } from '@brackenfell/core/plugs/judge-plug';
@@ -85,7 +86,7 @@ export function layOut(asked: Asked<HeldPlugs>, ruling: Ruling, found: FoundHere
           if (group.place !== place) return [];
           const judgement = found.ofPart.has(id)
             ? judgeRead(id, group.facts, evidence, say)
-            : weighFindings(explainers[i]!.findingsOf(plug, sheet), evidence);
+            : weighFindings(PLUG_CHECKS, explainers[i]!.findingsOf(plug, sheet), evidence);
           return [{ labels: group.positions.map(({ label }) => label), judgement }];
         }),
       );

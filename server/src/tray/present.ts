@@ -2,13 +2,12 @@ import { saySpoke } from '@brackenfell/core/house-rules/settle-rules';
 import { PRICED_OVER } from '@brackenfell/core/service-plan/running-hours';
 import { contradictedSteps } from '@brackenfell/core/catalogue-audit/reference-contradiction';
 import { countsIn } from './cost.ts';
-import type { CheckId } from '@brackenfell/core/fitment/check-ids';
 import { CHECKS_BY_KIND } from '@brackenfell/core/kinds/checks-by-kind';
+import { judgingRulesOf } from '@brackenfell/core/kinds/judging-rules';
 import { FACTS, rulingValue } from '@brackenfell/core/facts/facts';
 import type { Telling } from '@brackenfell/core/fitment/finding';
 import type { SharedFinding } from '@brackenfell/core/fitment/judge-part';
-import type { PartKind } from '@brackenfell/core/facts/part-kinds';
-import { chosenSchool, HOUSE_RULES, type RuleId } from '@brackenfell/core/house-rules/house-rules';
+import { chosenSchool, HOUSE_RULES } from '@brackenfell/core/house-rules/house-rules';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { RANKING_TOLD } from '@brackenfell/core/fitment/ranking';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
@@ -150,26 +149,6 @@ function rowView(
 const servedPlace = ({ positions }: JudgedEngine, { servedAt }: JudgedCandidate): string =>
   servedAt.length === new Set(positions.map(({ label }) => label)).size ? '' : `${servedAt[0]?.split(' ')[1] ?? ''}: `;
 
-/** Columns that stand a little apart: electrical matters, and what is about today. */
-const GROUP_STARTS: readonly CheckId[] = [
-  'gap',
-  'resistor',
-  'class-list',
-  'primary',
-  'lead-resistance',
-  'pair',
-  'revision',
-];
-
-/** The house rules that a verdict or an order rests on. */
-const RULES_OF: Readonly<Record<PartKind, readonly RuleId[]>> = {
-  plug: ['electrodeUpgrade', 'twoPiece', 'heatWithPower', 'gapForDuty', 'interval', 'ownNumber'],
-  coil: ['ownNumber'],
-  'lead-set': ['ownNumber'],
-  cap: ['ownNumber'],
-  rotor: ['ownNumber'],
-};
-
 /** The whole tray as the counter sees it: rows ranked, its columns, and what the drawing beside it shows. */
 export function trayView(
   judged: JudgedEngine,
@@ -185,10 +164,10 @@ export function trayView(
   return {
     engineId: question.engineId,
     kind,
-    columns: CHECKS_BY_KIND[kind].map(({ id, title }) => ({
+    columns: CHECKS_BY_KIND[kind].map(({ id, title, startsGroup = false }) => ({
       check: id,
       title,
-      startsGroup: GROUP_STARTS.includes(id),
+      startsGroup,
     })),
     positions: [...new Set(positions.map((p) => p.label))],
     split: splitView(judged),
@@ -197,7 +176,7 @@ export function trayView(
     sources: tables.sources,
     counts: { byReference, bySize, verdicts },
     order: RANKING_TOLD,
-    rules: RULES_OF[kind].map((rule) => ({
+    rules: judgingRulesOf(kind).map((rule) => ({
       rule: HOUSE_RULES[rule].title,
       choice: [chosenSchool(settled.rules, rule).says, saySpoke(settled.spoke[rule])].filter(Boolean).join(', '),
     })),

@@ -81,7 +81,7 @@ function Otherwise({ slip, rule, onDone }: OtherwiseProps) {
   const own = slip.rules.find((one) => one.rule === rule.rule);
   const [school, setSchool] = useState(own?.school ?? rule.schools.find(({ id }) => id !== rule.chosen)!.id);
   const [reason, setReason] = useState('');
-  if (!me || !mayChooseOnSlip(rule.rule, me))
+  if (!me || !mayChooseOnSlip(rule, me))
     return <p className="text-slate">This rule decides what may be sold: a supervisor settles it on the slip.</p>;
   const settle = (chosen: string | null, why: string) => {
     write.mutate(

@@ -9,6 +9,8 @@ export const primary = defineCheck({
   title: 'Primary',
   why: 'Its resistance decides the current: too little overheats coil and driver, too much makes a weak spark.',
   source: 'Domain sections 5 and 13, resistance',
+  startsGroup: true,
+  vouchedBy: ['own-number', 'listing'],
   needs: ['coil.primaryOhm', 'coilAsked.primaryOhm'],
   mayUse: [],
   canRefuse: () => false,

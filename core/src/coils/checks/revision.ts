@@ -7,6 +7,8 @@ export const revision = defineCheck({
   title: 'Revision',
   why: 'Coils of two revisions charge differently; side by side in one engine they make it shake and set codes.',
   source: 'Domain section 5, revision',
+  vouchedBy: [],
+  startsGroup: true,
   needs: ['coil.revision', 'coilAsked.revisions'],
   mayUse: ['coilAsked.oneRevision', 'job.revisionStaying'],
   notAsked: (f) => (f['coilAsked.revisions'] === undefined ? 'The engine maker knows one revision alone.' : undefined),

@@ -9,6 +9,7 @@ export const secondary = defineCheck({
   title: 'Secondary',
   why: 'Another secondary winding gives another voltage; where a diode or driver is inside, a meter says nothing of it.',
   source: 'Domain sections 5 and 13, resistance',
+  vouchedBy: ['own-number', 'listing'],
   needs: ['coil.secondary'],
   mayUse: ['coilAsked.secondaryKohm'],
   notAsked: (f) =>

@@ -9,6 +9,7 @@ export const rotorResistance = defineCheck({
   title: 'Resistance',
   why: 'Suppression is shared out over rotor, leads and plugs; none in the rotor disturbs, too much weakens.',
   source: 'Domain section 5, Cap and rotor',
+  vouchedBy: ['own-number', 'listing'],
   needs: ['rotor.resistanceKohm', 'rotorAsked.resistanceKohm'],
   mayUse: [],
   canRefuse: () => false,

@@ -11,6 +11,8 @@ export const leadResistance = defineCheck({
   title: 'Resistance',
   why: 'Too little lets the spark disturb radio and control unit; too much weakens it.',
   source: 'Domain section 5, Leads: resistance per metre',
+  startsGroup: true,
+  vouchedBy: ['own-number', 'listing'],
   needs: ['leads.set', 'leadsAsked.kohmPerM'],
   mayUse: [],
   canRefuse: (f) => (f['leadsAsked.kohmPerM']?.low ?? 1) > 0,

@@ -7,6 +7,8 @@ export const classList = defineCheck({
   title: 'Class list',
   why: 'A sanctioned class permits the numbers on its list and no others, however alike.',
   source: 'Domain section 4, class list',
+  vouchedBy: [],
+  startsGroup: true,
   needs: ['duty.classRule'],
   mayUse: ['plug.printedNumbers'],
   notAsked: (f) =>

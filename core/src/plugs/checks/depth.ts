@@ -26,6 +26,7 @@ export const depth = defineCheck({
   title: 'Depth',
   why: 'The deepest point of the plug must clear the piston and valves, and stand where the spark belongs.',
   source: 'Domain section 4, depth',
+  vouchedBy: ['own-number', 'listing'],
   needs: [
     'plug.reachMm',
     'plug.projectionMm',

@@ -29,6 +29,7 @@ export const electrode = defineCheck({
   title: 'Electrode',
   why: 'The material that wears sets how long the gap holds; the engine was designed for one.',
   source: 'Domain section 4, electrode; section 6, wear',
+  ruledBy: ['electrodeUpgrade', 'interval'],
   needs: ['position.polarity', 'rule.electrodeUpgrade'],
   mayUse: [
     'plug.centreMaterial',

@@ -2,7 +2,7 @@ import { defineCheck } from '../../fitment/define-check.ts';
 import { within } from '../../fitment/tolerance.ts';
 
 /** 16 mm and 5/8 in, 20.8 mm and 13/16 in are one size. Domain section 13, Hex. */
-const SAME_HEX_MM = 0.25;
+export const SAME_HEX_MM = 0.25;
 const THIN_WALL_MM = 1.5;
 /** Free play a socket needs in the well. */
 const SOCKET_PLAY_MM = 0.5;
@@ -26,6 +26,8 @@ export const hexAndWell = defineCheck({
   title: 'Hex, well',
   why: 'The socket must grip the hex and go down the plug well.',
   source: 'Domain section 4, hex and well',
+  sameWithin: { fact: 'plug.hexMm', by: SAME_HEX_MM },
+  vouchedBy: ['own-number', 'listing'],
   needs: ['plug.hexMm', 'plug.hexPoints', 'position.hexMm', 'position.hexPoints'],
   mayUse: ['position.wellBoreMm'],
   canRefuse: (f) => f['position.wellBoreMm'] !== 'open',

@@ -12,6 +12,8 @@ export const length = defineCheck({
   title: 'Length',
   why: 'The coil boot, the cover or a hot pipe stands where a longer plug would end; a short one is not gripped.',
   source: 'Domain section 4, length',
+  sameWithin: { fact: 'plug.lengthMm', by: MATCH_MM },
+  vouchedBy: ['own-number', 'listing'],
   needs: ['plug.lengthMm', 'position.lengthMm'],
   mayUse: ['position.lengthLimitMm'],
   canRefuse: (f) => f['position.lengthLimitMm'] !== undefined,

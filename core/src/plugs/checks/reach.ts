@@ -1,8 +1,8 @@
 import { defineCheck } from '../../fitment/define-check.ts';
 import { fromNearestEnd, within } from '../../fitment/tolerance.ts';
 
-const MATCH_MM = 0.3;
-const ACCEPTABLE_MM = 0.5;
+/** Domain section 4, reach: within the one it is the same, within the other it may be sold. */
+export const REACH_MM = { match: 0.3, acceptable: 0.5 } as const;
 /** Head thread left unused at the chamber end before it is more than advice. */
 const SHORT_THREAD_MM = 2;
 
@@ -17,6 +17,7 @@ export const reach = defineCheck({
   title: 'Reach',
   why: 'Too long meets the piston or leaves bare threads in the chamber; too short hides the spark in the hole.',
   source: 'Domain section 4, reach',
+  sameWithin: { fact: 'plug.reachMm', by: REACH_MM.match },
   needs: ['plug.reachMm', 'position.reachMm'],
   mayUse: ['plug.threadedLengthMm', 'plug.seat', 'position.headThreadMm'],
   canRefuse: () => true,
@@ -35,14 +36,15 @@ export const reach = defineCheck({
       threadShortMm: Number(threadShortMm.toFixed(6)),
     };
     const size = Math.abs(differenceMm);
-    const closeness = size / MATCH_MM;
-    if (!within(size, ACCEPTABLE_MM))
+    const closeness = size / REACH_MM.match;
+    if (!within(size, REACH_MM.acceptable))
       return { outcome: 'refuse', caseId: differenceMm > 0 ? 'longer' : 'shorter', figures };
     if (!within(threadShortMm, SHORT_THREAD_MM))
       return { outcome: 'caution', caseId: 'thread-well-short', figures, closeness };
-    if (!within(size, MATCH_MM)) return { outcome: 'acceptable', caseId: 'nearly', figures, closeness };
+    if (!within(size, REACH_MM.match)) return { outcome: 'acceptable', caseId: 'nearly', figures, closeness };
     // Within the match band a thread shorter by no more than the band still covers the head's thread.
-    if (!within(threadShortMm, MATCH_MM)) return { outcome: 'acceptable', caseId: 'thread-short', figures, closeness };
+    if (!within(threadShortMm, REACH_MM.match))
+      return { outcome: 'acceptable', caseId: 'thread-short', figures, closeness };
     if (f['plug.seat'] === 'gasket-loose') return { outcome: 'acceptable', caseId: 'loose-gasket', figures, closeness };
     return { outcome: 'match', caseId: 'same', figures, closeness };
   },

@@ -10,6 +10,7 @@ export const resistor = defineCheck({
   title: 'Resistor',
   why: 'The resistor keeps spark noise out of radios and control units; too much of it weakens the spark.',
   source: 'Domain section 4, resistor',
+  startsGroup: true,
   needs: ['plug.resistor', 'position.resistor'],
   mayUse: [],
   canRefuse: (f) =>

@@ -7,6 +7,8 @@ export const shell = defineCheck({
   title: 'Shell',
   why: 'A two-piece shell can seize in the head and part when it is drawn.',
   source: 'Domain section 4, shell',
+  ruledBy: ['twoPiece'],
+  vouchedBy: ['own-number', 'listing'],
   needs: ['plug.shell'],
   mayUse: ['position.shellFitted', 'position.seizesTwoPiece', 'rule.twoPiece'],
   // It never refuses by itself, but where plugs seize an unknown shell is a question nobody may leave open.

@@ -1,8 +1,6 @@
 import type { FactId, FactSheet } from '../../facts/facts.ts';
+import { REACH_MM } from '../checks/reach.ts';
 import type { PlugColumns, PlugPlace } from './plug-columns.ts';
-
-/** Plugs this much shorter or longer than asked are still looked at. */
-const REACH_BAND_MM = 0.5;
 
 /** The one value that rules a fact; undefined when none does or several disagree. */
 const only = (sheet: FactSheet, fact: FactId): unknown =>
@@ -21,7 +19,8 @@ function couldServe(plug: FactSheet, asked: FactSheet): boolean {
     fits(only(plug, 'plug.threadPitchMm'), (has: number) => has === pitch) &&
     fits(
       only(plug, 'plug.reachMm'),
-      (has: number) => reach !== undefined && has >= reach.low - REACH_BAND_MM && has <= reach.high + REACH_BAND_MM,
+      (has: number) =>
+        reach !== undefined && has >= reach.low - REACH_MM.acceptable && has <= reach.high + REACH_MM.acceptable,
     ) &&
     fits(only(plug, 'plug.seat'), (has: string) => seat !== undefined && has.startsWith(seat))
   );

@@ -84,7 +84,7 @@ export class CheckTable {
     if (this.#tallies[0]![code] !== NOT_YET) return;
     const finding = PLUG_CHECKS[this.#check]!.screen(this.#sheetOf(code));
     for (const [voucher, evidence] of VOUCHERS.entries())
-      this.#tallies[voucher]![code] = tallyOf(relieve(finding, evidence));
+      this.#tallies[voucher]![code] = tallyOf(relieve(PLUG_CHECKS[this.#check]!, finding, evidence));
     this.#closeness[code] = finding.closeness;
     this.#outcomes[code] = OUTCOMES.indexOf(finding.outcome);
   }

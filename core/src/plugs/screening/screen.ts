@@ -64,7 +64,7 @@ export class Screen {
     for (const check of this.#oneByOne) {
       for (const [i, plug] of plugs.entries()) {
         const finding = PLUG_CHECKS[check]!.screen({ ...this.columns.sheetOf(plug), ...this.asked });
-        tallies[i] = addTallies(tallies[i]!, tallyOf(relieve(finding, evidence)));
+        tallies[i] = addTallies(tallies[i]!, tallyOf(relieve(PLUG_CHECKS[check]!, finding, evidence)));
         closeness[i]! += finding.closeness;
       }
     }
