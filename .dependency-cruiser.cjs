@@ -40,11 +40,17 @@ module.exports = {
     only('stand-ins-stand-alone', '^stand-ins/', '^stand-ins/', 'a stand-in is replaced as a whole'),
     only('demo-sees-contract-and-core', '^demo/', '^(demo|contract|core)/', 'the world is data'),
     {
-      name: 'sql-stands-in-stores',
+      name: 'ground-knows-no-subject',
       severity: 'error',
-      comment: 'SQL is written in store.ts, the catalogue loader and migrations, nowhere else',
-      from: { path: '^server/src/.*/(routes|present)\\.ts$' },
-      to: { path: 'node_modules/kysely' },
+      comment: 'what every subject of the page stands on knows none of them',
+      from: { path: '^web/src/(wire|settings|drawing|keys|controls|measuring)/' },
+      to: { path: '^web/src/', pathNot: '^web/src/(wire|settings|drawing|keys|controls|measuring)/' },
+    },
+    {
+      name: 'shell-stands-on-top',
+      severity: 'error',
+      from: { path: '^web/src/', pathNot: '^web/src/(shell/|main\\.tsx)' },
+      to: { path: '^web/src/shell/' },
     },
     {
       name: 'no-orphans',

@@ -3,6 +3,12 @@ import hooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import ts from 'typescript-eslint';
 
+const NO_DEFAULT_EXPORT = {
+  selector: 'ExportDefaultDeclaration',
+  message: 'Export by name: the file is named for what it exports.',
+};
+const SQL_STANDS_IN_STORES = 'SQL stands in a store: a file named store.ts or …-store.ts.';
+
 export default ts.config(
   { ignores: ['**/dist/**', '.brackenfell/**', 'node_modules/**', 'test-results/**', 'playwright-report/**'] },
   js.configs.recommended,
@@ -21,10 +27,7 @@ export default ts.config(
       '@typescript-eslint/consistent-type-imports': 'error',
       // Part numbers are compared character by character; code points are what is meant.
       '@typescript-eslint/no-misused-spread': 'off',
-      'no-restricted-syntax': [
-        'error',
-        { selector: 'ExportDefaultDeclaration', message: 'Export by name: the file is named for what it exports.' },
-      ],
+      'no-restricted-syntax': ['error', NO_DEFAULT_EXPORT],
     },
   },
   {
@@ -32,6 +35,22 @@ export default ts.config(
     rules: {
       'no-restricted-globals': ['error', 'Date', 'process', 'fetch'],
       'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],
+    },
+  },
+  {
+    // The database's own folder, bulk loading and upgrades are SQL throughout.
+    files: ['server/src/**/*.ts'],
+    ignores: ['**/*store.ts', '**/*.test.ts', 'server/src/{db,loading,upgrade,testing}/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        NO_DEFAULT_EXPORT,
+        {
+          selector: 'CallExpression[callee.property.name=/^(selectFrom|insertInto|updateTable|deleteFrom|mergeInto)$/]',
+          message: SQL_STANDS_IN_STORES,
+        },
+        { selector: 'TaggedTemplateExpression[tag.name="sql"]', message: SQL_STANDS_IN_STORES },
+      ],
     },
   },
   {

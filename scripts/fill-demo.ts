@@ -23,13 +23,13 @@ export async function fillDemo(ownerUrl: string, say: (line: string) => void): P
     }
     const someone = await db.selectFrom('staff').select('id').limit(1).executeTakeFirst();
     if (!someone) {
-      const { addStaff } = await import('@brackenfell/server/staff/add-staff');
+      const { addStaff } = await import('@brackenfell/server/loading/add-staff');
       await addStaff(db, demoStaff);
     }
     const batch = await db.selectFrom('batch').select('id').limit(1).executeTakeFirst();
     if (!batch) {
       const { demoProof } = await import('@brackenfell/demo/proof/world');
-      const { loadProof } = await import('@brackenfell/server/quarantine/load-proof');
+      const { loadProof } = await import('@brackenfell/server/loading/load-proof');
       const { batches, sales } = await loadProof(db, demoProof);
       say(`Loaded the past: ${batches} batches, ${sales} slips.`);
     }

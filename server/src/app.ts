@@ -8,13 +8,13 @@ import { pinoHttp } from 'pino-http';
 import { openApiDocument } from '@brackenfell/contract/openapi';
 import { EVERYONE, endpoint } from '@brackenfell/contract/endpoint';
 import { health } from '@brackenfell/contract/session';
-import { sql } from 'kysely';
 import { z } from 'zod';
 import { askRoutes } from './ask/routes.ts';
 import { auditRoutes } from './audit/routes.ts';
 import { referenceRoutes } from './authenticity/reference-routes.ts';
 import { inspectionRoutes } from './authenticity/routes.ts';
 import type { Context } from './context/context.ts';
+import { answers } from './db/answers.ts';
 import { engineRoutes } from './engine/routes.ts';
 import { identifyRoutes } from './identify/routes.ts';
 import { plainJson } from './http/plain-json.ts';
@@ -94,7 +94,7 @@ export function createApp(context: Context): Express {
 
   // Healthy means that it can serve: the database answers.
   serve(app, context, health, async ({ db }) => {
-    await sql`select 1`.execute(db);
+    await answers(db);
     return { ok: true as const };
   });
   const document = openApiDocument();

@@ -7,7 +7,7 @@ import { createApp } from './app.ts';
 import { readConfig } from './context/config.ts';
 import { createContext } from './context/context.ts';
 import { openDatabase } from './db/database.ts';
-import { sweepReceipts } from './http/receipts.ts';
+import { sweepReceipts } from './http/receipt-store.ts';
 import { keepAlive } from './keep-alive.ts';
 
 const GRACE_MS = 3000;

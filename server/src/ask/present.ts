@@ -1,7 +1,7 @@
 import { tellMatch, type AskedNumber, type NameMatch } from '@brackenfell/core/part-numbers/match-name';
 import type { Succession as Followed } from '@brackenfell/core/interchange/supersession';
 import type { PartAnswer, Succession } from '@brackenfell/contract/ask';
-import type { FoundName } from './names.ts';
+import type { FoundName } from './name-store.ts';
 import type { PartDetail } from './store.ts';
 
 export interface NamedPart {

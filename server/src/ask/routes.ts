@@ -10,7 +10,7 @@ import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { serve } from '../http/serve.ts';
 import { readRenamings } from '../interchange/store.ts';
-import { findAlike, findNames, type FoundName } from './names.ts';
+import { findAlike, findNames, type FoundName } from './name-store.ts';
 import { partAnswer, suggestion, tellSuccession, yearsOf } from './present.ts';
 import { readQuestion, remarkOn } from './read-question.ts';
 import { findBatches, findSlips, readDetails, readKinds } from './store.ts';

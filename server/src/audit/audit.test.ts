@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { AuditFinding, AuditList } from '@brackenfell/contract/audit';
 import { PLANTED_CONTRADICTIONS } from '@brackenfell/demo/planted-contradictions';
 import { silentLog } from '../context/log.ts';
-import { computeAllClusters } from '../interchange/recluster.ts';
+import { computeAllClusters } from '../interchange/cluster-store.ts';
 import { fetchTray, openTestCounter, write, type TestCounter } from '../testing/counter.ts';
 import { workOneJob } from './work-jobs.ts';
 

@@ -1,4 +1,4 @@
-import { chooseFigures } from '../catalogue/choose-figures.ts';
+import { chooseFigures } from '../catalogue/figure-store.ts';
 import type { Writing } from '../db/database.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
 import { editReference, withdrawFigures } from '../interchange/edit-reference.ts';

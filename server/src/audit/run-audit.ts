@@ -16,7 +16,8 @@ import {
   suspectClusters,
   type PartSuspect,
   type SuspectMember,
-} from './suspects.ts';
+  readRatings,
+} from './suspect-store.ts';
 
 /** One contradiction as the audit found it, before it is stored. */
 export interface Contradiction {
@@ -97,7 +98,7 @@ const grouped = <T extends { readonly clusterId: string }>(rows: readonly T[]): 
 };
 
 async function auditClusters(db: Database, progress: AuditProgress): Promise<void> {
-  const ratings = await db.selectFrom('heat_rating').selectAll().orderBy('maker_id').orderBy('ordinal').execute();
+  const ratings = await readRatings(db);
   const steps = ratings.flatMap((rating, i) =>
     ratings[i - 1]?.maker_id === rating.maker_id ? [rating.index_bar - ratings[i - 1]!.index_bar] : [],
   );

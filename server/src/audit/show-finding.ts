@@ -2,7 +2,7 @@ import { FACTS, knowFact, type FactId } from '@brackenfell/core/facts/facts';
 import { ruleOf } from '@brackenfell/core/catalogue-audit/rules';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import type { AuditFinding } from '@brackenfell/contract/audit';
-import { readHeatScales, readPartSheets } from '../catalogue/read-facts.ts';
+import { readHeatScales, readPartSheets } from '../catalogue/fact-store.ts';
 import type { Database } from '../db/database.ts';
 import { printFact } from '../part/present.ts';
 import { plugShape } from '../tray/shapes.ts';

@@ -4,7 +4,7 @@ import { MEASURED, type DecodedSpan } from '@brackenfell/core/authenticity/measu
 import { MEASURED_IDS, type MeasuredId } from '@brackenfell/core/authenticity/tell';
 import { decodeNumber, type NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
 import type { Inspection } from '@brackenfell/contract/inspection';
-import { readPartSheets } from '../catalogue/read-facts.ts';
+import { readPartSheets } from '../catalogue/fact-store.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';

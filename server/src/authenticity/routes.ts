@@ -27,7 +27,7 @@ import { addBatch, noteOnSlips, readBatches } from '../stock/batch-store.ts';
 import { findSeller, SELLER_NOT_SAID } from '../stock/seller-store.ts';
 import { readMakerId } from '../part/store.ts';
 import { readPartRows } from '../catalogue/part-store.ts';
-import { findLine, nameBatch } from '../slip/store.ts';
+import { findLine, nameBatch } from '../slip/line-store.ts';
 import { loadInspection } from './load-inspection.ts';
 import { chooseReference } from './paper-trail.ts';
 import { findReference, readReferenceRows } from './reference-store.ts';

@@ -4,7 +4,8 @@ import type { HoleOf } from '@brackenfell/core/identification/wrong-guess';
 import { describes, type KnownWords } from '@brackenfell/core/identification/statements';
 import type { NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
 import type { Database } from '../db/database.ts';
-import { readCatalogueVersion } from './version.ts';
+import { readIndexed } from './index-store.ts';
+import { readCatalogueVersion } from './version-store.ts';
 import { WordIndex } from './word-index.ts';
 
 export interface IndexedEngine {
@@ -77,30 +78,7 @@ const grouped = <T>(rows: readonly T[], keyOf: (row: T) => string): Map<string, 
 };
 
 async function makeIndex(db: Database, version: string): Promise<CatalogueIndex> {
-  const [makers, grammars, engineRows, vehicleRows, positions, named] = await Promise.all([
-    db.selectFrom('maker').selectAll().execute(),
-    db.selectFrom('maker_grammar').selectAll().execute(),
-    db.selectFrom('engine').selectAll().orderBy('visits', 'desc').orderBy('id').execute(),
-    db
-      .selectFrom('vehicle')
-      .select(['id', 'engine_id', 'make', 'model', 'built_from', 'built_to'])
-      .orderBy('built_from')
-      .orderBy('id')
-      .execute(),
-    db
-      .selectFrom('engine_position')
-      .selectAll()
-      .where('kind', '=', 'plug')
-      .orderBy('cylinder')
-      .orderBy('place')
-      .execute(),
-    db
-      .selectFrom('named_number')
-      .select(['engine_id', 'part_id', 'place'])
-      .where('kind', '=', 'plug')
-      .orderBy('part_id')
-      .execute(),
-  ]);
+  const [makers, grammars, engineRows, vehicleRows, positions, named] = await readIndexed(db);
   const makerNames = new Map(makers.map(({ id, name }) => [id, name]));
   const vehiclesOf = grouped(vehicleRows, (row) => row.engine_id);
   const positionsOf = grouped(positions, (row) => row.engine_id);

@@ -2,9 +2,9 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { rulingValue } from '@brackenfell/core/facts/facts';
 import type { Writing } from '../db/database.ts';
 import { openTestCounter, type TestCounter } from '../testing/counter.ts';
-import { chooseFigures } from './choose-figures.ts';
+import { chooseFigures } from './figure-store.ts';
 import { FactSheets } from './fact-sheets.ts';
-import { bumpCatalogueVersion } from './version.ts';
+import { bumpCatalogueVersion } from './version-store.ts';
 
 let counter: TestCounter;
 let plugId: string;

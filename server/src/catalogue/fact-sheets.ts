@@ -6,11 +6,12 @@ import {
   readHeatScales,
   readPartSheets,
   readPartTitles,
+  readPlugsChangedSince,
   readPositionSheets,
   type PartTitle,
   type SharedEntries,
-} from './read-facts.ts';
-import { readCatalogueVersion } from './version.ts';
+} from './fact-store.ts';
+import { readCatalogueVersion } from './version-store.ts';
 
 /** The facts of the catalogue as they stood at one version: heat scales, and of the positions asked for so far. */
 export interface HeldFacts {
@@ -79,7 +80,7 @@ export class FactSheets {
     const kept = this.#plugs?.rated === rated ? this.#plugs : undefined;
     if (!kept) this.#shared.clear();
     const { plugs, titles } = kept ?? { plugs: new PlugColumns(), titles: [] };
-    const changed = await this.#changedSince(kept?.version ?? '0');
+    const changed = await readPlugsChangedSince(this.#db, kept?.version ?? '0');
     for (let i = 0; i < changed.length; i += BATCH) {
       const ids = changed.slice(i, i + BATCH);
       const named = await readPartTitles(this.#db, ids, 'plug');
@@ -89,15 +90,5 @@ export class FactSheets {
       }
     }
     this.#plugs = { version, rated, plugs, titles };
-  }
-
-  async #changedSince(version: string): Promise<string[]> {
-    const rows = await this.#db
-      .selectFrom('plug_spec')
-      .select('part_id')
-      .where('catalogue_version', '>', version)
-      .orderBy('part_id')
-      .execute();
-    return rows.map((row) => row.part_id);
   }
 }

@@ -16,7 +16,7 @@ const of = <K extends FactId>(
 ): LineForm =>
   form(label, group, [fact], isFigure, (_, say, sheet) => {
     const value = rulingValue(sheet, fact);
-    return value === undefined ? undefined : print(value as never, say, sheet);
+    return value === undefined ? undefined : print(value, say, sheet);
   });
 
 /** Each lead's route: where it goes, how long, and which boots clear there. */

@@ -5,7 +5,7 @@ import { sayIn, type Say } from '@brackenfell/core/fitment/say';
 import { oddOneOut } from '@brackenfell/core/fitted-set/odd-one-out';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { FittedSet } from '@brackenfell/contract/fitted-set';
-import { readPartSheets, readPartTitles } from '../catalogue/read-facts.ts';
+import { readPartSheets, readPartTitles } from '../catalogue/fact-store.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { listPositions } from '../engine/store.ts';

@@ -10,7 +10,8 @@ import { createApp } from '../app.ts';
 import { createContext } from '../context/context.ts';
 import { openDatabase } from '../db/database.ts';
 import { openTestCounter, write, type Agent, type TestCounter } from '../testing/counter.ts';
-import { callHash, sweepReceipts } from './receipts.ts';
+import { callHash } from './receipts.ts';
+import { sweepReceipts } from './receipt-store.ts';
 import { registered } from './serve.ts';
 
 let counter: TestCounter;

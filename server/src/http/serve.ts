@@ -6,6 +6,7 @@ import type { Context } from '../context/context.ts';
 import type { Database, Writing } from '../db/database.ts';
 import { findSession } from '../staff/store.ts';
 import { readSessionToken } from '../staff/cookie.ts';
+import { claimKey, storeReply } from './receipt-store.ts';
 import { callHash } from './receipts.ts';
 import { isTrouble, problemOf, trouble, type Trouble } from './trouble.ts';
 
@@ -129,24 +130,14 @@ async function onceOnly(
   for (let tries = 1; ; tries += 1) {
     try {
       return await context.db.transaction().execute(async (trx) => {
-        const claimed = await trx
-          .insertInto('request_receipt')
-          .values({ key, staff_id: staff.id, call_hash: hash, status: null, response: null })
-          .onConflict((conflict) => conflict.column('key').doNothing())
-          .returning('key')
-          .executeTakeFirst();
-        if (!claimed) {
-          const first = await trx.selectFrom('request_receipt').selectAll().where('key', '=', key).executeTakeFirst();
-          const same = first?.call_hash === hash && first.staff_id === staff.id;
-          return same ? first.response : trouble('key-reused', 'Use a fresh key for a new call.');
-        }
+        const first = await claimKey(trx, key, staff.id, hash);
+        if (first)
+          return first.call_hash === hash && first.staff_id === staff.id
+            ? first.response
+            : trouble('key-reused', 'Use a fresh key for a new call.');
         const reply = await handler({ ...call, trx } as never);
         if (isTrouble(reply)) throw new Undone(reply);
-        await trx
-          .updateTable('request_receipt')
-          .set({ status: endpoint.status ?? 200, response: JSON.stringify(reply) })
-          .where('key', '=', key)
-          .execute();
+        await storeReply(trx, key, endpoint.status ?? 200, reply);
         return reply;
       });
     } catch (error) {

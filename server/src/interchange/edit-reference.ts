@@ -1,8 +1,8 @@
-import { sql } from 'kysely';
-import { bumpCatalogueVersion } from '../catalogue/version.ts';
+import { bumpCatalogueVersion } from '../catalogue/version-store.ts';
 import type { Writing } from '../db/database.ts';
+import { findEdge, rejectEdge, setWithdrawn } from './store.ts';
 import { recordChange } from '../history/store.ts';
-import { lockClusters, recluster } from './recluster.ts';
+import { lockClusters, recluster } from './cluster-store.ts';
 
 interface Edit {
   readonly edgeId: string;
@@ -15,20 +15,10 @@ interface Edit {
  * cluster wait for each other here, so both edits count. False when it already was so.
  */
 export async function editReference(trx: Writing, { edgeId, staffId, cut }: Edit): Promise<boolean> {
-  const edge = await trx
-    .selectFrom('reference')
-    .select(['from_part_id', 'to_part_id'])
-    .where('id', '=', edgeId)
-    .executeTakeFirst();
+  const edge = await findEdge(trx, edgeId);
   if (!edge) return false;
   const clusters = await lockClusters(trx, [edge.from_part_id, edge.to_part_id]);
-  const { numUpdatedRows } = await trx
-    .updateTable('reference')
-    .set({ rejected_at: cut ? new Date() : null, rejected_by: cut ? staffId : null })
-    .where('id', '=', edgeId)
-    .where('rejected_at', cut ? 'is' : 'is not', null)
-    .executeTakeFirst();
-  if (numUpdatedRows === 0n) return false;
+  if (!(await rejectEdge(trx, { edgeId, staffId, cut }))) return false;
   await recordChange(trx, {
     staffId,
     subject: 'reference',
@@ -48,12 +38,7 @@ export async function withdrawFigures(
   { figureIds, staffId, withdrawn }: { figureIds: readonly string[]; staffId: string; withdrawn: boolean },
 ): Promise<string[]> {
   if (figureIds.length === 0) return [];
-  const rows = await trx
-    .updateTable('figure')
-    .set({ withdrawn_at: withdrawn ? new Date() : null })
-    .where(sql<boolean>`id = any(${figureIds}::bigint[])`)
-    .returning(['id', 'part_id'])
-    .execute();
+  const rows = await setWithdrawn(trx, figureIds, withdrawn);
   for (const { id } of rows)
     await recordChange(trx, {
       staffId,

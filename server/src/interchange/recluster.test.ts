@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { chance } from '@brackenfell/demo/large/random';
 import { openTestCounter, type TestCounter } from '../testing/counter.ts';
 import { editReference } from './edit-reference.ts';
-import { computeAllClusters, rebuildClusters } from './recluster.ts';
+import { computeAllClusters, rebuildClusters } from './cluster-store.ts';
 import { readEdgesAround } from './store.ts';
 
 let counter: TestCounter;

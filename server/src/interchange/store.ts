@@ -1,7 +1,7 @@
 import { sql } from 'kysely';
 import type { ReferenceEdge } from '@brackenfell/core/interchange/trail';
 import type { Renaming } from '@brackenfell/core/interchange/supersession';
-import type { Database } from '../db/database.ts';
+import type { Database, Writing } from '../db/database.ts';
 
 export interface StoredEdge extends ReferenceEdge {
   readonly source: string;
@@ -91,3 +91,28 @@ export async function readClusters(db: Database, clusterIds: readonly string[]) 
     .execute();
   return { members, edges };
 }
+
+export const findEdge = (db: Database, edgeId: string) =>
+  db.selectFrom('reference').select(['from_part_id', 'to_part_id']).where('id', '=', edgeId).executeTakeFirst();
+
+/** Cuts a reference or joins it again; false where it already was so. */
+export async function rejectEdge(
+  trx: Writing,
+  { edgeId, staffId, cut }: { edgeId: string; staffId: string; cut: boolean },
+): Promise<boolean> {
+  const { numUpdatedRows } = await trx
+    .updateTable('reference')
+    .set({ rejected_at: cut ? new Date() : null, rejected_by: cut ? staffId : null })
+    .where('id', '=', edgeId)
+    .where('rejected_at', cut ? 'is' : 'is not', null)
+    .executeTakeFirst();
+  return numUpdatedRows > 0n;
+}
+
+export const setWithdrawn = (trx: Writing, figureIds: readonly string[], withdrawn: boolean) =>
+  trx
+    .updateTable('figure')
+    .set({ withdrawn_at: withdrawn ? new Date() : null })
+    .where(sql<boolean>`id = any(${figureIds}::bigint[])`)
+    .returning(['id', 'part_id'])
+    .execute();

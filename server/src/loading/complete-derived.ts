@@ -1,7 +1,7 @@
 import { sql } from 'kysely';
 import { nameHash, neighbourKeys } from '@brackenfell/core/part-numbers/one-edit';
 import type { Database } from '../db/database.ts';
-import { rebuildClusters } from '../interchange/recluster.ts';
+import { rebuildClusters } from '../interchange/cluster-store.ts';
 
 const BATCH = 2000;
 

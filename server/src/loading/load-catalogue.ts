@@ -8,7 +8,7 @@ import type { EngineNote } from '@brackenfell/contract/engine-plan';
 import { CatalogueFile } from '@brackenfell/contract/catalogue-file';
 import type { Database, Writing } from '../db/database.ts';
 import { MAKER_NOT_KNOWN } from '../db/tables/catalogue.ts';
-import { chooseFigures } from '../catalogue/choose-figures.ts';
+import { chooseFigures } from '../catalogue/figure-store.ts';
 import { completeDerived } from './complete-derived.ts';
 
 export interface CatalogueCount {

@@ -5,7 +5,7 @@ import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { PartFills } from '@brackenfell/contract/part';
-import { readPartSheets } from '../catalogue/read-facts.ts';
+import { readPartSheets } from '../catalogue/fact-store.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { readEnginesOfParts } from '../identify/store.ts';

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { PartCard, PartFills, PartGraph } from '@brackenfell/contract/part';
-import { chooseFigures } from '../catalogue/choose-figures.ts';
+import { chooseFigures } from '../catalogue/figure-store.ts';
 import { openTestCounter, type TestCounter } from '../testing/counter.ts';
 
 let counter: TestCounter;

@@ -5,7 +5,7 @@ import { sayIn } from '@brackenfell/core/fitment/say';
 import { VERDICTS } from '@brackenfell/core/fitment/verdict';
 import { followSupersession } from '@brackenfell/core/interchange/supersession';
 import { getPart, getPartEngines, getPartFills, getPartGraph } from '@brackenfell/contract/part';
-import { readPartSheets } from '../catalogue/read-facts.ts';
+import { readPartSheets } from '../catalogue/fact-store.ts';
 import { tellSuccession } from '../ask/present.ts';
 import { readNamedParts } from '../catalogue/part-store.ts';
 import type { Context } from '../context/context.ts';

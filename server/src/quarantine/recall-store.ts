@@ -1,7 +1,7 @@
 import { sql } from 'kysely';
 import type { Sale } from '@brackenfell/contract/quarantine';
 import type { Database, Writing } from '../db/database.ts';
-import { salesOf } from '../stock/sales-of.ts';
+import { salesOf } from '../stock/sales-store.ts';
 
 export interface SaleRow {
   readonly slip_id: string;

@@ -11,7 +11,8 @@ import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
 import { checkSecret } from '../session/check-secret.ts';
 import { findStaff } from '../staff/store.ts';
 import { showSlip } from '../slip/show-slip.ts';
-import { changeSlipRow, readLines } from '../slip/store.ts';
+import { changeSlipRow } from '../slip/store.ts';
+import { readLines } from '../slip/line-store.ts';
 import { readWaiting, storeRelease } from './store.ts';
 
 interface Release {

@@ -12,7 +12,8 @@ import { judgeEngine } from '../tray/judge-engine.ts';
 import type { JudgedCandidate, JudgedEngine } from '../tray/judge-plugs.ts';
 import { findingView } from '../tray/present.ts';
 import { readFound } from '../reading/store.ts';
-import { readLines, type LineRow, type SlipRow } from './store.ts';
+import { type SlipRow } from './store.ts';
+import { addJudgement, changeLineRow, readLines, type LineRow } from './line-store.ts';
 
 interface Asked {
   readonly kind: PartKind;
@@ -59,17 +60,14 @@ export async function storeJudgement(
   candidate: JudgedCandidate,
   cause: Cause | null,
 ): Promise<void> {
-  await trx
-    .insertInto('judgement')
-    .values({
-      slip_line_id: lineId,
-      staff_id: staff.id,
-      catalogue_version: judged.catalogueVersion,
-      rules_version: judged.ruling.rules.version,
-      cause,
-      ...told(candidate),
-    })
-    .execute();
+  await addJudgement(trx, {
+    slip_line_id: lineId,
+    staff_id: staff.id,
+    catalogue_version: judged.catalogueVersion,
+    rules_version: judged.ruling.rules.version,
+    cause,
+    ...told(candidate),
+  });
 }
 
 /** What would be stored of a judgement. */
@@ -123,11 +121,7 @@ export async function judgeLinesAgain(
       again.push({ line, verdict: candidate.judgement.verdict, differs: changed });
       if (store === 'none' || (store === 'changed' && !changed)) continue;
       await storeJudgement(trx, line.id, staff, judged, candidate, cause);
-      await trx
-        .updateTable('slip_line')
-        .set({ positions: [...candidate.servedAt] })
-        .where('id', '=', line.id)
-        .execute();
+      await changeLineRow(trx, line.id, { positions: [...candidate.servedAt] });
     }
   }
   return again;

@@ -4,7 +4,7 @@ import type { Context } from '../context/context.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble } from '../http/trouble.ts';
 import { showSlip } from './show-slip.ts';
-import { changeSlipRow, findNote } from './store.ts';
+import { addNoteRow, changeSlipRow, findNote } from './store.ts';
 
 /** What was said or found, in words: added by anybody, mended by its author or a supervisor. */
 export function slipNoteRoutes(app: Express, context: Context): void {
@@ -16,7 +16,7 @@ export function slipNoteRoutes(app: Express, context: Context): void {
       action: 'note',
     });
     if (isTrouble(slip)) return slip;
-    await trx.insertInto('slip_note').values({ slip_id: slip.id, staff_id: staff.id, text: body.text }).execute();
+    await addNoteRow(trx, { slip_id: slip.id, staff_id: staff.id, text: body.text });
     return showSlip(trx, slip.id);
   });
 
@@ -32,10 +32,7 @@ export function slipNoteRoutes(app: Express, context: Context): void {
     if (!note) return trouble('not-found', 'The slip has no such note.');
     if (note.staff_id !== staff.id && staff.role !== 'supervisor')
       return trouble('role-not-allowed', `${note.by} wrote it: only they or a supervisor mend it.`);
-    await trx
-      .insertInto('slip_note')
-      .values({ slip_id: slip.id, staff_id: staff.id, text: body.text, replaces_id: note.id })
-      .execute();
+    await addNoteRow(trx, { slip_id: slip.id, staff_id: staff.id, text: body.text, replaces_id: note.id });
     return showSlip(trx, slip.id);
   });
 }

@@ -7,7 +7,8 @@ import type { InspectionLine } from '@brackenfell/contract/inspection';
 import type { ReadingRow } from '../reading/store.ts';
 import type { readSlipChoices } from '../ruling/store.ts';
 import { openOf } from './standing.ts';
-import type { LineRow, listSlipRows, readNotes, SlipRow, ToldRow } from './store.ts';
+import type { listSlipRows, readNotes, SlipRow } from './store.ts';
+import type { LineRow, ToldRow } from './line-store.ts';
 
 const engineTitle = (row: { engine_maker: string | null; engine_code: string | null }) =>
   row.engine_code === null ? null : `${row.engine_maker} ${row.engine_code}`;

@@ -8,7 +8,8 @@ import { trouble, type Trouble } from '../http/trouble.ts';
 import type { JudgedCandidate, JudgedEngine } from '../tray/judge-plugs.ts';
 import { readPartRows } from '../catalogue/part-store.ts';
 import { judgeForSlip, judgeLinesAgain, storeJudgement } from './judge-lines.ts';
-import { readLines, type SlipRow } from './store.ts';
+import { type SlipRow } from './store.ts';
+import { addLineRow, changeLineRow, readLines } from './line-store.ts';
 
 export interface Put {
   readonly partId: string;
@@ -76,7 +77,7 @@ export async function putLine(
       return trouble('already-there', `${pieces} on it: count the line up, or say that as many more are meant.`);
     const more = standing.quantity + quantity;
     if (more > MOST_PIECES) return trouble('invalid-request', `A line takes at most ${MOST_PIECES} pieces.`);
-    await trx.updateTable('slip_line').set({ quantity: more }).where('id', '=', standing.id).execute();
+    await changeLineRow(trx, standing.id, { quantity: more });
     await recordChange(trx, {
       staffId: staff.id,
       subject: 'slip line',
@@ -87,20 +88,17 @@ export async function putLine(
     });
     return undefined;
   }
-  const line = await trx
-    .insertInto('slip_line')
-    .values({
-      slip_id: slip.id,
-      part_id: part.id,
-      kind,
-      quantity,
-      unit_price_minor: kind === 'sale' ? part.each_minor : null,
-      positions: [...(candidate?.servedAt ?? [])],
-      removed_at: null,
-    })
-    .returning('id')
-    .executeTakeFirstOrThrow();
-  if (judged && candidate) await storeJudgement(trx, line.id, staff, judged, candidate, null);
+  const lineId = await addLineRow(trx, {
+    slip_id: slip.id,
+    part_id: part.id,
+    kind,
+    quantity,
+    unit_price_minor: kind === 'sale' ? part.each_minor : null,
+    positions: [...(candidate?.servedAt ?? [])],
+    removed_at: null,
+    review: null,
+  });
+  if (judged && candidate) await storeJudgement(trx, lineId, staff, judged, candidate, null);
   // The other half of a pair is told by what now stands beside it.
   if (part.kind === 'cap' || part.kind === 'rotor')
     await judgeLinesAgain(context, trx, slip, staff, {
@@ -111,7 +109,7 @@ export async function putLine(
   await recordChange(trx, {
     staffId: staff.id,
     subject: 'slip line',
-    subjectId: line.id,
+    subjectId: lineId,
     action: 'add',
     after: { part: part.printed, kind },
   });

@@ -31,7 +31,8 @@ import { putLine } from './put-line.ts';
 import { showSlip } from './show-slip.ts';
 import { mustBeTakable, mustHold, writeOn } from './slip-change.ts';
 import { openOf } from './standing.ts';
-import { changeSlipRow, findLine, listSlipRows, lockForSale, readLines, readSlip, readTold } from './store.ts';
+import { addSlipRow, changeSlipRow, listSlipRows, lockForSale, readSlip } from './store.ts';
+import { changeLineRow, setRemoved, findLine, readLines, readTold } from './line-store.ts';
 
 interface Details {
   readonly customer?: string | undefined;
@@ -93,11 +94,7 @@ export function slipRoutes(app: Express, context: Context): void {
   serve(app, context, createSlip, async ({ body, staff, trx }) => {
     const dangling = await danglingDetail(trx, body);
     if (dangling) return dangling;
-    const { id } = await trx
-      .insertInto('slip')
-      .values({ ...columnsOf(body), holder_id: staff.id })
-      .returning('id')
-      .executeTakeFirstOrThrow();
+    const id = await addSlipRow(trx, { ...columnsOf(body), holder_id: staff.id });
     await recordChange(trx, {
       staffId: staff.id,
       subject: 'slip',
@@ -176,22 +173,18 @@ export function slipRoutes(app: Express, context: Context): void {
     const from = await readSlip(trx, params.slipId);
     if (!from) return trouble('not-found', 'There is no slip of that number.');
     const { customer, phone, vehicle, came_for, engine_id, build, duty, engine_count, revision_staying } = from;
-    const { id } = await trx
-      .insertInto('slip')
-      .values({
-        customer,
-        phone,
-        vehicle,
-        came_for,
-        engine_id,
-        build,
-        duty,
-        engine_count,
-        revision_staying,
-        holder_id: staff.id,
-      })
-      .returning('id')
-      .executeTakeFirstOrThrow();
+    const id = await addSlipRow(trx, {
+      customer,
+      phone,
+      vehicle,
+      came_for,
+      engine_id,
+      build,
+      duty,
+      engine_count,
+      revision_staying,
+      holder_id: staff.id,
+    });
     await recordChange(trx, {
       staffId: staff.id,
       subject: 'slip',
@@ -229,7 +222,7 @@ export function slipRoutes(app: Express, context: Context): void {
       ...(body.batchId === undefined ? {} : { batch_id: body.batchId }),
     };
     if (Object.keys(after).length === 0) return trouble('invalid-request', 'Say what is to be changed.');
-    await trx.updateTable('slip_line').set(after).where('id', '=', params.lineId).execute();
+    await changeLineRow(trx, params.lineId, after);
     await recordChange(trx, {
       staffId: staff.id,
       subject: 'slip line',
@@ -249,15 +242,8 @@ export function slipRoutes(app: Express, context: Context): void {
     serve(app, context, endpoint, async ({ params, body, staff, trx }) => {
       const slip = await writeOn({ trx, params, body, staff }, `${action} line`);
       if (isTrouble(slip)) return slip;
-      const changed = await trx
-        .updateTable('slip_line')
-        .set({ removed_at: removing ? new Date() : null })
-        .where('id', '=', params.lineId)
-        .where('slip_id', '=', slip.id)
-        .where('removed_at', removing ? 'is' : 'is not', null)
-        .returning('id')
-        .executeTakeFirst();
-      if (!changed) return trouble('not-found', 'The slip has no such line.');
+      if (!(await setRemoved(trx, slip.id, params.lineId, removing)))
+        return trouble('not-found', 'The slip has no such line.');
       await recordChange(trx, { staffId: staff.id, subject: 'slip line', subjectId: params.lineId, action });
       return showSlip(trx, slip.id);
     });

@@ -7,7 +7,8 @@ import { readSlipChoices } from '../ruling/store.ts';
 import { readPartRows } from '../catalogue/part-store.ts';
 import { readReadings } from '../reading/store.ts';
 import { slipView } from './present.ts';
-import { readJudgements, readKept, readLines, readNotes, readSlip } from './store.ts';
+import { readKept, readNotes, readSlip } from './store.ts';
+import { readJudgements, readLines } from './line-store.ts';
 
 /** A slip as it stands, with what was told of its lines before. */
 export async function showSlip(db: Database, slipId: string): Promise<Slip | Trouble> {

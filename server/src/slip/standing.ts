@@ -1,6 +1,6 @@
 import { openMatters, type LineStanding } from '@brackenfell/core/slip/open-matters';
 import type { OpenMatter } from '@brackenfell/contract/open-matter';
-import type { LineRow } from './store.ts';
+import type { LineRow } from './line-store.ts';
 
 const HELD: readonly (string | null)[] = ['held', 'confirmed'];
 

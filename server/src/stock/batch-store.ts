@@ -3,7 +3,7 @@ import type { Band } from '@brackenfell/core/authenticity/judge-piece';
 import type { Channel } from '@brackenfell/core/authenticity/prior';
 import type { Batch } from '@brackenfell/contract/quarantine';
 import type { Database, Writing } from '../db/database.ts';
-import { salesOf } from './sales-of.ts';
+import { salesOf } from './sales-store.ts';
 
 export interface BatchRow {
   readonly id: string;

@@ -1,5 +1,5 @@
 import { isPartKind, type PartKind } from '@brackenfell/core/facts/part-kinds';
-import { chooseFigures } from '../catalogue/choose-figures.ts';
+import { chooseFigures } from '../catalogue/figure-store.ts';
 import type { Writing } from '../db/database.ts';
 import { readOnlyHeld, readPartKind, setQuarantineFigure } from './supply-store.ts';
 

@@ -1,6 +1,6 @@
 import { rulingValue } from '@brackenfell/core/facts/facts';
 import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
-import { readPartSheets } from '../catalogue/read-facts.ts';
+import { readPartSheets } from '../catalogue/fact-store.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { listNamedNumbers, listPositions } from '../engine/store.ts';

@@ -9,7 +9,7 @@ import type { Evidence, Verdict } from '@brackenfell/core/fitment/verdict';
 import { withReadings } from '@brackenfell/core/slip/piece-readings';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { readNamedParts } from '../catalogue/part-store.ts';
-import { readPartSheets, readPartTitles } from '../catalogue/read-facts.ts';
+import { readPartSheets, readPartTitles } from '../catalogue/fact-store.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { alikePositions, readAsked, type Asked, type AskedPosition } from './asked.ts';

@@ -11,7 +11,7 @@ import type { Evidence } from '@brackenfell/core/fitment/verdict';
 import type { Trail } from '@brackenfell/core/interchange/trail';
 import { readNamedParts } from '../catalogue/part-store.ts';
 import type { HeatScales } from '@brackenfell/core/facts/fact';
-import type { PartTitle } from '../catalogue/read-facts.ts';
+import type { PartTitle } from '../catalogue/fact-store.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import type { StoredEdge } from '../interchange/store.ts';

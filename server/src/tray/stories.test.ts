@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { STORIES } from '@brackenfell/demo/stories';
 import { demoWorld } from '@brackenfell/demo/world';
 import type { OpenTray } from '@brackenfell/contract/open-tray';
-import { chooseFigures } from '../catalogue/choose-figures.ts';
+import { chooseFigures } from '../catalogue/figure-store.ts';
 import { fetchTray, findingOf, openTestCounter, rowOf, type TestCounter } from '../testing/counter.ts';
 
 let counter: TestCounter;

@@ -1,6 +1,6 @@
 import { sql } from 'kysely';
 import { clusterByMember, Clusters } from '@brackenfell/core/interchange/clusters';
-import { readCatalogueVersion } from '../catalogue/version.ts';
+import { readCatalogueVersion } from '../catalogue/version-store.ts';
 import type { Database, Writing } from '../db/database.ts';
 import { readClusters } from './store.ts';
 

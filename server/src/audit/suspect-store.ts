@@ -227,3 +227,6 @@ export async function readTouched(
   const byPlace = new Map(rows.map((row) => [row.place, row]));
   return suspects.map((_, place) => byPlace.get(place) ?? { engines: 0, stock: 0 });
 }
+
+export const readRatings = (db: Database) =>
+  db.selectFrom('heat_rating').selectAll().orderBy('maker_id').orderBy('ordinal').execute();

@@ -155,3 +155,14 @@ export async function readPartTitles(
     .execute();
   return new Map(rows.map(({ id, ...title }) => [id, title]));
 }
+
+/** Plugs whose facts hold from a later version of the catalogue. */
+export async function readPlugsChangedSince(db: Database, version: string): Promise<string[]> {
+  const rows = await db
+    .selectFrom('plug_spec')
+    .select('part_id')
+    .where('catalogue_version', '>', version)
+    .orderBy('part_id')
+    .execute();
+  return rows.map((row) => row.part_id);
+}

@@ -2,7 +2,7 @@ import { sql, type Insertable, type Selectable } from 'kysely';
 import { resolveFigures } from '@brackenfell/core/facts/resolve-figures';
 import type { Writing } from '../db/database.ts';
 import type { ChosenFigureTable, FigureTable } from '../db/tables/catalogue.ts';
-import { bumpCatalogueVersion } from './version.ts';
+import { bumpCatalogueVersion } from './version-store.ts';
 
 const BATCH = 1000;
 

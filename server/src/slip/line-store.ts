@@ -1,0 +1,165 @@
+import type { Insertable, Updateable } from 'kysely';
+import type { JudgementTable, SlipLineTable } from '../db/tables/counter.ts';
+import type { Database, Writing } from '../db/database.ts';
+
+export async function readLines(db: Database, slipId: string) {
+  return db
+    .selectFrom('slip_line')
+    .innerJoin('part', 'part.id', 'slip_line.part_id')
+    .innerJoin('maker', 'maker.id', 'part.maker_id')
+    .innerJoin('part_name', (join) =>
+      join.onRef('part_name.part_id', '=', 'part.id').on('part_name.kind', 'in', ['catalogue', 'oe']),
+    )
+    .leftJoinLateral(
+      (eb) =>
+        eb
+          .selectFrom('judgement')
+          .innerJoin('staff', 'staff.id', 'judgement.staff_id')
+          .leftJoin('release', 'release.judgement_id', 'judgement.id')
+          .leftJoin('staff as supervisor', 'supervisor.id', 'release.supervisor_id')
+          .select([
+            'judgement.id as judgement_id',
+            'release.reason as release_reason',
+            'release.at as released_at',
+            'supervisor.name as released_by',
+            'judgement.verdict',
+            'judgement.reason',
+            'judgement.findings',
+            'judgement.at',
+            'staff.name as judged_by',
+          ])
+          .whereRef('judgement.slip_line_id', '=', 'slip_line.id')
+          .orderBy('judgement.id', 'desc')
+          .limit(1)
+          .as('latest'),
+      (join) => join.onTrue(),
+    )
+    .leftJoin('batch', 'batch.id', 'slip_line.batch_id')
+    .leftJoin('seller', 'seller.id', 'batch.seller_id')
+    .leftJoin('stock', 'stock.part_id', 'slip_line.part_id')
+    .select((eb) => [
+      'slip_line.id',
+      'slip_line.kind',
+      'slip_line.batch_id',
+      'batch.code as batch_code',
+      'batch.state as batch_state',
+      'seller.name as batch_seller',
+      'batch.on_hand as batch_on_hand',
+      'stock.on_hand',
+      // Of the same part, so many are on the shelf that may not be sold.
+      eb
+        .selectFrom('batch as other')
+        .select((held) => held.fn.coalesce(held.fn.sum<string>('other.on_hand'), held.val('0')).as('held'))
+        .whereRef('other.part_id', '=', 'slip_line.part_id')
+        .where('other.state', 'in', ['held', 'confirmed'])
+        .where('other.on_hand', '>', 0)
+        .as('held_on_shelf'),
+      'slip_line.part_id',
+      'part.kind as part_kind',
+      'slip_line.quantity',
+      'slip_line.unit_price_minor',
+      'slip_line.positions',
+      'slip_line.review',
+      'part_name.printed',
+      'maker.name as maker',
+      'latest.judgement_id',
+      'latest.release_reason',
+      'latest.released_at',
+      'latest.released_by',
+      'latest.verdict',
+      'latest.reason',
+      'latest.findings',
+      'latest.at as judged_at',
+      'latest.judged_by',
+    ])
+    .where('slip_line.slip_id', '=', slipId)
+    .where('slip_line.removed_at', 'is', null)
+    .orderBy('slip_line.id')
+    .execute();
+}
+
+export type LineRow = Awaited<ReturnType<typeof readLines>>[number];
+
+/** Every judgement of a slip's lines, the latest first: what was told stays as told. */
+export async function readJudgements(db: Database, slipId: string) {
+  return db
+    .selectFrom('judgement')
+    .innerJoin('slip_line', 'slip_line.id', 'judgement.slip_line_id')
+    .innerJoin('staff', 'staff.id', 'judgement.staff_id')
+    .select([
+      'judgement.slip_line_id',
+      'judgement.verdict',
+      'judgement.reason',
+      'judgement.at',
+      'judgement.cause',
+      'staff.name as by',
+    ])
+    .where('slip_line.slip_id', '=', slipId)
+    .orderBy('judgement.id', 'desc')
+    .execute();
+}
+
+export type ToldRow = Awaited<ReturnType<typeof readJudgements>>[number];
+
+/** A line that stands on a slip. */
+export async function findLine(db: Database, lineId: string) {
+  return db
+    .selectFrom('slip_line')
+    .selectAll()
+    .where('id', '=', lineId)
+    .where('removed_at', 'is', null)
+    .executeTakeFirst();
+}
+
+/** What was told of a line when it was last judged. */
+export async function readTold(db: Database, slipId: string, lineId: string) {
+  const row = await db
+    .selectFrom('judgement')
+    .innerJoin('slip_line', 'slip_line.id', 'judgement.slip_line_id')
+    .select('judgement.findings')
+    .where('slip_line.id', '=', lineId)
+    .where('slip_line.slip_id', '=', slipId)
+    .orderBy('judgement.id', 'desc')
+    .limit(1)
+    .executeTakeFirst();
+  return row?.findings;
+}
+
+/** Says which batch a line's pieces are from, where nobody has said so yet and it is not sold. */
+export async function nameBatch(trx: Writing, lineId: string, batchId: string): Promise<void> {
+  await trx
+    .updateTable('slip_line')
+    .set({ batch_id: batchId })
+    .where('id', '=', lineId)
+    .where('batch_id', 'is', null)
+    .where('slip_id', 'in', (eb) =>
+      eb.selectFrom('slip').select('slip.id').where('slip.state', 'in', ['open', 'parked']),
+    )
+    .execute();
+}
+
+export async function addLineRow(trx: Writing, line: Insertable<SlipLineTable>): Promise<string> {
+  const { id } = await trx.insertInto('slip_line').values(line).returning('id').executeTakeFirstOrThrow();
+  return id;
+}
+
+export async function changeLineRow(trx: Writing, lineId: string, change: Updateable<SlipLineTable>): Promise<void> {
+  await trx.updateTable('slip_line').set(change).where('id', '=', lineId).execute();
+}
+
+/** Takes a line off its slip or puts it back; false where there is no such line. */
+export async function setRemoved(trx: Writing, slipId: string, lineId: string, removed: boolean): Promise<boolean> {
+  const changed = await trx
+    .updateTable('slip_line')
+    .set({ removed_at: removed ? new Date() : null })
+    .where('id', '=', lineId)
+    .where('slip_id', '=', slipId)
+    .where('removed_at', removed ? 'is' : 'is not', null)
+    .returning('id')
+    .executeTakeFirst();
+  return changed !== undefined;
+}
+
+export async function addJudgement(trx: Writing, judgement: Insertable<JudgementTable>): Promise<void> {
+  await trx.insertInto('judgement').values(judgement).execute();
+}
