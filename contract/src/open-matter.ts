@@ -13,6 +13,8 @@ export const OpenMatter = z
     says: z.string(),
     /** Facts that settle a question. */
     facts: z.array(FactKey),
+    /** One of them is measured or seen at the counter; the others are looked up, or chosen where they stand. */
+    answeredHere: z.boolean(),
   })
   .meta({ id: 'OpenMatter' });
 export type OpenMatter = z.infer<typeof OpenMatter>;

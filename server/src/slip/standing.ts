@@ -1,3 +1,4 @@
+import { FACTS, type FactId } from '@brackenfell/core/facts/facts';
 import { openMatters, type LineStanding } from '@brackenfell/core/slip/open-matters';
 import type { OpenMatter } from '@brackenfell/contract/open-matter';
 import type { LineRow } from './line-store.ts';
@@ -32,5 +33,6 @@ export function lineStanding(line: LineRow): LineStanding {
 export const openOf = (lines: readonly LineRow[]): OpenMatter[] =>
   openMatters(lines.map(lineStanding)).map(({ facts, ...matter }) => ({
     ...matter,
-    facts: [...facts] as OpenMatter['facts'],
+    facts: [...facts] as FactId[],
+    answeredHere: (facts as readonly FactId[]).some((fact) => FACTS[fact].answer !== undefined),
   }));

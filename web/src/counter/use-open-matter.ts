@@ -1,4 +1,3 @@
-import { FACTS } from '@brackenfell/core/facts/facts';
 import type { OpenMatter } from '@brackenfell/contract/open-matter';
 import type { Slip } from '@brackenfell/contract/slip';
 import { useCounter } from './use-counter.ts';
@@ -19,7 +18,7 @@ export const MATTER_ACTS: Readonly<Record<OpenMatter['kind'], string>> = {
 /** Goes to where an open matter is answered: its one field, choice or screen. */
 export function useOpenMatter(slip: Slip) {
   const { go } = useCounter();
-  return ({ kind, lineId, facts, says }: OpenMatter): void => {
+  return ({ kind, lineId, facts, answeredHere, says }: OpenMatter): void => {
     const line = slip.lines.find((one) => one.lineId === lineId);
     slipSheet.set(undefined);
     if (!line) {
@@ -48,7 +47,7 @@ export function useOpenMatter(slip: Slip) {
         break;
       case 'question':
         // What no reading answers (a build, a class and its date) is answered in the tray, where its choice stands.
-        if (facts.some((fact) => FACTS[fact].answer)) slipSheet.set({ kind: 'answer', part: line, facts, says });
+        if (answeredHere) slipSheet.set({ kind: 'answer', part: line, facts, says });
         else toTray();
         break;
       default:

@@ -5,7 +5,7 @@ import { EngineStage } from '../engine/engine-stage.tsx';
 import { FaultScreen } from './fault-screen.tsx';
 import { Frame } from './frame.tsx';
 import { AwayBanner } from './away-banner.tsx';
-import { fetchRooms, room } from './room.ts';
+import { fetchRooms, room } from '../controls/room.ts';
 import { SignIn } from '../session/sign-in.tsx';
 import { useSession } from '../session/use-session.ts';
 

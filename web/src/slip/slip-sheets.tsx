@@ -1,8 +1,9 @@
+import { Suspense } from 'react';
+import { room } from '../controls/room.ts';
 import type { Staff } from '@brackenfell/contract/session';
 import type { Slip } from '@brackenfell/contract/slip';
 import { useCounter } from '../counter/use-counter.ts';
 import { ReleaseDialog } from '../release/release-dialog.tsx';
-import { AnswerDialog } from './answer-dialog.tsx';
 import { BatchDialog } from './batch-dialog.tsx';
 import { CollectDialog, EndDialog } from './collect-dialog.tsx';
 import { NoteDialog } from './note-dialog.tsx';
@@ -13,13 +14,21 @@ import { slipCall } from '../counter/slip-call.ts';
 import { useSlipWrite } from '../counter/slip-outbox.ts';
 import { useOpenMatter } from '../counter/use-open-matter.ts';
 
+/** Not part of the first load: it brings along how every fact is answered. */
+const AnswerDialog = room(async () => (await import('./answer-dialog.tsx')).AnswerDialog);
+
 const close = () => slipSheet.set(undefined);
 
 /** The sheet that is open about the slip: one at a time. */
 export function SlipSheets({ slip, me }: { slip: Slip | undefined; me: Staff }) {
   const sheet = slipSheet.use();
   if (!sheet) return null;
-  if (sheet.kind === 'answer') return <AnswerDialog sheet={sheet} slip={slip} onClose={close} />;
+  if (sheet.kind === 'answer')
+    return (
+      <Suspense fallback={null}>
+        <AnswerDialog sheet={sheet} slip={slip} onClose={close} />
+      </Suspense>
+    );
   return slip ? <OfSlip slip={slip} me={me} sheet={sheet} /> : null;
 }
 

@@ -1,8 +1,9 @@
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
+import { room } from '../controls/room.ts';
 import type { TraySheetsProps } from './open-sheet.tsx';
 
 /** The sheets come right after the tray, together: the counter is usable before, and none is waited for when it is opened. */
-const OpenSheet = lazy(async () => ({ default: (await import('./open-sheet.tsx')).OpenSheet }));
+const OpenSheet = room(async () => (await import('./open-sheet.tsx')).OpenSheet);
 
 /** Whatever is laid over the tray. */
 export function TraySheets(props: TraySheetsProps) {

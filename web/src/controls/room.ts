@@ -33,8 +33,8 @@ async function patiently<T>(load: () => Promise<T>): Promise<T> {
   }
 }
 
-/** A screen that is not part of the first load; it comes when it is entered, or before, with `fetchRooms`. */
-export function room(load: () => Promise<ComponentType>) {
+/** A screen or sheet that is not part of the first load; it comes when it is entered, or before, with `fetchRooms`. */
+export function room<P>(load: () => Promise<ComponentType<P>>) {
   loads.push(load);
   return lazy(async () => ({ default: await patiently(load) }));
 }
