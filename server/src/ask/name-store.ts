@@ -13,6 +13,14 @@ export interface FoundName {
   readonly fold: string;
 }
 
+export interface FoundNames {
+  readonly sure: readonly FoundName[];
+  /** Merely alike, most alike first: looked for where fewer than three surer ones answer, and none as it was asked. */
+  readonly alike: readonly FoundName[];
+}
+
+const FEW = 3;
+const MOST_LOOSE = 8;
 const MOST_A_STAGE = 24;
 /** A one-edit neighbourhood of dense codes runs to a few hundred names; past this they are too many to rank anyway. */
 const MOST_NEIGHBOURS = 1500;
@@ -32,17 +40,17 @@ const begins = (column: 'normal_form' | 'fold_key', text: string): RawBuilder<un
 
 /**
  * Names that could answer a question, unranked: as written, through look-alikes, longer ones, and unless `quick` those one
- * character away. One round trip; every stage is an index range or a list of keys.
+ * character away and, where few answer, those merely alike. One round trip; every stage is an index range or a list of keys.
  */
 export async function findNames(
   db: Database,
   asked: AskedNumber,
   makers: readonly string[],
   quick: boolean,
-): Promise<FoundName[]> {
-  if (asked.pattern) return findByPattern(db, asked, makers);
+): Promise<FoundNames> {
+  if (asked.pattern) return { sure: await findByPattern(db, asked, makers), alike: [] };
   const { normal, fold } = asked;
-  if (normal === '') return [];
+  if (normal === '') return { sure: [], alike: [] };
   const maker = ofMakers(makers);
   const exact = [normal, asked.inside, asked.signed?.normal].filter((form) => form !== undefined);
   const folds = [fold, asked.signed?.fold].filter((form) => form !== undefined);
@@ -57,8 +65,19 @@ export async function findNames(
     );
   }
   if (!quick && normal.length >= SHORTEST.oneEdit) stages.push(neighbours(neighbourKeys(fold), maker));
-  const { rows } = await sql<FoundName>`${sql.join(stages, sql` union all `)}`.execute(db);
-  return rows;
+  const sure = sql`${sql.join(stages, sql` union all `)}`;
+  if (quick || normal.length < SHORTEST.looser)
+    return { sure: (await sql<FoundName>`${sure}`.execute(db)).rows, alike: [] };
+  const { rows } = await sql<FoundName & { readonly isAlike: boolean }>`
+    with sure as materialized (${sure})
+    select *, false as "isAlike" from sure
+    union all
+    select *, true from (
+      select ${COLUMNS} from part_name n
+       where n.normal_form % ${normal} ${maker} and (select count(distinct "partId") from sure) < ${FEW}
+         and not exists (select from sure where normal = any(${exact}::text[]))
+       order by similarity(n.normal_form, ${normal}) desc, n.normal_form limit ${MOST_LOOSE}) loose`.execute(db);
+  return { sure: rows.filter(({ isAlike }) => !isAlike), alike: rows.filter(({ isAlike }) => isAlike) };
 }
 
 const neighbours = (hashes: readonly number[], maker: RawBuilder<unknown>): RawBuilder<unknown> =>
@@ -92,15 +111,4 @@ async function findByPattern(db: Database, asked: AskedNumber, makers: readonly 
     limit ${MOST_BY_PATTERN}`.execute(db);
   // As written first; what only the look-alikes answer to follows.
   return [...rows, ...folded];
-}
-
-const MOST_LOOSE = 8;
-
-/** Names that are merely alike, most alike first: asked where fewer than three surer ones answered. */
-export async function findAlike(db: Database, asked: AskedNumber, makers: readonly string[]): Promise<FoundName[]> {
-  if (asked.pattern || asked.normal.length < SHORTEST.looser) return [];
-  const { rows } = await sql<FoundName>`select ${COLUMNS} from part_name n
-    where n.normal_form % ${asked.normal} ${ofMakers(makers)}
-    order by similarity(n.normal_form, ${asked.normal}) desc, n.normal_form limit ${MOST_LOOSE}`.execute(db);
-  return rows;
 }

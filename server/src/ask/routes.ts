@@ -10,7 +10,7 @@ import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { serve } from '../http/serve.ts';
 import { readRenamings } from '../interchange/store.ts';
-import { findAlike, findNames, type FoundName } from './name-store.ts';
+import { findNames, type FoundName } from './name-store.ts';
 import { partAnswer, suggestion, tellSuccession, yearsOf } from './present.ts';
 import { readQuestion, remarkOn } from './read-question.ts';
 import { findBatches, findSlips, readDetails, readKinds } from './store.ts';
@@ -36,7 +36,7 @@ async function suggestParts(
   makers: readonly string[],
   names: ReadonlyMap<string, string>,
 ): Promise<PartAnswer[]> {
-  const found = await findNames(db, asked, makers, true);
+  const { sure: found } = await findNames(db, asked, makers, true);
   const shares = new Map<string, Set<string>>();
   for (const { normal, partId } of found) shares.set(normal, (shares.get(normal) ?? new Set()).add(partId));
   const ranked = rankNames(asked, found).slice(0, MOST_PARTS);
@@ -50,14 +50,10 @@ async function suggestParts(
   });
 }
 
-/** With fewer sure readings than this, and none of them exact, names that are merely alike follow. */
-const FEW = 3;
-
-/** Names ranked; where few answer, those that are merely alike after them. */
+/** Names ranked; those that are merely alike after them. */
 async function rankedNames(db: Database, asked: AskedNumber, makers: readonly string[]): Promise<Ranked<FoundName>[]> {
-  const ranked = rankNames(asked, await findNames(db, asked, makers, false));
-  if (ranked.length >= FEW || ranked.some(({ match }) => match.stage === 'exact')) return ranked;
-  const alike = await findAlike(db, asked, makers);
+  const { sure, alike } = await findNames(db, asked, makers, false);
+  const ranked = rankNames(asked, sure);
   const once = new Map([...alike].reverse().map((name) => [name.partId, name]));
   for (const { name } of ranked) once.delete(name.partId);
   const looser = [...once.values()]

@@ -42,7 +42,7 @@ describe('the plugs held in memory', () => {
       .where('kind', '=', 'plug')
       .executeTakeFirstOrThrow();
     expect(plugs.count).toBe(Number(n));
-    expect(titles[plugs.placeOf(plugId)!]).toEqual({ printed: 'KN 419G-63DR', maker: 'Kestrane' });
+    expect(titles[plugs.placeOf(plugId)!]).toEqual({ kind: 'plug', printed: 'KN 419G-63DR', maker: 'Kestrane' });
     expect(titles.filter(Boolean)).toHaveLength(plugs.count);
   });
 

@@ -1,16 +1,16 @@
+import type { HeatScales } from '@brackenfell/core/facts/fact';
 import type { FactSheet } from '@brackenfell/core/facts/facts';
 import { PlugColumns } from '@brackenfell/core/plugs/screening/plug-columns';
 import type { Database } from '../db/database.ts';
-import type { HeatScales } from '@brackenfell/core/facts/fact';
 import {
   readHeatScales,
-  readPartSheets,
-  readPartTitles,
+  readOthersChangedSince,
   readPlugsChangedSince,
   readPositionSheets,
   type PartTitle,
-  type SharedEntries,
 } from './fact-store.ts';
+import { Keeping } from './keeping.ts';
+import { Memo } from './memo.ts';
 import { readCatalogueVersion } from './version-store.ts';
 
 /** The facts of the catalogue as they stood at one version: heat scales, and of the positions asked for so far. */
@@ -18,6 +18,8 @@ export interface HeldFacts {
   readonly version: string;
   readonly scales: HeatScales;
   readonly positions: Map<string, FactSheet>;
+  /** Whatever else of the catalogue was read at this version. */
+  readonly memo: Memo;
 }
 
 /** All plugs besides. */
@@ -27,42 +29,56 @@ export interface HeldPlugs extends HeldFacts {
   readonly titles: readonly PartTitle[];
 }
 
-/** Plugs read in one go: other work of the server comes between. */
-const BATCH = 250;
+export interface HeldPart {
+  readonly sheet: FactSheet;
+  readonly title: PartTitle;
+}
 
-/**
- * Fact sheets kept in memory by catalogue version. The first use of plugs reads them all; later ones, where the version
- * differs, those whose facts have changed. The version is read before anything else, so a sheet is never newer than the
- * answer it goes into by more than the change that gave the next version.
- */
+/** All other parts besides. */
+export interface HeldOthers extends HeldFacts {
+  readonly others: ReadonlyMap<string, HeldPart>;
+}
+
+/** Fact sheets kept in memory by catalogue version: plugs in columns, for there are very many of them, other parts one by one. */
 export class FactSheets {
-  readonly #db: Database;
-  readonly #shared: SharedEntries = new Map();
+  readonly #plugs: Keeping<{ plugs: PlugColumns; titles: PartTitle[] }>;
+  readonly #others: Keeping<Map<string, HeldPart>>;
   #held: HeldFacts | undefined;
-  #plugs: { version: string; rated: string; plugs: PlugColumns; titles: PartTitle[] } | undefined;
-  #bringing: Promise<void> | undefined;
 
   /** `db` is for reading what is committed, whatever transaction a caller is in. */
   constructor(db: Database) {
-    this.#db = db;
+    this.#plugs = new Keeping<{ plugs: PlugColumns; titles: PartTitle[] }>(db, {
+      make: () => ({ plugs: new PlugColumns(), titles: [] }),
+      changedSince: readPlugsChangedSince,
+      put: ({ plugs, titles }, id, sheet, title) => {
+        plugs.set(id, sheet);
+        titles[plugs.placeOf(id)!] = title;
+      },
+    });
+    this.#others = new Keeping<Map<string, HeldPart>>(db, {
+      make: () => new Map(),
+      changedSince: readOthersChangedSince,
+      put: (others, id, sheet, title) => others.set(id, { sheet, title }),
+    });
   }
 
   async at(db: Database): Promise<HeldFacts> {
     const version = await readCatalogueVersion(db);
     if (this.#held?.version === version) return this.#held;
-    this.#held = { version, scales: await readHeatScales(db), positions: new Map() };
+    this.#held = { version, scales: await readHeatScales(db), positions: new Map(), memo: new Memo() };
     return this.#held;
   }
 
   async withPlugs(db: Database): Promise<HeldPlugs> {
     const held = await this.at(db);
-    // Once more where somebody else's bringing up to date had begun before the caller's version came about.
-    for (let tries = 0; tries < 2 && this.#plugs?.version !== held.version; tries += 1) {
-      this.#bringing ??= this.#bringUpToDate().finally(() => (this.#bringing = undefined));
-      await this.#bringing;
-    }
-    const { version, plugs, titles } = this.#plugs!;
-    return { ...held, version, plugs, titles };
+    const { version, parts } = await this.#plugs.upTo(held.version);
+    return { ...held, version, ...parts };
+  }
+
+  async withOthers(db: Database): Promise<HeldOthers> {
+    const held = await this.at(db);
+    const { version, parts } = await this.#others.upTo(held.version);
+    return { ...held, version, others: parts };
   }
 
   /** Sheets of what the given engine positions ask. */
@@ -71,24 +87,5 @@ export class FactSheets {
     if (missing.length > 0)
       for (const [id, sheet] of await readPositionSheets(db, held.scales, missing)) held.positions.set(id, sheet);
     return held.positions;
-  }
-
-  async #bringUpToDate(): Promise<void> {
-    const version = await readCatalogueVersion(this.#db);
-    const scales = await readHeatScales(this.#db);
-    const rated = JSON.stringify([...scales]);
-    const kept = this.#plugs?.rated === rated ? this.#plugs : undefined;
-    if (!kept) this.#shared.clear();
-    const { plugs, titles } = kept ?? { plugs: new PlugColumns(), titles: [] };
-    const changed = await readPlugsChangedSince(this.#db, kept?.version ?? '0');
-    for (let i = 0; i < changed.length; i += BATCH) {
-      const ids = changed.slice(i, i + BATCH);
-      const named = await readPartTitles(this.#db, ids, 'plug');
-      for (const [id, sheet] of await readPartSheets(this.#db, scales, ids, this.#shared)) {
-        plugs.set(id, sheet);
-        titles[plugs.placeOf(id)!] = named.get(id)!;
-      }
-    }
-    this.#plugs = { version, rated, plugs, titles };
   }
 }

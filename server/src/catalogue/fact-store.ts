@@ -7,9 +7,9 @@ import {
   type Sourced,
   type SourceRank,
 } from '@brackenfell/core/facts/facts';
-import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { HeatScale } from '@brackenfell/core/heat-range/heat-scale';
 import type { Database } from '../db/database.ts';
+import type { StoredKind } from '../db/tables/catalogue.ts';
 import { type HeatScales } from '@brackenfell/core/facts/fact';
 
 interface SharedFigure {
@@ -37,8 +37,9 @@ export async function readHeatScales(db: Database): Promise<HeatScales> {
   return scales;
 }
 
-/** What a part is called at the counter. */
+/** What a part is, and what it is called at the counter. */
 export interface PartTitle {
+  readonly kind: StoredKind;
   readonly printed: string;
   readonly maker: string;
 }
@@ -137,11 +138,7 @@ async function readPrintedNumbers(db: Database, partIds: readonly string[]): Pro
 }
 
 /** The catalogue numbers and makers of the given parts. */
-export async function readPartTitles(
-  db: Database,
-  partIds: readonly string[],
-  kind: PartKind,
-): Promise<Map<string, PartTitle>> {
+export async function readPartTitles(db: Database, partIds: readonly string[]): Promise<Map<string, PartTitle>> {
   if (partIds.length === 0) return new Map();
   const rows = await db
     .selectFrom('part')
@@ -149,9 +146,8 @@ export async function readPartTitles(
     .innerJoin('part_name', (join) =>
       join.onRef('part_name.part_id', '=', 'part.id').on('part_name.kind', '=', 'catalogue'),
     )
-    .select(['part.id', 'part_name.printed', 'maker.name as maker'])
+    .select(['part.id', 'part.kind', 'part_name.printed', 'maker.name as maker'])
     .where('part.id', 'in', partIds)
-    .where('part.kind', '=', kind)
     .execute();
   return new Map(rows.map(({ id, ...title }) => [id, title]));
 }
@@ -164,5 +160,13 @@ export async function readPlugsChangedSince(db: Database, version: string): Prom
     .where('catalogue_version', '>', version)
     .orderBy('part_id')
     .execute();
+  return rows.map((row) => row.part_id);
+}
+
+/** The same of coils, sets of leads, caps and rotors. */
+export async function readOthersChangedSince(db: Database, version: string): Promise<string[]> {
+  const changed = (table: 'coil_spec' | 'lead_set' | 'distributor_spec') =>
+    db.selectFrom(table).select('part_id').where('catalogue_version', '>', version);
+  const rows = await changed('coil_spec').unionAll(changed('lead_set')).unionAll(changed('distributor_spec')).execute();
   return rows.map((row) => row.part_id);
 }

@@ -8,7 +8,7 @@ const BATCH = 1000;
 
 /**
  * Decides anew which figures rule the given parts and positions, and projects them into the typed columns of `plug_spec`,
- * `coil_spec`, `lead_set` and `engine_position`. The only writer of those columns; runs in the transaction that wrote the figures, and gives the
+ * `coil_spec`, `lead_set`, `distributor_spec` and `engine_position`. The only writer of those columns; runs in the transaction that wrote the figures, and gives the
  * catalogue its next version.
  */
 export async function chooseFigures(
@@ -112,9 +112,9 @@ async function projectPlugs(trx: Writing, partIds: readonly string[]): Promise<v
 async function projectOthers(trx: Writing, partIds: readonly string[]): Promise<void> {
   await trx.deleteFrom('coil_spec').where('part_id', 'in', partIds).execute();
   await sql`
-    insert into coil_spec (part_id, topology, connector, pins, towers)
+    insert into coil_spec (part_id, topology, connector, pins, towers, catalogue_version)
     select p.id, ${text('coil.topology')}, ${text('coil.connector')},
-           ${number('coil.pinsCount')}, ${number('coil.towersCount')}
+           ${number('coil.pinsCount')}, ${number('coil.towersCount')}, (select version from catalogue_version)
       from part p
       left join chosen_figure c on c.part_id = p.id and c.rules
       left join figure f on f.id = c.figure_id
@@ -122,15 +122,25 @@ async function projectOthers(trx: Writing, partIds: readonly string[]): Promise<
      group by p.id`.execute(trx);
   await trx.deleteFrom('lead_set').where('part_id', 'in', partIds).execute();
   await sql`
-    insert into lead_set (part_id, leads, longest_mm)
+    insert into lead_set (part_id, leads, longest_mm, catalogue_version)
     select s.id, jsonb_array_length(s.leads),
-           (select max((lead ->> 'lengthMm')::double precision) from jsonb_array_elements(s.leads) lead)
+           (select max((lead ->> 'lengthMm')::double precision) from jsonb_array_elements(s.leads) lead),
+           (select version from catalogue_version)
       from (select p.id, ${sql.raw(ruling('leads.set'))} as leads
               from part p
               left join chosen_figure c on c.part_id = p.id and c.rules
               left join figure f on f.id = c.figure_id
              where p.kind = 'lead-set' and p.id = any(${partIds}::bigint[])
              group by p.id) s`.execute(trx);
+  await trx.deleteFrom('distributor_spec').where('part_id', 'in', partIds).execute();
+  await sql`
+    insert into distributor_spec (part_id, family, catalogue_version)
+    select p.id, coalesce(${text('cap.family')}, ${text('rotor.family')}), (select version from catalogue_version)
+      from part p
+      left join chosen_figure c on c.part_id = p.id and c.rules
+      left join figure f on f.id = c.figure_id
+     where p.kind in ('cap', 'rotor') and p.id = any(${partIds}::bigint[])
+     group by p.id`.execute(trx);
 }
 
 async function projectPositions(trx: Writing, positionIds: readonly string[]): Promise<void> {

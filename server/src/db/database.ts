@@ -20,6 +20,7 @@ export interface Tables {
   class_list: catalogue.ClassListTable;
   coil_spec: catalogue.CoilSpecTable;
   lead_set: catalogue.LeadSetTable;
+  distributor_spec: catalogue.DistributorSpecTable;
   figure: catalogue.FigureTable;
   chosen_figure: catalogue.ChosenFigureTable;
   plug_spec: catalogue.PlugSpecTable;
@@ -98,6 +99,8 @@ interface PoolOptions {
   readonly max?: number;
   /** For work that may take its time (an audit, a load): no limits of time. */
   readonly patient?: boolean;
+  /** Hears of every statement that was run, but of what opens and closes a transaction. */
+  readonly onStatement?: (sql: string) => void;
 }
 
 /**
@@ -107,7 +110,7 @@ interface PoolOptions {
 export function openDatabase(
   connectionString: string,
   onLost: (error: Error) => void,
-  { max = 8, patient = false }: PoolOptions = {},
+  { max = 8, patient = false, onStatement }: PoolOptions = {},
 ): Database {
   // Every list of ids would be planned anew for its length, which takes longer than to run the plan.
   const settings = ['plan_cache_mode=force_generic_plan', ...(patient ? [] : LIMITS)];
@@ -124,5 +127,8 @@ export function openDatabase(
     client.on('error', onLost);
     prepareStatements(client);
   });
-  return new Kysely<Tables>({ dialect: new PostgresDialect({ pool }) });
+  return new Kysely<Tables>({
+    dialect: new PostgresDialect({ pool }),
+    ...(onStatement ? { log: ({ query }) => onStatement(query.sql) } : {}),
+  });
 }

@@ -41,8 +41,11 @@ export async function judgeFitted(context: Context, db: Database, asked: Questio
   const partOf = typed.map((number) => read.get(number)?.partId);
   const ids = [...new Set(partOf.flatMap((id) => id ?? []))];
   const held = await context.sheets.at(db);
-  const [titles, sheets] = await Promise.all([readPartTitles(db, ids, kind), readPartSheets(db, held.scales, ids)]);
-  const part = (id: string): Part => ({ partId: id, ...titles.get(id)! });
+  const [titles, sheets] = await Promise.all([readPartTitles(db, ids), readPartSheets(db, held.scales, ids)]);
+  const part = (id: string): Part => {
+    const { printed, maker } = titles.get(id)!;
+    return { partId: id, printed, maker };
+  };
   const judge = async (only: readonly string[] | undefined, at: readonly string[]) =>
     (await judgeEngine(context, { kind, engineId, duty, build, at, ...(only ? { only } : {}), most: 1 }, units, db))
       ?.candidates ?? [];

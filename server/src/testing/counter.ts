@@ -33,6 +33,8 @@ export interface TestCounter {
   readonly owner: Database;
   /** The cluster's superuser, to break connections as a crash would. */
   readonly superuser: Database;
+  /** What the application has asked its database, in order; emptied by whoever counts. */
+  readonly statements: string[];
   readonly anonymous: Agent;
   readonly app: ReturnType<typeof createApp>;
   /** Another browser. */
@@ -62,7 +64,9 @@ export async function openTestCounter(): Promise<TestCounter> {
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   await asSuper(`create database ${name} template ${TEMPLATE} owner brackenfell_owner`);
   const inDatabase = (url: string) => url.replace(TEMPLATE, name);
-  const db = openDatabase(inDatabase(setting('BRACKENFELL_TEST_APP_URL')), () => undefined);
+  const statements: string[] = [];
+  const onStatement = (statement: string) => void statements.push(statement);
+  const db = openDatabase(inDatabase(setting('BRACKENFELL_TEST_APP_URL')), () => undefined, { onStatement });
   const owner = openDatabase(inDatabase(setting('BRACKENFELL_TEST_OWNER_URL')), () => undefined, {
     max: 1,
     patient: true,
@@ -74,6 +78,7 @@ export async function openTestCounter(): Promise<TestCounter> {
     db,
     owner,
     superuser,
+    statements,
     app,
     anonymous: supertest.agent(app),
     fresh: () => supertest.agent(app),

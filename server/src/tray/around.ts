@@ -1,6 +1,7 @@
 import { rulingValue } from '@brackenfell/core/facts/facts';
 import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { readPartSheets } from '../catalogue/fact-store.ts';
+import type { HeldFacts } from '../catalogue/fact-sheets.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { listNamedNumbers, listPositions } from '../engine/store.ts';
@@ -11,6 +12,11 @@ import { plugShape } from './shapes.ts';
 /** Reads what stands around the other parts of an engine, for drawing them where they go. */
 export async function readAround(context: Context, db: Database, engineId: string): Promise<Around> {
   const held = await context.sheets.at(db);
+  const day = new Date().toISOString().slice(0, 10);
+  return held.memo.once(`around ${engineId} ${day}`, () => readStored(context, db, held, engineId));
+}
+
+async function readStored(context: Context, db: Database, held: HeldFacts, engineId: string): Promise<Around> {
   const positions = await listPositions(db, [engineId], PART_KINDS);
   const first = (kind: (typeof PART_KINDS)[number]) => positions.find((position) => position.kind === kind);
   const [plug, cap] = [first('plug'), first('cap')];

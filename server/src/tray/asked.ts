@@ -4,6 +4,7 @@ import type { EngineBuild } from '@brackenfell/core/identification/traits';
 import { trailsFrom, type Trail } from '@brackenfell/core/interchange/trail';
 import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { HeldFacts } from '../catalogue/fact-sheets.ts';
+import { readNamedParts } from '../catalogue/part-store.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { findEngine, listNamedNumbers, listPositions } from '../engine/store.ts';
@@ -30,6 +31,8 @@ export interface Asked<H extends HeldFacts = HeldFacts> {
   /** Parts the engine maker names, by id. */
   readonly roots: readonly string[];
   readonly edges: readonly StoredEdge[];
+  /** The numbers that are named or stand in a reference, by part. */
+  readonly printed: ReadonlyMap<string, string>;
   readonly trails: ReadonlyMap<string, Trail>;
   /** Every part that a name, a listing or a trail leads to. */
   readonly reached: ReadonlySet<string>;
@@ -56,19 +59,15 @@ export async function readAsked<H extends HeldFacts>(
   { engineId, positionId, at, built, build }: AskedOf,
   holding: Promise<H>,
 ): Promise<Asked<H> | undefined> {
-  const [held, engine, stored, { named, edges }, listings] = await Promise.all([
-    holding,
-    findEngine(db, engineId),
-    listPositions(db, [engineId], [kind]),
-    readNamed(db, engineId, kind),
-    readListings(db, engineId, kind),
-  ]);
-  if (!engine) return undefined;
-  const sheets = await context.sheets.positions(
+  const held = await holding;
+  const { engine, stored, sheets, named, edges, printed, listings } = await readStored(
+    context,
     db,
     held,
-    stored.map((p) => p.id),
+    engineId,
+    kind,
   );
+  if (!engine) return undefined;
   const known = builtWithin(engine.builds, built, build);
   const standing = new Set(known.map(({ label }) => label));
   const everyPosition = stored
@@ -90,6 +89,7 @@ export async function readAsked<H extends HeldFacts>(
     everyPosition,
     roots,
     edges,
+    printed,
     trails,
     reached: new Set([...roots, ...trails.keys(), ...listings.map((l) => l.part_id)]),
     listingAt,
@@ -116,13 +116,29 @@ export function alikePositions(positions: readonly AskedPosition[]): AskedPositi
   return [...groups.values()];
 }
 
-async function readNamed(db: Database, engineId: string, kind: PartKind) {
-  const named = await listNamedNumbers(db, engineId, [kind]);
-  const edges = await readEdgesAround(
-    db,
-    named.map((n) => n.part_id),
-  );
-  return { named, edges };
+/** All that a catalogue holds of what an engine asks of a kind, read once at a version. References come into force by the day. */
+function readStored(context: Context, db: Database, held: HeldFacts, engineId: string, kind: PartKind) {
+  const day = new Date().toISOString().slice(0, 10);
+  return held.memo.once(`asked ${engineId} ${kind} ${day}`, async () => {
+    const [engine, stored, named, listings] = await Promise.all([
+      findEngine(db, engineId),
+      listPositions(db, [engineId], [kind]),
+      listNamedNumbers(db, engineId, [kind]),
+      readListings(db, engineId, kind),
+    ]);
+    const roots = named.map((n) => n.part_id);
+    const [sheets, edges] = await Promise.all([
+      context.sheets.positions(
+        db,
+        held,
+        stored.map((p) => p.id),
+      ),
+      readEdgesAround(db, roots),
+    ]);
+    const met = [...new Set([...roots, ...edges.flatMap(({ from, to }) => [from, to])])];
+    const printed = new Map((await readNamedParts(db, met)).map((part) => [part.id, part.printed]));
+    return { engine, stored, sheets, named, edges, printed, listings };
+  });
 }
 
 /** The builds it could be: the one named, those that were made in the month, all when neither is known. */

@@ -8,8 +8,7 @@ import { sayIn, type Say } from '@brackenfell/core/fitment/say';
 import type { Evidence, Verdict } from '@brackenfell/core/fitment/verdict';
 import { withReadings } from '@brackenfell/core/slip/piece-readings';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
-import { readNamedParts } from '../catalogue/part-store.ts';
-import { readPartSheets, readPartTitles } from '../catalogue/fact-store.ts';
+import type { HeldOthers } from '../catalogue/fact-sheets.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { alikePositions, readAsked, type Asked, type AskedPosition } from './asked.ts';
@@ -37,26 +36,23 @@ export async function judgeOthers(
   db: Database,
 ): Promise<JudgedEngine | undefined> {
   const { kind, inHand } = question;
-  const asked = await readAsked(context, db, kind, question, context.sheets.at(db));
+  const asked = await readAsked(context, db, kind, question, context.sheets.withOthers(db));
   if (!asked) return undefined;
+  const { others } = asked.held;
   const byForm = question.only ? [] : await findByForm(db, kind, formOf(asked.positions));
   const singled = question.only ?? [...new Set([...asked.reached, ...(inHand ? [inHand] : []), ...byForm])];
-  const titles = await readPartTitles(db, singled, kind);
-  const ids = singled.filter((id) => titles.has(id));
-  const onTrails = ids.flatMap((id) => asked.trails.get(id)?.steps.map(({ to }) => to) ?? []);
-  const [sheets, stock, named, jobFacts, ruling] = await Promise.all([
-    readPartSheets(db, asked.held.scales, ids),
+  const ids = singled.filter((id) => others.get(id)?.title.kind === kind);
+  const [stock, ruling] = await Promise.all([
     readStock(db, ids),
-    readNamedParts(db, [...new Set([...onTrails, ...asked.roots])]),
-    readJobFacts(db, asked, question),
     readRuling(db, question.duty ?? {}, question.found?.ofRules),
   ]);
+  const jobFacts = jobFactsOf(asked, question);
   const standing = standingBy(ruling.rules);
   const say = sayIn(units);
-  const sheetOf = (id: string) => withReadings(sheets.get(id) ?? {}, question.found?.ofPart.get(id) ?? []);
+  const sheetOf = (id: string) => withReadings(others.get(id)!.sheet, question.found?.ofPart.get(id) ?? []);
   const candidates = ids
     .map((id): JudgedCandidate => {
-      const part = { ...stock.get(id)!, ...titles.get(id)! };
+      const part = { ...stock.get(id)!, ...others.get(id)!.title };
       const { place, evidence, judgement } = judgeAtBestPlace(asked, kind, id, { ...sheetOf(id), ...jobFacts }, say);
       return {
         part,
@@ -90,7 +86,7 @@ export async function judgeOthers(
       refuse: count('refuse'),
     },
     edges: new Map(asked.edges.map((edge) => [edge.id, edge])),
-    printed: new Map(named.map(({ id, printed }) => [id, printed])),
+    printed: asked.printed,
     scales: asked.held.scales,
     catalogueVersion: asked.held.version,
   };
@@ -152,9 +148,9 @@ function formOf(positions: readonly AskedPosition[]) {
 }
 
 /** What this job settles beside the part: coils that stay, and the other half of cap and rotor. */
-async function readJobFacts(db: Database, { held }: Asked, { staying, beside }: OthersQuestion): Promise<FactSheet> {
+function jobFactsOf({ held }: Asked<HeldOthers>, { staying, beside }: OthersQuestion): FactSheet {
   const source = { rank: 'gauged', name: 'This job' } as const;
-  const other = beside === undefined ? undefined : (await readPartSheets(db, held.scales, [beside])).get(beside);
+  const other = beside === undefined ? undefined : held.others.get(beside)?.sheet;
   const family = other && (rulingValue(other, 'cap.family') ?? rulingValue(other, 'rotor.family'));
   return {
     ...(staying === undefined ? {} : { 'job.revisionStaying': { ruling: [{ value: staying, source }] } }),

@@ -9,7 +9,6 @@ import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { Evidence } from '@brackenfell/core/fitment/verdict';
 import type { Trail } from '@brackenfell/core/interchange/trail';
-import { readNamedParts } from '../catalogue/part-store.ts';
 import type { HeatScales } from '@brackenfell/core/facts/fact';
 import type { PartTitle } from '../catalogue/fact-store.ts';
 import type { Context } from '../context/context.ts';
@@ -113,11 +112,7 @@ export async function judgePlugs(
   const answered = answeredInAnyCase(screened, inHand);
   const chosen = pickFirst(screened, bySize, most, answered, standing);
   const ids = chosen.map(({ id }) => id);
-  const onTrails = ids.flatMap((id) => asked.trails.get(id)?.steps.map(({ to }) => to) ?? []);
-  const [stock, named] = await Promise.all([
-    readStock(db, ids),
-    readNamedParts(db, [...new Set([...onTrails, ...asked.roots])]),
-  ]);
+  const stock = await readStock(db, ids);
   const ranked = chosen
     .map((screened) => {
       const place = held.plugs.placeOf(screened.id)!;
@@ -170,7 +165,7 @@ export async function judgePlugs(
     candidates,
     counts: countAll(screened, bySize, asked.reached),
     edges: new Map(asked.edges.map((edge) => [edge.id, edge])),
-    printed: new Map(named.map(({ id, printed }) => [id, printed])),
+    printed: asked.printed,
     comparedAs,
     scales: held.scales,
     catalogueVersion: held.version,

@@ -155,12 +155,20 @@ export interface CoilSpecTable {
   connector: string | null;
   pins: number | null;
   towers: number | null;
+  catalogue_version: Generated<string>;
 }
 /** A lead set's number of leads, and its longest. */
 export interface LeadSetTable {
   part_id: string;
   leads: number | null;
   longest_mm: number | null;
+  catalogue_version: Generated<string>;
+}
+/** A cap or rotor, and the mark of its pairing. */
+export interface DistributorSpecTable {
+  part_id: string;
+  family: string | null;
+  catalogue_version: Generated<string>;
 }
 export interface ReferenceTable {
   id: Key;

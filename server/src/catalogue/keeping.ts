@@ -1,0 +1,66 @@
+import type { FactSheet } from '@brackenfell/core/facts/facts';
+import type { Database } from '../db/database.ts';
+import { readHeatScales, readPartSheets, readPartTitles, type PartTitle, type SharedEntries } from './fact-store.ts';
+import { readCatalogueVersion } from './version-store.ts';
+
+/** Parts read in one go: other work of the server comes between. */
+const BATCH = 250;
+
+interface Keeper<T> {
+  /** An empty place for the parts. */
+  readonly make: () => T;
+  /** Parts whose facts hold from a later version. */
+  readonly changedSince: (db: Database, version: string) => Promise<string[]>;
+  readonly put: (kept: T, id: string, sheet: FactSheet, title: PartTitle) => void;
+}
+
+interface Kept<T> {
+  readonly version: string;
+  readonly rated: string;
+  readonly parts: T;
+}
+
+/**
+ * All parts of some kind with their facts, kept in memory. The first use reads them all; later ones, where the catalogue's
+ * version differs, those whose facts have changed since. The version is read before anything else, so a sheet is never newer
+ * than the answer it goes into by more than the change that gave the next version.
+ */
+export class Keeping<T> {
+  readonly #db: Database;
+  readonly #keeper: Keeper<T>;
+  readonly #shared: SharedEntries = new Map();
+  #kept: Kept<T> | undefined;
+  #bringing: Promise<void> | undefined;
+
+  /** `db` is for reading what is committed, whatever transaction a caller is in. */
+  constructor(db: Database, keeper: Keeper<T>) {
+    this.#db = db;
+    this.#keeper = keeper;
+  }
+
+  async upTo(version: string): Promise<Kept<T>> {
+    // Once more where somebody else's bringing up to date had begun before the caller's version came about.
+    for (let tries = 0; tries < 2 && this.#kept?.version !== version; tries += 1) {
+      this.#bringing ??= this.#bringUpToDate().finally(() => (this.#bringing = undefined));
+      await this.#bringing;
+    }
+    return this.#kept!;
+  }
+
+  async #bringUpToDate(): Promise<void> {
+    const version = await readCatalogueVersion(this.#db);
+    const scales = await readHeatScales(this.#db);
+    const rated = JSON.stringify([...scales]);
+    const before = this.#kept?.rated === rated ? this.#kept : undefined;
+    if (!before) this.#shared.clear();
+    const parts = before?.parts ?? this.#keeper.make();
+    const changed = await this.#keeper.changedSince(this.#db, before?.version ?? '0');
+    for (let i = 0; i < changed.length; i += BATCH) {
+      const ids = changed.slice(i, i + BATCH);
+      const titles = await readPartTitles(this.#db, ids);
+      for (const [id, sheet] of await readPartSheets(this.#db, scales, ids, this.#shared))
+        this.#keeper.put(parts, id, sheet, titles.get(id)!);
+    }
+    this.#kept = { version, rated, parts };
+  }
+}

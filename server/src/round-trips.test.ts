@@ -1,0 +1,64 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { chooseFigures } from './catalogue/figure-store.ts';
+import { openTestCounter, type Agent, type TestCounter } from './testing/counter.ts';
+
+let counter: TestCounter;
+let agent: Agent;
+beforeAll(async () => {
+  counter = await openTestCounter();
+  agent = await counter.as('specialist');
+});
+afterAll(() => counter.close());
+
+/** What a call asks the database once everything that is kept in memory is there. */
+async function askedBy(call: () => Promise<unknown>): Promise<readonly string[]> {
+  await call();
+  counter.statements.length = 0;
+  await call();
+  return [...counter.statements];
+}
+
+describe('a question at the counter asks the database few things', () => {
+  test.each([
+    ['plugs', 'skerrow-sc20/tray'],
+    ['coils', 'ostrel-of16t/tray?kind=coil'],
+    ['lead sets', 'dunmarrow-hf22/tray?kind=lead-set'],
+    ['caps', 'dunmarrow-hf22/tray?kind=cap'],
+  ])('a tray of %s six at most: who asks, the version, the rules, the shelf', async (_, path) => {
+    const asked = await askedBy(() => agent.get(`/api/engines/${path}`).expect(200));
+    expect(asked.length).toBeLessThanOrEqual(6);
+    // What a catalogue says is kept by its version: neither figures nor references are read again.
+    expect(
+      asked.filter((statement) => /\b(figure|reference|listing|named_number|engine_position)\b/.test(statement)),
+    ).toEqual([]);
+  });
+
+  test.each([
+    ['a number as it is written', 'KN 419G-63DR'],
+    ['a worn stamping', 'KN 42GG-63DR'],
+    ['an engine', 'sc20'],
+    ['a customer', 'windle'],
+  ])('%s in the ask line three at most', async (_, q) => {
+    const asked = await askedBy(() => agent.get('/api/ask').query({ q }).expect(200));
+    expect(asked.length).toBeLessThanOrEqual(3);
+  });
+
+  test('a figure that changes is in the next tray all the same, of a coil too', async () => {
+    const tray = async () =>
+      (await agent.get('/api/engines/ostrel-of16t/tray?kind=coil').expect(200)).body as {
+        rows: { partId: string; verdict: string }[];
+      };
+    const { rows } = await tray();
+    const sold = rows.find(({ verdict }) => verdict !== 'refuse')!;
+    await counter.owner.transaction().execute(async (trx) => {
+      await trx
+        .updateTable('figure')
+        .set({ value: JSON.stringify('canister') })
+        .where('part_id', '=', sold.partId)
+        .where('attribute', '=', 'coil.topology')
+        .execute();
+      await chooseFigures(trx, [sold.partId], []);
+    });
+    expect((await tray()).rows.find(({ partId }) => partId === sold.partId)!.verdict).toBe('refuse');
+  });
+});
