@@ -100,7 +100,7 @@ function spanOf(year: number, { month, week, day }: Fields): { from: DayNumber; 
 
 /**
  * Reads a batch code by its maker's grammar, as of `today` (YYYY-MM-DD). Says when no such date exists, when it lies in the
- * future, and when the code is not of that scheme at all. Weeks are ISO weeks. Domain sections 10 and 13.
+ * future, and when the code is not of that scheme at all. Weeks are ISO weeks. Proof: Batch codes.
  */
 export function readBatchCode(printed: string, grammar: BatchCodeGrammar, today: string): BatchCodeReading {
   const match = new RegExp(`^${grammar.fields.map(shapeOf).join('')}$`).exec(normalForm(printed));

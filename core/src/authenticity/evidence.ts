@@ -15,7 +15,7 @@ export interface EvidenceItem {
   readonly unseen?: boolean;
 }
 
-/** Caps of a likelihood ratio. Domain section 10: one sign never decides alone, and correlated ones count once. */
+/** Caps of a likelihood ratio. Proof: Evidence: one sign never decides alone, and correlated ones count once. */
 export const CAPS = {
   physical: { low: Math.log(1 / 4), high: Math.log(20) },
   packaging: { low: Math.log(1 / 4), high: Math.log(20) },

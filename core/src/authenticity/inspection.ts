@@ -182,7 +182,7 @@ function sayBlocked({ id, value, expected, decoded }: ReadingRow): string {
   return `${label} ${value.toFixed(decimals)} ${unit}, ${said}`;
 }
 
-/** Judges an inspection from its journal: numbers, set, each piece, then the batch. Domain section 10. */
+/** Judges an inspection from its journal: numbers, set, each piece, then the batch. Proof: Bands. */
 export function judgeInspection(matter: InspectionMatter): JudgedInspection {
   const latest = standing(matter.journal);
   const prior = priorOf(matter.channel, matter.record);

@@ -23,7 +23,7 @@ export interface PieceJudgement extends Weighed {
   readonly physicalDifferences: number;
 }
 
-/** The band of evidence already weighed. Domain section 10, Bands. */
+/** The band of evidence already weighed. Proof: Bands. */
 function bandOf(chance: number, items: readonly EvidenceItem[], physicalGroups: number, differences: number): Band {
   if (!items.some(({ aspect, unseen }) => aspect !== 'paper' && unseen !== true)) return 'not-inspected';
   if (chance >= SUSPECT_FROM && differences > 0) return 'suspect';

@@ -30,7 +30,7 @@ export interface NextCheck {
 
 /**
  * Tells not yet looked at, the one first that is expected to clear most doubt per minute of work: the drop in entropy over
- * both answers, times the chance that it can be seen. What is already capped clears nothing. Domain sections 10 and 13.
+ * both answers, times the chance that it can be seen. What is already capped clears nothing. Proof: Next best check.
  */
 export function nextChecks(prior: number, seen: readonly EvidenceItem[], open: readonly Tell[]): NextCheck[] {
   const now = judgePiece(prior, seen);

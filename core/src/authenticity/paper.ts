@@ -15,7 +15,7 @@ export interface PaperTrail {
   readonly packaging: { readonly from: string | null; readonly to: string | null } | undefined;
 }
 
-/** One code over this many sellers is suspicious. Domain section 13. */
+/** One code over this many sellers is suspicious. Proof: Batch codes. */
 export const MANY_SELLERS = 4;
 
 /**

@@ -7,7 +7,7 @@ export interface PriceReading {
   readonly robustZ: number | null;
 }
 
-/** A price counts as evidence under both. Domain section 13, Proof. */
+/** A price counts as evidence under both. Proof: Bands. */
 const Z_LIMIT = -3.5;
 const BELOW_LIMIT = 0.2;
 /** Fewer earlier prices than this say nothing about what is usual. */

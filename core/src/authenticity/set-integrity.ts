@@ -26,7 +26,7 @@ const KINDS = [
 
 /**
  * Whether a set is whole: as many pieces as asked, all of one number, maker and revision, preferably of one batch. `asked`
- * is left out where nobody said how many are needed. Domain section 10, Set integrity.
+ * is left out where nobody said how many are needed. Proof: Set integrity.
  */
 export function setIntegrity(pieces: readonly SetPiece[], asked?: number): SetFinding[] {
   const findings: SetFinding[] = [];

@@ -44,7 +44,7 @@ export interface TellMeasure {
 
 /**
  * One observable sign that separates genuine from fake, of one maker and one packaging generation: there is no general
- * rule. Domain section 10.
+ * rule. Proof: Reference.
  */
 export interface Tell {
   readonly id: string;

@@ -31,7 +31,7 @@ const apart = (a: number | null, b: number | null, by: number): boolean =>
   a !== null && b !== null && Math.abs(a - b) > by + ROUNDING;
 const form = (seat: string | null): string | undefined => seat?.split('-')[0];
 
-/** Facts compared within clusters; each tolerance is the match band of its check. Domain sections 3, 4 and 13. */
+/** Facts compared within clusters; each tolerance is the match band of its check. References: Contradictions. */
 export const CLUSTER_RULES: readonly ClusterRule[] = [
   {
     id: 'thread-differs',

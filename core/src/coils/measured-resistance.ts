@@ -10,7 +10,7 @@ export interface CoilReading {
   readonly meterErrorOhm: number;
 }
 
-/** Of copper, per °C from 20 °C. Domain section 5. */
+/** Of copper, per °C from 20 °C. Coils: Measured resistance. */
 const COPPER_PER_C = 0.00393;
 const REFERENCE_C = 20;
 /** A meter that may err by more than this share of the tolerance cannot tell. */
@@ -22,7 +22,7 @@ export const at20C = ({ readOhm, shortedOhm, coilTempC }: CoilReading): number =
 
 /**
  * Whether a coil's winding is what its maker states, at 20 °C. `cannot-tell` where the meter's error exceeds half the
- * tolerance: such a reading neither clears a coil nor condemns it. Domain section 5, measured resistance.
+ * tolerance: such a reading neither clears a coil nor condemns it. Coils: Measured resistance.
  */
 export function judgeReading(reading: CoilReading, stated: Span) {
   const ohmAt20C = at20C(reading);

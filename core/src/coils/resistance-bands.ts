@@ -1,6 +1,6 @@
 import { within } from '../fitment/tolerance.ts';
 
-/** Share of the asked resistance that coils are made within, and may be off. Domain sections 5 and 13, Coils. */
+/** Share of the asked resistance that coils are made within, and may be off. Coils: Resistance. */
 export const RESISTANCE_MATCH = 0.1;
 const ACCEPTABLE = 0.15;
 

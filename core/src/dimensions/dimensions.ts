@@ -22,7 +22,7 @@ interface Band {
 
 /**
  * How far a figure may be off and still be the part's: a slide gauge by the match bands of the checks (a screw's outside
- * measures under its name), a tape or ruler by a millimetre. First look, A5.
+ * measures under its name), a tape or ruler by a millimetre. Identification: Measured parts.
  */
 export const WITHIN_MM: Readonly<Record<MeasuredWith, Band>> = {
   gauge: { threadMm: 0.3, reachMm: REACH_MM.match, hexMm: SAME_HEX_MM },

@@ -1,12 +1,12 @@
 import { defineCheck, type Check } from '../fitment/define-check.ts';
 
-/** Cap and rotor are matched as a pair. Domain section 5. */
+/** Cap and rotor are matched as a pair. Cap and rotor: Pair. */
 export function pairCheck(own: 'cap.family' | 'rotor.family', other: 'rotor' | 'cap'): Check {
   return defineCheck({
     id: 'pair',
     title: 'Pair',
     why: 'Cap and rotor wear in together and are gauged to each other: a new half runs badly against a worn one.',
-    source: 'Domain section 5, Cap and rotor: matched as a pair',
+    source: 'Cap and rotor: Pair',
     vouchedBy: [],
     startsGroup: true,
     needs: [own],

@@ -25,7 +25,7 @@ const TO_DO = {
 export function radiusCheck({ has, asked, strikesWhen, words, ...about }: RadiusCheck): Check {
   return defineCheck({
     ...about,
-    source: 'Domain section 5, Cap and rotor',
+    source: 'Cap and rotor: Radius',
     needs: [has, asked],
     mayUse: [],
     canRefuse: () => true,

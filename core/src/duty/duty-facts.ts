@@ -15,7 +15,7 @@ export interface ClassList {
   readonly permitted: readonly string[];
 }
 
-/** What a class permits on a day. Domain section 13, Class list. */
+/** What a class permits on a day. Plugs: Class list. */
 export function classRuleOn(lists: readonly ClassList[], className: string | undefined, day: string): ClassRule {
   if (className === undefined) return { kind: 'no-class' };
   const inForce = lists.find((list) => list.className === className && list.from <= day && (list.to ?? day) >= day);

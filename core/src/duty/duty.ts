@@ -20,7 +20,7 @@ export interface Duty {
 
 export const STANDARD_DUTY: Duty = {};
 
-/** How much more a changed engine gives: the larger of power and absolute intake pressure. Domain section 13, Heat steps. */
+/** How much more a changed engine gives: the larger of power and absolute intake pressure. Plugs: Heat rating. */
 export function outputRatio({ powerRatio, boostKpa, factoryBoostKpa = 0 }: Duty): number {
   const pressure = boostKpa === undefined ? 1 : (ATMOSPHERE_KPA + boostKpa) / (ATMOSPHERE_KPA + factoryBoostKpa);
   return Math.max(1, powerRatio ?? 1, pressure);
@@ -29,7 +29,7 @@ export function outputRatio({ powerRatio, boostKpa, factoryBoostKpa = 0 }: Duty)
 export const pressureRatio = ({ boostKpa, factoryBoostKpa = 0 }: Duty): number =>
   boostKpa === undefined ? 1 : Math.max(1, (ATMOSPHERE_KPA + boostKpa) / (ATMOSPHERE_KPA + factoryBoostKpa));
 
-/** One step colder for so much more output. Domain sections 4 and 13. */
+/** One step colder for so much more output. Plugs: Heat rating. */
 const STEP_RATIO = 0.33;
 const SUSTAINED_STEPS = 0.5;
 const MOST_STEPS = 2;
@@ -39,7 +39,7 @@ const toHalf = (steps: number): number => Math.round(steps * 2) / 2;
 
 /**
  * How many steps colder a school puts the target for a duty. Gas conversion counts in both schools unless the engine's own
- * requirement is for gas already. Domain section 13, Heat steps.
+ * requirement is for gas already. Plugs: Heat rating.
  */
 export function heatOffsetSteps(school: SchoolOf<'heatWithPower'>, duty: Duty, madeFor: 'petrol' | 'gas'): number {
   const gas = duty.gasFuel === true && madeFor === 'petrol' ? GAS_STEPS : 0;
@@ -49,7 +49,7 @@ export function heatOffsetSteps(school: SchoolOf<'heatWithPower'>, duty: Duty, m
   return Math.min(MOST_STEPS, power + load) + gas;
 }
 
-/** A boosted engine's gap is not closed below this. Domain section 8. */
+/** A boosted engine's gap is not closed below this. Gap and wear: Duty. */
 const LEAST_GAP_MM = 0.5;
 
 const toHundredth = (mm: number): number => Math.round(mm * 100) / 100;
@@ -68,11 +68,11 @@ export function gapForDuty(school: SchoolOf<'gapForDuty'>, duty: Duty, stock: Sp
   return { low: closed(stock.low), high: closed(high) };
 }
 
-/** Modified engines wear plugs this much sooner; the cautious school takes the lower share. Domain section 11. */
+/** Modified engines wear plugs this much sooner; the cautious school takes the lower share. Service: Interval. */
 const MODIFIED = { 'engine-maker': 0.5, cautious: 0.3 } as const;
 const CAUTIOUS = 2 / 3;
 
-/** From so much more output on, or in competition, an engine counts as modified. Domain section 11. */
+/** From so much more output on, or in competition, an engine counts as modified. Service: Interval. */
 const MODIFIED_FROM = 1.1;
 
 /** The share of the engine maker's interval that is agreed with the customer; 1 is the maker's own. */

@@ -14,7 +14,7 @@ export interface EnginePlan {
 }
 
 /**
- * Cylinders that fire together on a waste-spark pack: half the firing order apart. Domain section 5.
+ * Cylinders that fire together on a waste-spark pack: half the firing order apart. Old parts: Misfire codes.
  * @throws RangeError for an odd number of cylinders, which cannot be paired.
  */
 export function wasteSparkPairs(firingOrder: readonly number[]): readonly (readonly [number, number])[] {

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { fact } from './fact.ts';
 import { count, deg, mm, ohm, span, supply, word } from './fact-shapes.ts';
 
-/** How a coil serves its plugs. Domain section 5. */
+/** How a coil serves its plugs. Coils: Form. */
 export const TOPOLOGIES = ['on-plug', 'near-plug', 'waste-spark', 'rail', 'canister'] as const;
 export type Topology = (typeof TOPOLOGIES)[number];
 

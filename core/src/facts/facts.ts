@@ -46,7 +46,7 @@ export function knowFact<K extends FactId>(id: K, recorded: unknown, scales: Hea
   return (know ? know(recorded as never, scales) : recorded) as FactTypes[K] | undefined;
 }
 
-/** Where a figure comes from; strongest first. `gauged` speaks for the piece in hand and its batch. Domain section 1. */
+/** Where a figure comes from; strongest first. `gauged` speaks for the piece in hand and its batch. Quantities: Sources. */
 export const SOURCE_RANKS = ['gauged', 'engine-maker', 'part-maker', 'supplier', 'hearsay', 'house-rule'] as const;
 export type SourceRank = (typeof SOURCE_RANKS)[number];
 

@@ -3,7 +3,7 @@ import { month } from './fact-shapes.ts';
 
 /**
  * What a maker instructs or forbids where shops choose for themselves: the school of a house rule it comes to, in the maker's
- * own sense. It stands above every rule of the house. `dated` is the month of the sheet. Domain, Finishing section 1.
+ * own sense. It stands above every rule of the house. `dated` is the month of the sheet. House rules: Who speaks.
  */
 export const makersInstruction = z
   .object({

@@ -6,7 +6,7 @@ import { hexPoints, mm, supply } from './fact-shapes.ts';
 import { makersInstruction } from './makers-instruction.ts';
 import { torqueStatement, turnStatement } from './torque-statements.ts';
 
-/** Electrode materials in order of wear, fastest first. Domain section 13, Electrode and polarity. */
+/** Electrode materials in order of wear, fastest first. Plugs: Electrode. */
 export const MATERIALS = ['nickel', 'silver', 'platinum', 'iridium'] as const;
 export type Material = (typeof MATERIALS)[number];
 

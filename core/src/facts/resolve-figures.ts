@@ -5,14 +5,14 @@ export interface RecordedFigure<T> extends Sourced<T> {
   readonly readings?: number;
 }
 
-/** A gauged figure rules only when it was repeated. Domain section 1, the piece in hand. */
+/** A gauged figure rules only when it was repeated. Quantities: The piece in hand. */
 const REPEATED = 2;
 
 const alike = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /**
  * Which figures rule a fact: those of the strongest rank, all of them where they disagree. Hearsay and figures gauged
- * once can only question; they are kept when they say something else. Domain sections 1 and 13, Sources.
+ * once can only question; they are kept when they say something else. Quantities: Sources.
  */
 export function resolveFigures<T>(figures: readonly RecordedFigure<T>[]): FactEntry<T> | undefined {
   if (figures.length === 0) return undefined;

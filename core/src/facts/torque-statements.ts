@@ -13,7 +13,7 @@ const nm = z.number().min(2).max(150);
 
 /**
  * A torque as one sheet of a maker prints it, N·m; `nominalNm` where it prints a figure with its tolerance, `dated` the month of
- * the sheet. Only a dry one is ever cut for compound. Domain section 7.
+ * the sheet. Only a dry one is ever cut for compound. Torque: Settling sources.
  */
 export const torqueStatement = z
   .object({
@@ -27,7 +27,7 @@ export const torqueStatement = z
   .readonly();
 export type TorqueStatement = z.infer<typeof torqueStatement>;
 
-/** From where an angle counts, and on which gasket. Domain section 7, angles are sources like torques. */
+/** From where an angle counts, and on which gasket. Torque: Turns. */
 export const TURN_STARTS = ['seat-contact', 'fingers'] as const;
 export const TURN_GASKETS = ['new', 'used', 'none'] as const;
 

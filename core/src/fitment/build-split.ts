@@ -11,7 +11,7 @@ export interface JudgementForBuild {
 
 /**
  * One judgement while it is not known which build the engine is: what holds for every build stands, what differs becomes an
- * open question, and what every build refuses is refused. Never a guess. Domain section 5, Split by date or serial.
+ * open question, and what every build refuses is refused. Never a guess. Coils: Builds.
  */
 export function judgeWhileBuildUnknown(
   forBuilds: readonly JudgementForBuild[],

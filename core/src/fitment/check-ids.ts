@@ -1,4 +1,4 @@
-/** The sixteen checks of a plug in the order a hand meets it; also the tray's columns. Domain section 4. */
+/** The sixteen checks of a plug in the order a hand meets it; also the tray's columns. docs/domain, Plugs. */
 export const CHECK_IDS = [
   'thread',
   'reach',
@@ -18,7 +18,7 @@ export const CHECK_IDS = [
   'supply',
 ] as const;
 
-/** Checks of a coil, from its form to its supply. Domain section 5. */
+/** Checks of a coil, from its form to its supply. docs/domain, Coils. */
 export const COIL_CHECK_IDS = [
   'topology',
   'towers',
@@ -35,7 +35,7 @@ export const COIL_CHECK_IDS = [
   'supply',
 ] as const;
 
-/** Checks of a set of leads. Domain section 5, Leads. */
+/** Checks of a set of leads. Leads: Giving leads to ways. */
 export const LEAD_CHECK_IDS = [
   'lead-count',
   'lead-lengths',
@@ -45,7 +45,7 @@ export const LEAD_CHECK_IDS = [
   'supply',
 ] as const;
 
-/** Checks of a distributor cap, and of the rotor that turns in it. Domain section 5, Cap and rotor. */
+/** Checks of a distributor cap, and of the rotor that turns in it. docs/domain, Cap and rotor. */
 export const CAP_CHECK_IDS = [
   'cap-towers',
   'tower-form',

@@ -73,7 +73,7 @@ export interface CheckDefinition<N extends FactId, O extends FactId, F extends F
   readonly notAsked?: (facts: Partly<N | O>) => string | undefined;
   /** Whether it could end in a refusal at this engine and position: then an unknown is an open question. */
   readonly canRefuse: (facts: Partly<N | O>) => boolean;
-  /** What the known part alone already decides while needed facts are missing. Domain section 13, partial facts. */
+  /** What the known part alone already decides while needed facts are missing. Quantities: Partial facts. */
   readonly judgePart?: (facts: Partly<N | O>) => Judged<F> | undefined;
   readonly judge: (facts: Known<N, O>) => Judged<F> | StillUnknown<F>;
   readonly explain: (judged: { outcome: Outcome; caseId: string; figures: F }, say: Say) => Telling;
@@ -165,7 +165,7 @@ function tellMissing(missing: readonly FactId[]): Telling {
 /**
  * Builds a check from its definition. The mechanism answers *unknown* when a needed fact is absent, *not asked* when
  * the check does not arise, judges by each of several disagreeing sources and lets the worst win, and turns hearsay or a
- * single gauging that would change the answer into a question. Domain sections 1 and 4.
+ * single gauging that would change the answer into a question. Quantities: Sources.
  */
 export function defineCheck<N extends FactId, O extends FactId, F extends Figures>(
   definition: CheckDefinition<N, O, F>,

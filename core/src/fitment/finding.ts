@@ -31,7 +31,7 @@ export interface FactUsed {
   readonly questions?: boolean;
 }
 
-/** Why an unknown was let through: the maker's own number, or a listing. Domain section 4, Overall. */
+/** Why an unknown was let through: the maker's own number, or a listing. Plugs: Overall. */
 export type Relief = 'as-specified' | 'listed-not-measured';
 
 /** One check's answer for one plug at one position. */

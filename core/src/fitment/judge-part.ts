@@ -53,7 +53,7 @@ const ALL: readonly string[] = [];
 
 /**
  * One judgement over all the positions a part would serve: per check the gravest finding and where it holds; the verdict
- * is the worst of the positions'. Domain section 13.
+ * is the worst of the positions'. Plugs: Overall.
  */
 export function judgeOverPositions(byPosition: readonly JudgementAt[]): LineJudgement {
   const first = byPosition[0];

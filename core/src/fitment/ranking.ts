@@ -36,7 +36,7 @@ export function trayPlacing(verdict: Verdict, evidence: Evidence, closeness: num
   return TRAY_ORDER.indexOf(verdict) * VERDICT_WEIGHT + evidenceRank(evidence) * EVIDENCE_WEIGHT + nearness;
 }
 
-/** Compares two candidates for the tray. Domain section 4, Ranking. */
+/** Compares two candidates for the tray. Plugs: Ranking. */
 export function compareInTray(a: Rankable, b: Rankable): number {
   return (
     trayPlacing(a.verdict, a.evidence, a.closeness) - trayPlacing(b.verdict, b.evidence, b.closeness) ||

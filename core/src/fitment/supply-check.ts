@@ -8,7 +8,7 @@ export function supplyCheck(
     id: 'supply',
     title: 'Supply',
     why: 'A number out of supply cannot be promised, and a quarantined batch must not leave the counter.',
-    source: 'Domain section 4, supply',
+    source: 'Plugs: Supply',
     vouchedBy: [],
     needs: [fact],
     mayUse: [],

@@ -1,4 +1,4 @@
-/** Smaller than any gauge resolves; larger than binary rounding of 19.3 − 19.0. Domain section 13, Ranges. */
+/** Smaller than any gauge resolves; larger than binary rounding of 19.3 − 19.0. Quantities: Ranges. */
 const ROUNDING = 1e-6;
 
 /** Whether a difference is within a limit, with binary rounding forgiven. */

@@ -2,7 +2,7 @@ import { isWeak, type ReferenceGrade } from '../interchange/trail.ts';
 import type { Check } from './define-check.ts';
 import type { Finding } from './finding.ts';
 
-/** Verdicts from worst to best: over several positions the worst counts. Domain section 13. */
+/** Verdicts from worst to best: over several positions the worst counts. Plugs: Overall. */
 export const VERDICTS = ['refuse', 'ask-first', 'needs-supervisor', 'sell-with-advice', 'sell'] as const;
 export type Verdict = (typeof VERDICTS)[number];
 
@@ -24,9 +24,9 @@ export interface Evidence {
   readonly trailGrade?: ReferenceGrade;
 }
 
-/** Acceptables from here on are too many for the counter alone. Domain section 4, Overall. */
+/** Acceptables from here on are too many for the counter alone. Plugs: Overall. */
 const MANY_ACCEPTABLES = 4;
-/** Lets an unknown through where what may vouch for its check does. Domain section 4, Overall. */
+/** Lets an unknown through where what may vouch for its check does. Plugs: Overall. */
 export function relieve({ vouchedBy }: Pick<Check, 'vouchedBy'>, finding: Finding, evidence: Evidence): Finding {
   if (finding.outcome !== 'unknown' || finding.caseId === 'questioned') return finding;
   if (evidence.named && vouchedBy.includes('own-number')) {
@@ -76,7 +76,7 @@ export function tallyOf({ outcome, blocks, relief }: Pick<Finding, 'outcome' | '
 
 export const addTallies = (a: Tally, b: Tally): Tally => ((a | b) & FLAGS) + (a & ~FLAGS) + (b & ~FLAGS);
 
-/** The overall verdict from (relieved) findings added up, and the evidence. Domain section 4, Overall. */
+/** The overall verdict from (relieved) findings added up, and the evidence. Plugs: Overall. */
 export function verdictOf(tally: Tally, evidence: Evidence): Verdict {
   if (tally & REFUSED) return 'refuse';
   if (tally & OPEN) return 'ask-first';

@@ -14,7 +14,7 @@ export interface OddOnes {
 
 /**
  * The parts of a set that differ from the rest. Where several parts are held equally often nobody can say which is the
- * stranger: then every place is odd. Domain section 9, Odd one out.
+ * stranger: then every place is odd. Old parts: Odd one out.
  */
 export function oddOneOut(found: readonly Found[]): OddOnes {
   const held = found.filter(({ part }) => part !== undefined);

@@ -32,7 +32,7 @@ function tightenings(places: readonly PlaceOfWork[], plug: FactSheet, settled: S
 
 /**
  * The order of work for fitting a plug in an engine, cautions first, each step under the house rule that chose it. What the
- * engine maker instructs (`procedures`) stands above every house rule. Domain sections 7, 11 and 12.
+ * engine maker instructs (`procedures`) stands above every house rule. Service: Order of work.
  */
 export function fittingPlan(
   position: FactSheet,

@@ -6,7 +6,7 @@ import { settleTorque, statementsIn, type MakersTorque, type TorqueAnswer } from
 import { sayTurn, settleTurn } from '../torque/settle-turn.ts';
 import type { TorqueStatement } from '../facts/torque-statements.ts';
 
-/** Nut factors, dry and with compound: the same clamp needs so much less torque. Domain sections 7 and 13. */
+/** Nut factors, dry and with compound: the same clamp needs so much less torque. Torque: Settling sources. */
 const DRY = 0.2;
 const WITH_COMPOUND = 0.13;
 
@@ -89,7 +89,7 @@ function sayTorque(answer: TorqueAnswer, metalWords: string, settled: SettledRul
 
 /**
  * How far a plug is tightened here: by the makers' own torques brought to one, else by the general table for the head's
- * metal; by turn where the shop does so or no wrench reaches. Domain section 7.
+ * metal; by turn where the shop does so or no wrench reaches. Torque: Turns.
  */
 export function sayTightening(position: FactSheet, plug: FactSheet, settled: SettledRules, say: Say): string {
   const seat = rulingValue(plug, 'plug.seat');

@@ -6,7 +6,7 @@ export interface BoxSpread {
   readonly setAside: number | null;
 }
 
-/** In a smaller box a bad one is a finding, not an outlier. Domain section 6, Box statistics. */
+/** In a smaller box a bad one is a finding, not an outlier. Gap and wear: Box statistics. */
 const LEAST_FOR_OUTLIER = 4;
 
 /**

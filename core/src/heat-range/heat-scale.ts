@@ -5,7 +5,7 @@ export interface HeatRating {
   readonly indexBar: number;
 }
 
-/** A maker's ratings ordered from hot to cold, whichever way its own numbers run. Domain section 4, Heat rating. */
+/** A maker's ratings ordered from hot to cold, whichever way its own numbers run. Plugs: Heat rating. */
 export interface HeatScale {
   readonly maker: string;
   readonly ratings: readonly HeatRating[];

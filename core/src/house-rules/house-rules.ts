@@ -30,7 +30,7 @@ const school = <const I extends string>(
 
 /**
  * The disagreements of the trade that a shop settles once. Each changes something a customer is told or sold; the answer
- * names the rule. Domain sections 4, 7 and 11; product, House rules.
+ * names the rule. House rules: Schools.
  */
 export const HOUSE_RULES = {
   electrodeUpgrade: {

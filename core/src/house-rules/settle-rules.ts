@@ -60,7 +60,7 @@ function newest(instructions: readonly MakersInstruction[]): MakersInstruction |
 /**
  * The school of each rule that holds for a place and a part, and who settled it: a maker's own instruction, else the choice
  * on this slip, else the first of the shop's conditional choices that holds, else the shop's default. `part` is empty while
- * nothing is in hand. Domain, Finishing section 1.
+ * nothing is in hand. House rules: Who speaks.
  */
 export function settleRules(
   shop: ShopRules,

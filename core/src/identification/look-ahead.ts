@@ -34,7 +34,7 @@ function count(mask: number): number {
 /**
  * The questioning that follows from every situation, engines as bits of a number. The plain rule (greatest drop in engines a
  * minute, then the smaller worst case, then the cheaper) stands, unless another order takes fewer minutes on average until
- * it is settled. Undefined when there is too much to look through. Domain section 13, Ask-next.
+ * it is settled. Undefined when there is too much to look through. Identification: Asking.
  */
 export function questionByLookingAhead(
   candidates: readonly EngineCandidate[],

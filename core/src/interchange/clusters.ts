@@ -1,4 +1,4 @@
-/** Whether a grade joins numbers into one look-alike cluster. Domain section 3. */
+/** Whether a grade joins numbers into one look-alike cluster. References: Grades. */
 export const joinsCluster = (grade: string): boolean => grade === 'same' || grade === 'equivalent';
 
 /**

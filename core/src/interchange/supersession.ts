@@ -7,7 +7,7 @@ export interface Renaming {
   readonly engineIds?: readonly string[] | null;
 }
 
-/** Where an old number leads. Domain section 2: chains, splits and loops; old numbers always resolve. */
+/** Where an old number leads. Part numbers: Successors; old numbers always resolve. */
 export type Succession =
   | { readonly kind: 'current' }
   | { readonly kind: 'replaced'; readonly by: string; readonly chain: readonly string[] }

@@ -1,4 +1,4 @@
-/** Grades of a reference, strongest first. Domain section 3. */
+/** Grades of a reference, strongest first. References: Grades. */
 export const REFERENCE_GRADES = ['same', 'supersedes', 'equivalent', 'alternative', 'observed'] as const;
 export type ReferenceGrade = (typeof REFERENCE_GRADES)[number];
 
@@ -29,7 +29,7 @@ export const MOST_HOPS = 3;
 const rank = (grade: ReferenceGrade): number => REFERENCE_GRADES.indexOf(grade);
 /** Statements that say less than "fits the same": they point somewhere, but nothing rests on them. */
 export const isWeak = (grade: ReferenceGrade): boolean => grade === 'alternative' || grade === 'observed';
-/** Supersession is a maker's renaming, so walking it costs no hop. Domain section 13, Trails. */
+/** Supersession is a maker's renaming, so walking it costs no hop. References: Trails. */
 const hopCost = (grade: ReferenceGrade): number => (grade === 'supersedes' ? 0 : 1);
 
 interface Reached {
@@ -85,7 +85,7 @@ function walk(roots: readonly string[], neighbours: Neighbours, floor: Reference
 
 /**
  * The best trail from any root number to every number within reach: strongest grade first, then fewest hops.
- * At most three hops, and at most one `alternative` or `observed`, as the last. Domain sections 3 and 13.
+ * At most three hops, and at most one `alternative` or `observed`, as the last. References: Trails.
  */
 export function trailsFrom(roots: readonly string[], edges: readonly ReferenceEdge[]): Map<string, Trail> {
   const neighbours = neighboursOf(edges);

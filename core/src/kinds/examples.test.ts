@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { readdirSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import {
   ALL_CHECK_IDS,
@@ -14,6 +14,7 @@ import type { CheckExample } from '../fitment/define-check.ts';
 import type { FactSheet } from '../facts/facts.ts';
 import { PART_KINDS } from '../facts/part-kinds.ts';
 import { sayIn } from '../fitment/say.ts';
+import { domainHeadings } from '../testing/domain-headings.ts';
 
 const source = { rank: 'engine-maker', name: 'Example sheet' } as const;
 const sheetOf = (facts: CheckExample['facts']): FactSheet =>
@@ -66,7 +67,31 @@ describe('the folders of checks', () => {
   });
 });
 
+const HEADINGS = domainHeadings();
+const sourcesIn = (folder: string): string[] =>
+  readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
+    const path = join(folder, entry.name);
+    return entry.isDirectory() ? sourcesIn(path) : path.endsWith('.ts') && !path.endsWith('.test.ts') ? [path] : [];
+  });
+
 const ALL = PART_KINDS.flatMap((kind) => CHECKS_BY_KIND[kind].map((check) => [kind, check.id, check] as const));
+
+test.each(ALL)('%s, %s: says where its rule is written, and there it is', (_kind, _id, check) => {
+  expect(check.source.split('; ').filter((place) => !HEADINGS.has(place))).toEqual([]);
+});
+
+test('no sentence of the code names a place in the domain that is not there', () => {
+  const titles = [...new Set([...HEADINGS].map((place) => place.split(': ')[0]!))];
+  const cited = new RegExp(`\\b(?:${titles.join('|')}): [A-Z][a-z]+(?: [a-z]+)*`, 'g');
+  const comments = sourcesIn(join(__dirname, '..')).flatMap((file) =>
+    [...readFileSync(file, 'utf8').matchAll(/\/\*\*[\s\S]*?\*\//g)].map(([text]) =>
+      text.replaceAll(/\s*\n\s*\*\s*/g, ' '),
+    ),
+  );
+  const places = comments.flatMap((text) => text.match(cited) ?? []);
+  expect(places.length).toBeGreaterThan(60);
+  expect(places.filter((place) => ![...HEADINGS].some((heading) => place.startsWith(heading)))).toEqual([]);
+});
 
 test.each(ALL)('%s, %s: has a match, an unknown, and its gravest outcome as examples', (_kind, id, check) => {
   const outcomes = check.examples.map((example) => example.outcome);

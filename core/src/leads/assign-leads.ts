@@ -1,7 +1,7 @@
 import { within } from '../fitment/tolerance.ts';
 import type { Lead, LeadRoute } from '../facts/lead-facts.ts';
 
-/** A lead may be this much longer than its way unless the engine says otherwise. Domain section 5, Leads. */
+/** A lead may be this much longer than its way unless the engine says otherwise. Leads: Giving leads to ways. */
 export const MOST_SLACK_MM = 80;
 
 export interface LeadAssignment {
@@ -39,7 +39,7 @@ export function serves(lead: Lead, route: LeadRoute, { mostSlackMm = MOST_SLACK_
 
 /**
  * Which lead of a set goes where: as many ways as can be served, then the least sum of squared slack, so that no lead is
- * left hanging while another is stretched. Domain sections 5 and 13, Leads.
+ * left hanging while another is stretched. Leads: Lengths.
  */
 export function assignLeads(
   leads: readonly Lead[],

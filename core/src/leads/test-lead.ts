@@ -9,7 +9,7 @@ export interface MeasuredLead {
 
 const MM_PER_M = 1000;
 
-/** Whether a lead's measured resistance fits its length. Domain section 5, Lead test. */
+/** Whether a lead's measured resistance fits its length. Leads: Lead test. */
 export function testLead({ kohm, lengthMm }: MeasuredLead, asked: Span) {
   const kohmPerM = (kohm / lengthMm) * MM_PER_M;
   const verdict = inside(kohmPerM, asked) ? 'good' : kohmPerM < asked.low ? 'too-little' : 'too-much';

@@ -25,7 +25,7 @@ const MOVABLE: Readonly<Record<SparkBy, readonly Swapped[]>> = {
 
 /**
  * The order in which parts are swapped with a cylinder that runs: what is quickest to move first. The other cylinder has no
- * code, is not fired by the same spark, and stands as near as can be. Domain section 9, Misfire codes.
+ * code, is not fired by the same spark, and stands as near as can be. Old parts: Misfire codes.
  */
 export function planSwap(
   plan: EnginePlan,

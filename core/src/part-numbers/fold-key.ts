@@ -1,7 +1,7 @@
 import { normalForm } from './normal-form.ts';
 
 /**
- * Characters a worn stamping or handwriting confuses, first of each standing for all. Domain section 2.
+ * Characters a worn stamping or handwriting confuses, first of each standing for all. Part numbers: Worn stampings.
  * Weaker resemblances (1/7, 3/8, C/G …) are left out on purpose: folding them would merge neighbouring real numbers.
  */
 const LOOK_ALIKE_GROUPS = ['0OQD', '1IL', '2Z', '5S', '6G', '8B', 'UV'] as const;

@@ -31,7 +31,7 @@ export interface GrammarField {
   readonly means: FieldMeaning;
 }
 
-/** A maker's numbering scheme as data: the fields of its numbers in order, read on the normal form. Domain section 2. */
+/** A maker's numbering scheme as data: the fields of its numbers in order, read on the normal form. Part numbers: Schemes. */
 export interface NumberGrammar {
   readonly maker: string;
   readonly title: string;

@@ -4,11 +4,11 @@ import { normalForm } from './normal-form.ts';
 import { oneEdit, type OneEdit } from './one-edit.ts';
 import { answersTo, readWildcards, type WildcardPattern } from './wildcard.ts';
 
-/** How a number was found, in the order of the search. Domain section 13, Numbers. */
+/** How a number was found, in the order of the search. Part numbers: Stages. */
 export const MATCH_STAGES = ['exact', 'fold', 'prefix', 'wildcard', 'one-edit', 'looser'] as const;
 export type MatchStage = (typeof MATCH_STAGES)[number];
 
-/** Shortest questions, in legible characters. Domain section 13. */
+/** Shortest questions, in legible characters. Part numbers: Stages. */
 export const SHORTEST = { prefix: 2, oneEdit: 4, looser: 5 } as const;
 
 export interface AskedNumber {

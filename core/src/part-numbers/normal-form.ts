@@ -39,7 +39,7 @@ export const LONGEST_PART_NUMBER = 64;
 /**
  * A part number without what people write differently: upper case, separators dropped, look-alike scripts unified.
  * Every character that is not a letter or digit is a separator, but those the maker's grammar declares significant.
- * Domain section 2.
+ * Part numbers: Written alike.
  */
 export function normalForm(printed: string, significant = ''): string {
   let out = '';

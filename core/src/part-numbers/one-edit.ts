@@ -1,6 +1,6 @@
 import { foldKey } from './fold-key.ts';
 
-/** How one character of a question differs from the name found, counted on the fold. Domain sections 2 and 13. */
+/** How one character of a question differs from the name found, counted on the fold. Part numbers: Stages. */
 export const EDIT_KINDS = ['wrong', 'swapped', 'missing', 'extra'] as const;
 export type EditKind = (typeof EDIT_KINDS)[number];
 

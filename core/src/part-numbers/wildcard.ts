@@ -1,7 +1,7 @@
 import { foldKey } from './fold-key.ts';
 import { normalForm } from './normal-form.ts';
 
-/** A question with illegible characters: `?` stands for one, `*` for any run, also an empty one. Domain section 13. */
+/** A question with illegible characters: `?` stands for one, `*` for any run, also an empty one. Part numbers: Stages. */
 export interface WildcardPattern {
   /** Normal form with its `?` and `*` kept. */
   readonly normal: string;

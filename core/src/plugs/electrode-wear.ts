@@ -1,7 +1,7 @@
 import type { Span } from '../facts/fact-shapes.ts';
 import { MATERIALS, type Material } from '../facts/plug-facts.ts';
 
-/** Gap growth in mm per 10 000 km. Domain sections 6 and 13, Wear. */
+/** Gap growth in mm per 10 000 km. Gap and wear: Wear. */
 const GROWTH_MM: Readonly<Record<Material, number>> = { nickel: 0.1, silver: 0.06, platinum: 0.03, iridium: 0.015 };
 const FORCED_INDUCTION_FACTOR = 1.5;
 /** A gap is worn out this far past the range's upper limit, mm. */

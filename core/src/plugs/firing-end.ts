@@ -14,7 +14,7 @@ export interface FiringEnd {
 
 /**
  * The deepest point of a plug below its seat face, mm: over the tip a ground electrode stands a gap and its own thickness
- * further; a side or surface ground ends at the tip. Domain sections 4 and 13, Depth.
+ * further; a side or surface ground ends at the tip. Plugs: Depth.
  */
 export function deepestPointMm(end: FiringEnd): number {
   const tip = end.reachMm + end.projectionMm;

@@ -7,7 +7,7 @@ export type UnitDisplay = 'metric' | 'imperial' | 'both';
 /** What a printed figure measures; decides unit and digits. */
 export type DisplayKind = QuantityKind | 'length' | 'lead-length' | 'thread';
 
-/** Below this a torque is told in lbf·in, where a wrench scale still resolves it. Domain section 1. */
+/** Below this a torque is told in lbf·in, where a wrench scale still resolves it. Quantities: Printing. */
 const SMALL_TORQUE_NM = 20;
 
 /** Smallest digit a figure of a unit can honestly carry: never more than the measurement supports. */

@@ -21,7 +21,7 @@ const row = (threadMm: number, seat: 'gasket' | 'taper', aluminium: number[], ca
   castIron: { lowNm: castIron[0]!, highNm: castIron[1]! },
 });
 
-/** Plug torque where no maker gives one: dry thread, new gasket, N·m. Domain section 7. */
+/** Plug torque where no maker gives one: dry thread, new gasket, N·m. Torque: General table. */
 export const GENERAL_TORQUES: readonly GeneralTorque[] = [
   row(8, 'gasket', [8, 10]),
   row(10, 'gasket', [10, 12], [12, 15]),

@@ -29,7 +29,7 @@ export interface QuantityContext {
 interface QuantityRule {
   readonly label: string;
   readonly dimension: Dimension;
-  /** Plausible range in base units, ends included. Outside: question, never convert. Domain section 13. */
+  /** Plausible range in base units, ends included. Outside: question, never convert. Quantities: Plausible ranges. */
   readonly low: number;
   readonly high: number;
   /** Units a bare figure may be in, by reader, likeliest first. */

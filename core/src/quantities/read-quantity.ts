@@ -120,7 +120,7 @@ export function readQuantity(text: string, kind: QuantityKind, options: ReadOpti
   return ask(`${text.trim()} has no unit and is not a usual ${rule.label} as it stands.`);
 }
 
-/** A boot angle of 45° or 135° is one bend told two ways, so it is asked back; other angles are not. Domain section 1. */
+/** A boot angle of 45° or 135° is one bend told two ways, so it is asked back; other angles are not. Quantities: Plausible ranges. */
 export function bootAngleQuestion(angleDeg: number): string | undefined {
   if (angleDeg !== 45 && angleDeg !== 135) return undefined;
   return 'Measured between lead and boot, or as the bend away from straight? 45° one way is 135° the other.';

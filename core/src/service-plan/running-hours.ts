@@ -1,6 +1,6 @@
 import type { Say } from '../fitment/say.ts';
 
-/** For wear alone one running hour counts as so many km. Domain section 6, Wear. */
+/** For wear alone one running hour counts as so many km. Gap and wear: Wear. */
 export const KM_PER_HOUR = 50;
 
 /** How an engine counts its service: a machine that stands has hours and no kilometres. */
@@ -16,7 +16,7 @@ export function intervalOf(
     : { km: intervalHours * KM_PER_HOUR, countsIn: 'hours' };
 }
 
-/** Computed hours are rounded down to ten. Domain section 11. */
+/** Computed hours are rounded down to ten. Service: Interval. */
 const toTen = (hours: number): number => (hours < 10 ? Math.round(hours) : Math.floor(hours / 10 + 1e-9) * 10);
 
 /** A distance as the engine counts it: hours for what stands, the reader's unit of distance for what drives. */

@@ -29,7 +29,7 @@ const subject = (fact: FactId): string => (isOfVehicle(fact) ? 'This vehicle' : 
 
 /**
  * What readings of one fact amount to, in the order taken. Something seen holds. A measure read once raises a question only;
- * two that agree rule, as their mean, whatever the paper says. Domain section 1, the piece in hand.
+ * two that agree rule, as their mean, whatever the paper says. Quantities: The piece in hand.
  */
 function entryOf(fact: FactId, readings: readonly PieceReading[]): Partial<FactEntry<unknown>> {
   const answer = FACTS[fact].answer;

@@ -1,4 +1,4 @@
-/** States of a slip as far as they are built; quotes, orders and picked slips join them later. Domain: slips through a day. */
+/** States of a slip as far as they are built; quotes, orders and picked slips join them later. Slips: States. */
 export const SLIP_STATES = ['open', 'parked', 'collected', 'ended'] as const;
 export type SlipState = (typeof SLIP_STATES)[number];
 

@@ -2,9 +2,9 @@ import type { Sourced } from '../facts/facts.ts';
 import type { TorqueRange } from '../quantities/general-torques.ts';
 import type { TorqueStatement } from '../facts/torque-statements.ts';
 
-/** A nominal figure without a tolerance is taken this much either way, for comparing only. Domain section 7. */
+/** A nominal figure without a tolerance is taken this much either way, for comparing only. Torque: Settling sources. */
 const NOMINAL_SHARE = 0.1;
-/** From the general table the aim is a quarter of the way up. Domain section 7. */
+/** From the general table the aim is a quarter of the way up. Torque: Settling sources. */
 const GENERAL_AIM = 0.25;
 
 /** One maker's own sheets, brought to one range. */
@@ -36,7 +36,7 @@ const asOne = ({ lowNm, highNm, nominalNm, condition }: TorqueStatement): Makers
 
 /**
  * Two figures of one maker: the newer sheet where both are dated, else what they have in common, else the lower; never an
- * average. Undefined without a sheet. Domain section 7.
+ * average. Undefined without a sheet. Torque: Settling sources.
  */
 export function settleOneMaker(sheets: readonly TorqueStatement[]): MakersTorque | undefined {
   const [first, ...others] = sheets;
@@ -85,7 +85,7 @@ const lies = (nm: number | undefined, { lowNm, highNm }: TorqueRange): nm is num
 
 /**
  * One torque from what the engine maker, the plug maker and the general table say (`general` only where neither maker
- * speaks). Ranges in N·m. Undefined where nobody says anything. Domain section 7.
+ * speaks). Ranges in N·m. Undefined where nobody says anything. Torque: Settling sources.
  */
 export function settleTorque(
   engineSheets: readonly TorqueStatement[],

@@ -1,6 +1,6 @@
 import type { TurnStatement } from '../facts/torque-statements.ts';
 
-/** A turn of the trade where no maker gives one, from finger-tight. Domain section 7, No wrench. */
+/** A turn of the trade where no maker gives one, from finger-tight. Torque: Turns. */
 const turn = (lowTurns: number, highTurns: number, gasket: TurnStatement['gasket']): TurnStatement => ({
   lowTurns,
   highTurns,
@@ -26,7 +26,7 @@ export interface TurnAnswer {
 const alike = (a: TurnStatement, b: TurnStatement): boolean =>
   Math.abs(a.lowTurns - b.lowTurns) < 1e-6 && Math.abs(a.highTurns - b.highTurns) < 1e-6 && a.from === b.from;
 
-/** How far a plug is turned where no wrench is used: two sources that differ are both told. Domain section 7. */
+/** How far a plug is turned where no wrench is used: two sources that differ are both told. Torque: Turns. */
 export function settleTurn(
   engine: readonly TurnStatement[],
   plug: readonly TurnStatement[],

@@ -6,7 +6,7 @@ export const bootAngle = sameOrRefuse({
   id: 'boot-angle',
   title: 'Boot bend',
   why: 'A stepped or bent boot goes down a well made for it and no other.',
-  source: 'Domain section 5, boot angle',
+  source: 'Coils: Boot',
   has: 'coil.bootAngleDeg',
   asked: 'coilAsked.bootAngleDeg',
   idle: (f) =>

@@ -2,7 +2,7 @@ import { defineCheck } from '../../fitment/define-check.ts';
 import { within } from '../../fitment/tolerance.ts';
 import { hasBoot, NO_BOOT } from '../has-boot.ts';
 
-/** Domain sections 5 and 13, Coils. */
+/** Coils: Resistance. */
 const MATCH_MM = 1;
 const REFUSE_SHORT_MM = 2;
 const CAUTION_LONG_MM = 5;
@@ -14,7 +14,7 @@ export const boot = defineCheck({
   id: 'boot',
   title: 'Boot',
   why: 'A boot too short leaves a gap the spark must jump before the plug; one too long presses and tears.',
-  source: 'Domain sections 5 and 13, boot',
+  source: 'Coils: Boot',
   needs: ['coil.bootLengthMm', 'coilAsked.bootLengthMm'],
   mayUse: ['coilAsked.topology'],
   notAsked: (f) => (hasBoot(f['coilAsked.topology']) ? undefined : NO_BOOT),

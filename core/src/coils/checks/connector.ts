@@ -8,7 +8,7 @@ export const connector = defineCheck({
   id: 'connector',
   title: 'Connector',
   why: 'A connector of another face or with another number of pins does not go in, or goes in and joins the wrong wires.',
-  source: 'Domain section 5, Refuse: connector key, pins',
+  source: 'Coils: Connector',
   needs: ['coil.connector', 'coil.pinsCount', 'coilAsked.connector', 'coilAsked.pinsCount'],
   mayUse: [],
   canRefuse: () => true,

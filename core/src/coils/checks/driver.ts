@@ -4,7 +4,7 @@ export const driver = sameOrRefuse({
   id: 'driver',
   title: 'Driver',
   why: 'Where the driver sits inside the coil, the control unit sends a signal; elsewhere it sends the coil’s whole current.',
-  source: 'Domain section 5, Refuse: driver',
+  source: 'Coils: Driver',
   has: 'coil.builtInDriver',
   asked: 'coilAsked.builtInDriver',
   print: (inside) => (inside ? 'driver inside' : 'no driver inside'),

@@ -6,7 +6,7 @@ export const grip = sameOrRefuse({
   id: 'grip',
   title: 'Contact',
   why: 'The contact in the boot grips one form of plug top; on another it arcs until it has burnt away.',
-  source: 'Domain section 5, Refuse: wrong terminal',
+  source: 'Coils: Boot',
   has: 'coil.grips',
   asked: 'coilAsked.grips',
   print: (what) => PRINTED[what],

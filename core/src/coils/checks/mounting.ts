@@ -2,7 +2,7 @@ import type { Mounting } from '../../facts/coil-facts.ts';
 import { sameOrRefuse } from '../../fitment/same-or-refuse.ts';
 import { within } from '../../fitment/tolerance.ts';
 
-/** Domain section 13, Coils: mounting ± 0.5 mm. */
+/** Coils: Mounting. */
 const MATCH_MM = 0.5;
 
 const near = (a: number, b: number): boolean => within(Math.abs(a - b), MATCH_MM);
@@ -15,7 +15,7 @@ export const mounting = sameOrRefuse({
   id: 'mounting',
   title: 'Mounting',
   why: 'A coil that is not screwed down shakes its connector and its windings to pieces.',
-  source: 'Domain sections 5 and 13, mounting',
+  source: 'Coils: Mounting',
   has: 'coil.mounting',
   asked: 'coilAsked.mounting',
   same: (a, b) =>

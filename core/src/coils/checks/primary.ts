@@ -8,7 +8,7 @@ export const primary = defineCheck({
   id: 'primary',
   title: 'Primary',
   why: 'Its resistance decides the current: too little overheats coil and driver, too much makes a weak spark.',
-  source: 'Domain sections 5 and 13, resistance',
+  source: 'Coils: Resistance',
   startsGroup: true,
   vouchedBy: ['own-number', 'listing'],
   needs: ['coil.primaryOhm', 'coilAsked.primaryOhm'],

@@ -6,7 +6,7 @@ export const revision = defineCheck({
   id: 'revision',
   title: 'Revision',
   why: 'Coils of two revisions charge differently; side by side in one engine they make it shake and set codes.',
-  source: 'Domain section 5, revision',
+  source: 'Coils: Revision',
   vouchedBy: [],
   startsGroup: true,
   needs: ['coil.revision', 'coilAsked.revisions'],

@@ -8,7 +8,7 @@ export const secondary = defineCheck({
   id: 'secondary',
   title: 'Secondary',
   why: 'Another secondary winding gives another voltage; where a diode or driver is inside, a meter says nothing of it.',
-  source: 'Domain sections 5 and 13, resistance',
+  source: 'Coils: Resistance',
   vouchedBy: ['own-number', 'listing'],
   needs: ['coil.secondary'],
   mayUse: ['coilAsked.secondaryKohm'],

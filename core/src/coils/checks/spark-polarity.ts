@@ -6,7 +6,7 @@ export const sparkPolarity = defineCheck({
   id: 'spark-polarity',
   title: 'Spark',
   why: 'A spark that leaves the cold ground electrode asks about 15% more voltage and wears the other electrode.',
-  source: 'Domain section 13, Coils: polarity',
+  source: 'Coils: Spark polarity',
   vouchedBy: ['own-number', 'listing'],
   needs: ['coil.sparkPolarity', 'coilAsked.sparkPolarity'],
   mayUse: [],

@@ -12,7 +12,7 @@ export const topology = sameOrRefuse({
   id: 'topology',
   title: 'Form',
   why: 'A coil for each plug, a pack that fires two at once and a can behind a distributor cannot stand in for each other.',
-  source: 'Domain section 5, Refuse: topology',
+  source: 'Coils: Form',
   has: 'coil.topology',
   asked: 'coilAsked.topology',
   print: (form) => TOPOLOGY_WORDS[form],

@@ -4,7 +4,7 @@ export const towers = sameOrRefuse({
   id: 'towers',
   title: 'Towers',
   why: 'Every plug it serves needs its own outlet, and an outlet left open arcs to whatever is near.',
-  source: 'Domain section 5, Refuse: towers',
+  source: 'Coils: Form',
   has: 'coil.towersCount',
   asked: 'coilAsked.towersCount',
   print: String,

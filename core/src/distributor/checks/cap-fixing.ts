@@ -4,7 +4,7 @@ export const capFixing = sameOrRefuse({
   id: 'cap-fixing',
   title: 'Fixing',
   why: 'A cap that is not held shakes until the rotor strikes it.',
-  source: 'Domain section 5, Cap and rotor',
+  source: 'Cap and rotor: Cap',
   has: 'cap.fixing',
   asked: 'capAsked.fixing',
   print: (how) => how,

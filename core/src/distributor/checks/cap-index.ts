@@ -13,7 +13,7 @@ export const capIndex = sameOrRefuse({
   id: 'cap-index',
   title: 'Index',
   why: 'The key of the cap sets where each tower stands; another key leads every spark to the wrong cylinder.',
-  source: 'Domain section 5, Cap and rotor: indexed',
+  source: 'Cap and rotor: Cap',
   has: 'cap.indexDeg',
   asked: 'capAsked.indexDeg',
   same: (a, b) => apart(a, b) <= MATCH_DEG,

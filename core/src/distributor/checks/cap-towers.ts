@@ -4,7 +4,7 @@ export const capTowerCount = sameOrRefuse({
   id: 'cap-towers',
   title: 'Towers',
   why: 'The towers stand at equal angles, so a cap for another number of cylinders fires at the wrong moment.',
-  source: 'Domain section 5, Cap and rotor',
+  source: 'Cap and rotor: Cap',
   has: 'cap.towersCount',
   asked: 'capAsked.towersCount',
   print: String,

@@ -12,7 +12,7 @@ export const rotorHeight = defineCheck({
   id: 'rotor-height',
   title: 'Height',
   why: 'The cap’s spring must press on the rotor; too low it arcs there, too high it is bent.',
-  source: 'Domain section 5, Cap and rotor',
+  source: 'Cap and rotor: Rotor',
   needs: ['rotor.heightMm', 'rotorAsked.heightMm'],
   mayUse: [],
   canRefuse: () => true,

@@ -8,7 +8,7 @@ export const rotorResistance = defineCheck({
   id: 'rotor-resistance',
   title: 'Resistance',
   why: 'Suppression is shared out over rotor, leads and plugs; none in the rotor disturbs, too much weakens.',
-  source: 'Domain section 5, Cap and rotor',
+  source: 'Cap and rotor: Rotor',
   vouchedBy: ['own-number', 'listing'],
   needs: ['rotor.resistanceKohm', 'rotorAsked.resistanceKohm'],
   mayUse: [],

@@ -6,7 +6,7 @@ export const shaft = sameOrRefuse({
   id: 'shaft',
   title: 'Seat',
   why: 'The rotor goes on one way round; on another seat it turns loose or fires the wrong cylinder.',
-  source: 'Domain section 5, Cap and rotor: indexed',
+  source: 'Cap and rotor: Rotor',
   has: 'rotor.shaft',
   asked: 'rotorAsked.shaft',
   print: (form) => PRINTED[form],

@@ -4,7 +4,7 @@ export const towerForm = sameOrRefuse({
   id: 'tower-form',
   title: 'Tower form',
   why: 'The leads’ ends go into sockets or over pegs; the other form does not hold them.',
-  source: 'Domain section 5, Cap and rotor',
+  source: 'Cap and rotor: Cap',
   has: 'cap.towerForm',
   asked: 'capAsked.towerForm',
   print: (form) => form,

@@ -11,7 +11,7 @@ export const leadCount = defineCheck({
   id: 'lead-count',
   title: 'Leads',
   why: 'A set one lead short leaves the fitter with the engine open and a cylinder dead.',
-  source: 'Domain section 5, Leads: left over or short',
+  source: 'Leads: Count',
   needs: ['leads.set', 'leadsAsked.routes'],
   mayUse: [],
   canRefuse: () => true,

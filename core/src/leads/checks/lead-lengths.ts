@@ -12,7 +12,7 @@ export const leadLengths = defineCheck({
   id: 'lead-lengths',
   title: 'Lengths',
   why: 'A lead too short is stretched off its plug by the engine’s shaking; one too long hangs on hot or moving parts.',
-  source: 'Domain sections 5 and 13, Leads',
+  source: 'Leads: Lengths',
   needs: ['leads.set', 'leadsAsked.routes'],
   mayUse: ['leadsAsked.mostSlackMm'],
   canRefuse: () => true,

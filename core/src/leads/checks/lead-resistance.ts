@@ -10,7 +10,7 @@ export const leadResistance = defineCheck({
   id: 'lead-resistance',
   title: 'Resistance',
   why: 'Too little lets the spark disturb radio and control unit; too much weakens it.',
-  source: 'Domain section 5, Leads: resistance per metre',
+  source: 'Leads: Lead resistance',
   startsGroup: true,
   vouchedBy: ['own-number', 'listing'],
   needs: ['leads.set', 'leadsAsked.kohmPerM'],

@@ -14,7 +14,7 @@ export const plugBoots = defineCheck({
   id: 'plug-boots',
   title: 'Boots',
   why: 'A boot of the wrong bend bears on a manifold or a bracket and burns through.',
-  source: 'Domain section 5, Leads: boot clearance per cylinder',
+  source: 'Leads: Boots',
   needs: ['leads.set', 'leadsAsked.routes'],
   mayUse: [],
   canRefuse: () => true,

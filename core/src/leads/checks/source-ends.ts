@@ -7,7 +7,7 @@ export const sourceEnds = sameOrRefuse({
   id: 'source-ends',
   title: 'Source end',
   why: 'An end made for a peg does not hold in a socket: it creeps out and arcs.',
-  source: 'Domain section 5, Leads: boot at source',
+  source: 'Leads: Source ends',
   has: 'leads.set',
   asked: 'leadsAsked.source',
   same: (set, asked) => set.every(({ source }) => source === asked),

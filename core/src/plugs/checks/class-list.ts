@@ -6,7 +6,7 @@ export const classList = defineCheck({
   id: 'class-list',
   title: 'Class list',
   why: 'A sanctioned class permits the numbers on its list and no others, however alike.',
-  source: 'Domain section 4, class list',
+  source: 'Plugs: Class list',
   vouchedBy: [],
   startsGroup: true,
   needs: ['duty.classRule'],

@@ -25,7 +25,7 @@ export const depth = defineCheck({
   id: 'depth',
   title: 'Depth',
   why: 'The deepest point of the plug must clear the piston and valves, and stand where the spark belongs.',
-  source: 'Domain section 4, depth',
+  source: 'Plugs: Depth',
   vouchedBy: ['own-number', 'listing'],
   needs: [
     'plug.reachMm',

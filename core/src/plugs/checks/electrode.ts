@@ -28,7 +28,7 @@ export const electrode = defineCheck({
   id: 'electrode',
   title: 'Electrode',
   why: 'The material that wears sets how long the gap holds; the engine was designed for one.',
-  source: 'Domain section 4, electrode; section 6, wear',
+  source: 'Plugs: Electrode; Gap and wear: Wear',
   ruledBy: ['electrodeUpgrade', 'interval'],
   needs: ['position.polarity', 'rule.electrodeUpgrade'],
   mayUse: [

@@ -1,7 +1,7 @@
 import { defineCheck } from '../../fitment/define-check.ts';
 import { inside, within } from '../../fitment/tolerance.ts';
 
-/** Stands in for a tolerance the maker does not publish, mm. Domain section 13, Gap desk. */
+/** Stands in for a tolerance the maker does not publish, mm. Gap and wear: Box statistics. */
 const UNPUBLISHED_TOLERANCE_MM = 0.05;
 /** Share of the adjust limit that may be used before it is a caution. */
 const EASY_SHARE = 0.8;
@@ -22,7 +22,7 @@ export const gap = defineCheck({
   id: 'gap',
   title: 'Gap',
   why: 'Too wide asks more voltage than the coil has; too narrow lights the mixture badly.',
-  source: 'Domain section 4, gap',
+  source: 'Plugs: Gap',
   ruledBy: ['gapForDuty'],
   sameWithin: { fact: 'plug.gapMm', by: UNPUBLISHED_TOLERANCE_MM },
   startsGroup: true,

@@ -7,7 +7,7 @@ export const grounds = defineCheck({
   id: 'grounds',
   title: 'Grounds',
   why: 'Count and form of the ground electrodes set how the spark stands and whether the gap can be set.',
-  source: 'Domain section 4, grounds',
+  source: 'Plugs: Grounds',
   needs: ['plug.groundCount', 'plug.groundForm', 'position.groundCount', 'position.groundForm'],
   mayUse: [],
   canRefuse: () => false,

@@ -27,7 +27,7 @@ export const heat = defineCheck({
   id: 'heat',
   title: 'Heat',
   why: 'Too cold a plug fouls; too hot a one lights the mixture before the spark and holes pistons.',
-  source: 'Domain section 4, heat and Heat rating',
+  source: 'Plugs: Heat; Plugs: Heat rating',
   ruledBy: ['heatWithPower'],
   needs: ['plug.heat', 'position.heat', 'position.aspiration', 'position.fuel', 'duty.heatOffsetSteps'],
   mayUse: ['duty.shortColdRuns'],

@@ -1,7 +1,7 @@
 import { defineCheck } from '../../fitment/define-check.ts';
 import { within } from '../../fitment/tolerance.ts';
 
-/** 16 mm and 5/8 in, 20.8 mm and 13/16 in are one size. Domain section 13, Hex. */
+/** 16 mm and 5/8 in, 20.8 mm and 13/16 in are one size. Plugs: Hex and well. */
 export const SAME_HEX_MM = 0.25;
 const THIN_WALL_MM = 1.5;
 /** Free play a socket needs in the well. */
@@ -25,7 +25,7 @@ export const hexAndWell = defineCheck({
   id: 'hex-and-well',
   title: 'Hex, well',
   why: 'The socket must grip the hex and go down the plug well.',
-  source: 'Domain section 4, hex and well',
+  source: 'Plugs: Hex and well',
   sameWithin: { fact: 'plug.hexMm', by: SAME_HEX_MM },
   vouchedBy: ['own-number', 'listing'],
   needs: ['plug.hexMm', 'plug.hexPoints', 'position.hexMm', 'position.hexPoints'],

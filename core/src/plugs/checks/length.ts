@@ -11,7 +11,7 @@ export const length = defineCheck({
   id: 'length',
   title: 'Length',
   why: 'The coil boot, the cover or a hot pipe stands where a longer plug would end; a short one is not gripped.',
-  source: 'Domain section 4, length',
+  source: 'Plugs: Length',
   sameWithin: { fact: 'plug.lengthMm', by: MATCH_MM },
   vouchedBy: ['own-number', 'listing'],
   needs: ['plug.lengthMm', 'position.lengthMm'],

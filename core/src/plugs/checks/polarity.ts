@@ -23,7 +23,7 @@ export const polarity = defineCheck({
   id: 'polarity',
   title: 'Polarity',
   why: 'Where the spark runs in reverse, metal leaves the ground electrode: a plain ground wears away under a fine tip.',
-  source: 'Domain section 4, polarity; section 6, wear',
+  source: 'Plugs: Polarity; Gap and wear: Wear',
   needs: [
     'position.polarity',
     'position.centreDesign',

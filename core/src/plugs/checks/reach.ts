@@ -1,7 +1,7 @@
 import { defineCheck } from '../../fitment/define-check.ts';
 import { fromNearestEnd, within } from '../../fitment/tolerance.ts';
 
-/** Domain section 4, reach: within the one it is the same, within the other it may be sold. */
+/** Plugs: Reach: within the one it is the same, within the other it may be sold. */
 export const REACH_MM = { match: 0.3, acceptable: 0.5 } as const;
 /** Head thread left unused at the chamber end before it is more than advice. */
 const SHORT_THREAD_MM = 2;
@@ -16,7 +16,7 @@ export const reach = defineCheck({
   id: 'reach',
   title: 'Reach',
   why: 'Too long meets the piston or leaves bare threads in the chamber; too short hides the spark in the hole.',
-  source: 'Domain section 4, reach',
+  source: 'Plugs: Reach',
   sameWithin: { fact: 'plug.reachMm', by: REACH_MM.match },
   needs: ['plug.reachMm', 'position.reachMm'],
   mayUse: ['plug.threadedLengthMm', 'plug.seat', 'position.headThreadMm'],

@@ -9,7 +9,7 @@ export const resistor = defineCheck({
   id: 'resistor',
   title: 'Resistor',
   why: 'The resistor keeps spark noise out of radios and control units; too much of it weakens the spark.',
-  source: 'Domain section 4, resistor',
+  source: 'Plugs: Resistor',
   startsGroup: true,
   needs: ['plug.resistor', 'position.resistor'],
   mayUse: [],

@@ -4,7 +4,7 @@ export const seat = defineCheck({
   id: 'seat',
   title: 'Seat',
   why: 'A gasket seals on a flat, a taper in a cone; crossed, neither seals and the plug sits at the wrong depth.',
-  source: 'Domain section 4, seat',
+  source: 'Plugs: Seat',
   needs: ['plug.seat', 'position.seat'],
   mayUse: [],
   canRefuse: () => true,

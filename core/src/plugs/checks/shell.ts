@@ -6,7 +6,7 @@ export const shell = defineCheck({
   id: 'shell',
   title: 'Shell',
   why: 'A two-piece shell can seize in the head and part when it is drawn.',
-  source: 'Domain section 4, shell',
+  source: 'Plugs: Shell',
   ruledBy: ['twoPiece'],
   vouchedBy: ['own-number', 'listing'],
   needs: ['plug.shell'],

@@ -6,7 +6,7 @@ export const terminal = defineCheck({
   id: 'terminal',
   title: 'Terminal',
   why: 'The lead or coil grips one form of terminal; on another it arcs or falls off.',
-  source: 'Domain section 4, terminal',
+  source: 'Plugs: Terminal',
   needs: ['plug.terminal', 'position.terminal'],
   mayUse: ['plug.nutCanBeFitted'],
   canRefuse: () => true,

@@ -15,7 +15,7 @@ export const thread = defineCheck({
   id: 'thread',
   title: 'Thread',
   why: 'A thread of another diameter or pitch does not hold; forced in, it ruins the head.',
-  source: 'Domain section 4, thread',
+  source: 'Plugs: Thread',
   needs: ['plug.threadDiameterMm', 'plug.threadPitchMm', 'position.threadDiameterMm', 'position.threadPitchMm'],
   mayUse: [],
   canRefuse: () => true,
