@@ -1,11 +1,10 @@
 import type { Database } from '../db/database.ts';
-import { sql } from 'kysely';
+import { sql, type InferResult } from 'kysely';
 import type { StoredKind } from '../db/tables/catalogue.ts';
 
 /** What is printed of each part besides its facts. */
-export async function readPartRows(db: Database, partIds: readonly string[]) {
-  if (partIds.length === 0) return [];
-  return db
+export const partRowsOf = (db: Database, partIds: readonly string[]) =>
+  db
     .selectFrom('part')
     .innerJoin('maker', 'maker.id', 'part.maker_id')
     .innerJoin('part_name', (join) =>
@@ -22,11 +21,11 @@ export async function readPartRows(db: Database, partIds: readonly string[]) {
       'stock.bin',
       'price.each_minor',
     ])
-    .where('part.id', 'in', partIds)
-    .execute();
-}
+    .where('part.id', 'in', partIds);
+export type PartRow = InferResult<ReturnType<typeof partRowsOf>>[number];
 
-export type PartRow = Awaited<ReturnType<typeof readPartRows>>[number];
+export const readPartRows = async (db: Database, partIds: readonly string[]): Promise<PartRow[]> =>
+  partIds.length === 0 ? [] : partRowsOf(db, partIds).execute();
 
 /** Parts by id with the number they are called by. */
 export async function readNamedParts(db: Database, partIds: readonly string[]) {

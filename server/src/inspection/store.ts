@@ -177,10 +177,14 @@ export interface InspectionListRow {
 }
 
 /** Inspections, the latest first, by the slip, line or batch they belong to. */
-export async function listInspectionRows(
-  db: Database,
-  of: { slipId?: string | undefined; batchId?: string; lineIds?: readonly string[] } = {},
-): Promise<InspectionListRow[]> {
+interface InspectionsOf {
+  readonly slipId?: string | undefined;
+  readonly batchId?: string;
+  readonly lineIds?: readonly string[];
+}
+
+/** The latest inspections, of a slip, a batch or some lines where asked. */
+export function inspectionsOf(of: InspectionsOf = {}) {
   const where =
     of.batchId !== undefined
       ? sql`i.batch_id = ${of.batchId}`
@@ -189,7 +193,7 @@ export async function listInspectionRows(
         : of.slipId !== undefined
           ? sql`i.slip_line_id in (select id from slip_line where slip_id = ${of.slipId})`
           : sql`true`;
-  const { rows } = await sql<InspectionListRow>`
+  return sql<InspectionListRow>`(
     select i.id, n.printed, m.name as maker, s.name as seller, i.pieces, c.band, c.chance, i.at, w.name as by, i.slip_line_id
       from inspection i
       join part p on p.id = i.part_id
@@ -198,6 +202,8 @@ export async function listInspectionRows(
       join staff w on w.id = i.staff_id
       left join seller s on s.id = i.seller_id
       left join lateral (select band, chance from inspection_conclusion c where c.inspection_id = i.id order by c.id desc limit 1) c on true
-     where ${where} order by i.id desc limit ${MOST_LISTED}`.execute(db);
-  return rows;
+     where ${where} order by i.id desc limit ${MOST_LISTED})`;
 }
+
+export const listInspectionRows = async (db: Database, of: InspectionsOf = {}): Promise<InspectionListRow[]> =>
+  (await inspectionsOf(of).execute(db)).rows;

@@ -1,12 +1,14 @@
+import type { InferResult } from 'kysely';
 import type { FactId } from '@brackenfell/core/facts/facts';
 import type { PieceReading, ReadingHow } from '@brackenfell/core/slip/piece-readings';
 import type { SlipChoice } from '@brackenfell/core/house-rules/settle-rules';
 import type { Database, Writing } from '../db/database.ts';
-import { readSlipChoices } from '../ruling/store.ts';
+import { readTogether } from '../db/together.ts';
+import { slipChoicesOf, standingChoices, type SlipChoiceRow } from '../ruling/store.ts';
 
 /** Readings that stand on a slip, in the order taken. */
-export async function readReadings(db: Database, slipId: string) {
-  return db
+export const readingsOf = (db: Database, slipId: string) =>
+  db
     .selectFrom('piece_reading')
     .innerJoin('staff', 'staff.id', 'piece_reading.staff_id')
     .select([
@@ -20,10 +22,8 @@ export async function readReadings(db: Database, slipId: string) {
     ])
     .where('piece_reading.slip_id', '=', slipId)
     .where('piece_reading.withdrawn_at', 'is', null)
-    .orderBy('piece_reading.id')
-    .execute();
-}
-export type ReadingRow = Awaited<ReturnType<typeof readReadings>>[number];
+    .orderBy('piece_reading.id');
+export type ReadingRow = InferResult<ReturnType<typeof readingsOf>>[number];
 
 /** What was found of the pieces on a slip and of its vehicle, ready to be laid over what is on paper. */
 export interface FoundHere {
@@ -33,16 +33,30 @@ export interface FoundHere {
   readonly ofRules: readonly SlipChoice[];
 }
 
-export async function readFound(db: Database, slipId: string): Promise<FoundHere> {
+/** What is read for it, to be read together with what else is wanted. */
+export const foundOf = (db: Database, slipId: string) => ({
+  readings: readingsOf(db, slipId),
+  choices: slipChoicesOf(slipId),
+});
+
+export const readFound = async (db: Database, slipId: string): Promise<FoundHere> =>
+  layFound(await readTogether(db, foundOf(db, slipId)));
+
+export function layFound({
+  readings,
+  choices,
+}: {
+  readonly readings: readonly ReadingRow[];
+  readonly choices: readonly SlipChoiceRow[];
+}): FoundHere {
   const ofVehicle: PieceReading[] = [];
   const ofPart = new Map<string, PieceReading[]>();
-  const [readings, ofRules] = await Promise.all([readReadings(db, slipId), readSlipChoices(db, slipId)]);
   for (const { part_id: partId, fact, value, how, by } of readings) {
     const reading = { fact, value: value as PieceReading['value'], how, by };
     if (partId === null) ofVehicle.push(reading);
     else ofPart.set(partId, [...(ofPart.get(partId) ?? []), reading]);
   }
-  return { ofVehicle, ofPart, ofRules };
+  return { ofVehicle, ofPart, ofRules: standingChoices(choices) };
 }
 
 export async function storeReading(

@@ -51,16 +51,24 @@ export function shopRulesOf(choices: readonly RuleChoice[]): ShopRules {
   };
 }
 
-/** Rules settled otherwise for one slip, as they stand, with who settled them. */
-export async function readSlipChoices(db: Database, slipId: string) {
-  const { rows } = await sql<{ rule: RuleId; school: string | null; reason: string; by: string; at: Date }>`
-    select distinct on (c.rule) c.rule, c.school, c.reason, s.name as by, c.at
-      from slip_rule_choice c join staff s on s.id = c.staff_id where c.slip_id = ${slipId}
-     order by c.rule, c.id desc`.execute(db);
-  return rows.flatMap(({ school, ...choice }) =>
+export interface SlipChoiceRow {
+  readonly rule: RuleId;
+  readonly school: string | null;
+  readonly reason: string;
+  readonly by: string;
+  readonly at: Date;
+}
+
+/** The latest that was settled otherwise for one slip, by rule, with who settled it; without a school it was taken back. */
+export const slipChoicesOf = (slipId: string) => sql<SlipChoiceRow>`(
+  select distinct on (c.rule) c.rule, c.school, c.reason, s.name as by, c.at
+    from slip_rule_choice c join staff s on s.id = c.staff_id where c.slip_id = ${slipId}
+   order by c.rule, c.id desc)`;
+
+export const standingChoices = (rows: readonly SlipChoiceRow[]) =>
+  rows.flatMap(({ school, ...choice }) =>
     school !== null && RULE_IDS.includes(choice.rule) ? [{ ...choice, school }] : [],
   );
-}
 
 export async function readClassLists(db: Database): Promise<ClassList[]> {
   const rows = await db

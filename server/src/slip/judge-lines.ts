@@ -11,15 +11,17 @@ import type { Writing } from '../db/database.ts';
 import { judgeEngine } from '../tray/judge-engine.ts';
 import type { JudgedCandidate, JudgedEngine } from '../tray/judge-plugs.ts';
 import { findingView } from '../tray/present.ts';
-import { readFound } from '../reading/store.ts';
+import { readTogether } from '../db/together.ts';
+import { foundOf, layFound, type FoundHere } from '../reading/store.ts';
 import { type SlipRow } from './store.ts';
-import { addJudgement, changeLineRow, readLines, type LineRow } from './line-store.ts';
+import { addJudgement, changeLineRow, linesOf, type LineRow } from './line-store.ts';
 
 interface Asked {
   readonly kind: PartKind;
   readonly partIds: readonly string[];
   readonly positionId?: string | undefined;
   readonly units: UnitDisplay;
+  readonly found: FoundHere;
 }
 
 /** Cap and rotor are judged beside each other where both are on the slip. */
@@ -31,7 +33,7 @@ export async function judgeForSlip(
   trx: Writing,
   slip: SlipRow & { readonly engine_id: string },
   lines: readonly LineRow[],
-  { kind, partIds, positionId, units }: Asked,
+  { kind, partIds, positionId, units, found }: Asked,
 ): Promise<JudgedEngine | undefined> {
   const beside = lines.find((line) => line.part_kind === OTHER_HALF[kind])?.part_id;
   const question = {
@@ -43,7 +45,7 @@ export async function judgeForSlip(
     positionId,
     beside,
     only: partIds,
-    found: await readFound(trx, slip.id),
+    found,
   };
   return judgeEngine(context, question, units, trx);
 }
@@ -107,13 +109,14 @@ export async function judgeLinesAgain(
 ): Promise<JudgedAgain[]> {
   if (slip.engine_id === null) return [];
   const withEngine = { ...slip, engine_id: slip.engine_id };
-  const lines = await readLines(trx, slip.id);
+  const { lines, ...rows } = await readTogether(trx, { lines: linesOf(trx, slip.id), ...foundOf(trx, slip.id) });
+  const found = layFound(rows);
   const again: JudgedAgain[] = [];
   for (const kind of kinds) {
     const own = lines.filter((line) => line.part_kind === kind);
     if (own.length === 0) continue;
     const partIds = own.map((line) => line.part_id);
-    const judged = await judgeForSlip(context, trx, withEngine, lines, { kind, partIds, units: 'metric' });
+    const judged = await judgeForSlip(context, trx, withEngine, lines, { kind, partIds, units: 'metric', found });
     for (const line of own) {
       const candidate = judged?.candidates.find((c) => c.part.id === line.part_id);
       if (!judged || !candidate) continue;

@@ -1,9 +1,10 @@
-import type { Insertable, Updateable } from 'kysely';
+import type { InferResult, Insertable, Updateable } from 'kysely';
 import type { JudgementTable, SlipLineTable } from '../db/tables/counter.ts';
 import type { Database, Writing } from '../db/database.ts';
 
-export async function readLines(db: Database, slipId: string) {
-  return db
+/** The lines that stand on a slip, each with what was told of it last. */
+export const linesOf = (db: Database, slipId: string) =>
+  db
     .selectFrom('slip_line')
     .innerJoin('part', 'part.id', 'slip_line.part_id')
     .innerJoin('maker', 'maker.id', 'part.maker_id')
@@ -74,15 +75,14 @@ export async function readLines(db: Database, slipId: string) {
     ])
     .where('slip_line.slip_id', '=', slipId)
     .where('slip_line.removed_at', 'is', null)
-    .orderBy('slip_line.id')
-    .execute();
-}
+    .orderBy('slip_line.id');
 
-export type LineRow = Awaited<ReturnType<typeof readLines>>[number];
+export type LineRow = InferResult<ReturnType<typeof linesOf>>[number];
+export const readLines = (db: Database, slipId: string): Promise<LineRow[]> => linesOf(db, slipId).execute();
 
 /** Every judgement of a slip's lines, the latest first: what was told stays as told. */
-export async function readJudgements(db: Database, slipId: string) {
-  return db
+export const judgementsOf = (db: Database, slipId: string) =>
+  db
     .selectFrom('judgement')
     .innerJoin('slip_line', 'slip_line.id', 'judgement.slip_line_id')
     .innerJoin('staff', 'staff.id', 'judgement.staff_id')
@@ -95,11 +95,9 @@ export async function readJudgements(db: Database, slipId: string) {
       'staff.name as by',
     ])
     .where('slip_line.slip_id', '=', slipId)
-    .orderBy('judgement.id', 'desc')
-    .execute();
-}
+    .orderBy('judgement.id', 'desc');
 
-export type ToldRow = Awaited<ReturnType<typeof readJudgements>>[number];
+export type ToldRow = InferResult<ReturnType<typeof judgementsOf>>[number];
 
 /** A line that stands on a slip. */
 export async function findLine(db: Database, lineId: string) {

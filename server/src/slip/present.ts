@@ -5,9 +5,9 @@ import type { OpenMatter } from '@brackenfell/contract/open-matter';
 import type { Slip, SlipLine, SlipReading, SlipSummary } from '@brackenfell/contract/slip';
 import type { InspectionLine } from '@brackenfell/contract/inspection';
 import type { ReadingRow } from '../reading/store.ts';
-import type { readSlipChoices } from '../ruling/store.ts';
+import type { standingChoices } from '../ruling/store.ts';
 import { openOf } from './standing.ts';
-import type { listSlipRows, readNotes, SlipRow } from './store.ts';
+import type { listSlipRows, NoteRow, SlipRow } from './store.ts';
 import type { LineRow, ToldRow } from './line-store.ts';
 
 const engineTitle = (row: { engine_maker: string | null; engine_code: string | null }) =>
@@ -75,20 +75,19 @@ function sayCause(cause: string | null): string {
 
 /** What stands on a slip besides its lines. */
 interface Beside {
-  readonly notes: Awaited<ReturnType<typeof readNotes>>;
+  readonly notes: readonly NoteRow[];
   readonly judgements: readonly ToldRow[];
   readonly inspections: readonly InspectionLine[];
   readonly readings: readonly ReadingRow[];
-  readonly rules: Awaited<ReturnType<typeof readSlipChoices>>;
+  readonly rules: ReturnType<typeof standingChoices>;
   readonly kept: Slip['kept'];
-  readonly inHandPrinted: string | null;
 }
 
 /** A slip as the docket shows it. Only lines for sale are priced; a customer's own part never is. */
 export function slipView(
   slip: SlipRow,
   lines: readonly LineRow[],
-  { notes, judgements, inspections, readings, rules, kept, inHandPrinted }: Beside,
+  { notes, judgements, inspections, readings, rules, kept }: Beside,
 ): Slip {
   const open = isFinal(slip.state) ? [] : openOf(lines);
   return {
@@ -106,7 +105,8 @@ export function slipView(
     duty: slip.duty,
     staying: slip.revision_staying,
     engineCount: slip.engine_count,
-    inHand: slip.in_hand_part_id === null ? null : { partId: slip.in_hand_part_id, printed: inHandPrinted ?? '' },
+    inHand:
+      slip.in_hand_part_id === null ? null : { partId: slip.in_hand_part_id, printed: slip.in_hand_printed ?? '' },
     holder: slip.holder,
     holderId: slip.holder_id,
     endReason: slip.end_reason,

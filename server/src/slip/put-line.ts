@@ -6,10 +6,12 @@ import type { Writing } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
 import type { JudgedCandidate, JudgedEngine } from '../tray/judge-plugs.ts';
-import { readPartRows } from '../catalogue/part-store.ts';
+import { partRowsOf } from '../catalogue/part-store.ts';
+import { readTogether } from '../db/together.ts';
+import { foundOf, layFound } from '../reading/store.ts';
 import { judgeForSlip, judgeLinesAgain, storeJudgement } from './judge-lines.ts';
 import { type SlipRow } from './store.ts';
-import { addLineRow, changeLineRow, readLines } from './line-store.ts';
+import { addLineRow, changeLineRow, linesOf } from './line-store.ts';
 
 export interface Put {
   readonly partId: string;
@@ -45,10 +47,14 @@ export async function putLine(
   staff: Staff,
   { partId, kind, quantity: asked, positionId, onTop, units }: Put,
 ): Promise<Trouble | undefined> {
-  const [part] = await readPartRows(trx, [partId]);
+  const { parts, lines, ...rows } = await readTogether(trx, {
+    parts: partRowsOf(trx, [partId]),
+    lines: linesOf(trx, slip.id),
+    ...foundOf(trx, slip.id),
+  });
+  const [part] = parts;
   if (!part || !isPartKind(part.kind))
     return trouble('invalid-request', 'Choose a part that can be handed over.', { partId: 'no such part' });
-  const lines = await readLines(trx, slip.id);
   const judged =
     slip.engine_id === null
       ? undefined
@@ -57,6 +63,7 @@ export async function putLine(
           partIds: [part.id],
           positionId,
           units,
+          found: layFound(rows),
         });
   if (slip.engine_id !== null && !judged)
     return trouble('invalid-request', 'The slip’s engine takes no such part, or not there.', {

@@ -1,26 +1,38 @@
 import { recordChange } from '../history/store.ts';
-import { sql, type Updateable, type Insertable } from 'kysely';
+import { sql, type InferResult, type Insertable, type Updateable } from 'kysely';
 import type { Database, Writing } from '../db/database.ts';
 import type { SlipNoteTable, SlipTable } from '../db/tables/counter.ts';
 import type { SlipKept } from '@brackenfell/contract/slip';
 import type { SlipState } from '@brackenfell/core/slip/slip-states';
 import { trouble, type Trouble } from '../http/trouble.ts';
 
-export async function readSlip(db: Database, slipId: string) {
-  return db
+/** A slip, with what its engine, its holder and the part in hand are called. */
+export const slipOf = (db: Database, slipId: string) =>
+  db
     .selectFrom('slip')
     .leftJoin('engine', 'engine.id', 'slip.engine_id')
     .leftJoin('maker', 'maker.id', 'engine.maker_id')
     .leftJoin('staff', 'staff.id', 'slip.holder_id')
     .selectAll('slip')
-    .select(['engine.code as engine_code', 'maker.name as engine_maker', 'staff.name as holder'])
-    .where('slip.id', '=', slipId)
-    .executeTakeFirst();
-}
+    .select((eb) => [
+      'engine.code as engine_code',
+      'maker.name as engine_maker',
+      'staff.name as holder',
+      eb
+        .selectFrom('part_name')
+        .select('part_name.printed')
+        .whereRef('part_name.part_id', '=', 'slip.in_hand_part_id')
+        .where('part_name.kind', 'in', ['catalogue', 'oe'])
+        .limit(1)
+        .as('in_hand_printed'),
+    ])
+    .where('slip.id', '=', slipId);
+
+export const readSlip = (db: Database, slipId: string) => slipOf(db, slipId).executeTakeFirst();
 export type SlipRow = NonNullable<Awaited<ReturnType<typeof readSlip>>>;
 
-export async function readNotes(db: Database, slipId: string) {
-  return db
+export const notesOf = (db: Database, slipId: string) =>
+  db
     .selectFrom('slip_note')
     .innerJoin('staff', 'staff.id', 'slip_note.staff_id')
     .select(['slip_note.id', 'slip_note.at', 'slip_note.text', 'slip_note.replaces_id', 'staff.name as by'])
@@ -33,9 +45,8 @@ export async function readNotes(db: Database, slipId: string) {
         ),
       ),
     )
-    .orderBy('slip_note.id')
-    .execute();
-}
+    .orderBy('slip_note.id');
+export type NoteRow = InferResult<ReturnType<typeof notesOf>>[number];
 
 export async function findNote(db: Database, slipId: string, noteId: string) {
   return db
@@ -151,7 +162,11 @@ export async function changeSlipRow(
     before: only(before),
     after: change.set ?? {},
   });
-  return (await readSlip(trx, change.slipId))!;
+  // What the engine and the holder are called is read again where they may have changed.
+  const { set = {} } = change;
+  if ('engine_id' in set || 'holder_id' in set || 'in_hand_part_id' in set)
+    return (await readSlip(trx, change.slipId))!;
+  return { ...before, ...(set as Partial<SlipRow>), version: change.version + 1 };
 }
 
 export async function storeKept(
@@ -165,17 +180,14 @@ export async function storeKept(
 }
 
 /** Work kept on a slip as far as it has come: the latest of each kind. */
-export async function readKept(db: Database, slipId: string): Promise<SlipKept[]> {
-  const rows = await db
+export const keptOf = (db: Database, slipId: string) =>
+  db
     .selectFrom('slip_kept')
     .distinctOn('kind')
     .select('kept')
     .where('slip_id', '=', slipId)
     .orderBy('kind')
-    .orderBy('id', 'desc')
-    .execute();
-  return rows.map(({ kept }) => kept);
-}
+    .orderBy('id', 'desc');
 
 export async function addSlipRow(trx: Writing, slip: Insertable<SlipTable>): Promise<string> {
   const { id } = await trx.insertInto('slip').values(slip).returning('id').executeTakeFirstOrThrow();
