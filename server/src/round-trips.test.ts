@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { chooseFigures } from './catalogue/figure-store.ts';
-import { openTestCounter, type Agent, type TestCounter } from './testing/counter.ts';
+import type { Slip } from '@brackenfell/contract/slip';
+import type { Tray } from '@brackenfell/contract/tray';
+import { openTestCounter, write, type Agent, type TestCounter } from './testing/counter.ts';
 
 let counter: TestCounter;
 let agent: Agent;
@@ -41,6 +43,32 @@ describe('a question at the counter asks the database few things', () => {
   ])('%s in the ask line three at most', async (_, q) => {
     const asked = await askedBy(() => agent.get('/api/ask').query({ q }).expect(200));
     expect(asked.length).toBeLessThanOrEqual(3);
+  });
+
+  test('a part put on a slip eight at most: what it goes by is read at once, and written at once', async () => {
+    const { slipId } = (await write(agent, 'post', '/api/slips', { engineId: 'skerrow-sc20' }).expect(201))
+      .body as Slip;
+    const { rows } = (await agent.get('/api/engines/skerrow-sc20/tray').expect(200)).body as Tray;
+    const put = async (at: number, version: number) =>
+      (await write(agent, 'post', `/api/slips/${slipId}/lines`, { partId: rows[at]!.partId, version }).expect(201))
+        .body as Slip;
+    const first = await put(0, 1);
+    counter.statements.length = 0;
+    const second = await put(1, first.version);
+    const asked = counter.statements.filter((statement) => !/^(begin|commit)/.test(statement));
+    expect(asked.length).toBeLessThanOrEqual(8);
+    expect(second.lines).toHaveLength(2);
+    expect(second.lines.map(({ verdict }) => verdict)).toEqual([rows[0]!.verdict, rows[1]!.verdict]);
+    const entries = await counter.owner
+      .selectFrom('change_entry')
+      .select(['subject', 'action', 'subject_id'])
+      .orderBy('id', 'desc')
+      .limit(2)
+      .execute();
+    expect(entries).toEqual([
+      { subject: 'slip line', action: 'add', subject_id: second.lines[1]!.lineId },
+      { subject: 'slip', action: 'add line', subject_id: slipId },
+    ]);
   });
 
   test('a figure that changes is in the next tray all the same, of a coil too', async () => {

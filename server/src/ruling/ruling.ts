@@ -2,7 +2,12 @@ import type { Duty } from '@brackenfell/core/duty/duty';
 import { classRuleOn, dutyFacts } from '@brackenfell/core/duty/duty-facts';
 import type { FactSheet } from '@brackenfell/core/facts/facts';
 import type { HouseRules } from '@brackenfell/core/house-rules/house-rules';
-import { settleRules, type SettledRules, type SlipChoice } from '@brackenfell/core/house-rules/settle-rules';
+import {
+  settleRules,
+  type SettledRules,
+  type ShopRules,
+  type SlipChoice,
+} from '@brackenfell/core/house-rules/settle-rules';
 import type { Database } from '../db/database.ts';
 import { readClassLists, readShopRules } from './store.ts';
 
@@ -17,8 +22,19 @@ export interface Ruling {
   apply(position: FactSheet): FactSheet;
 }
 
-export async function readRuling(db: Database, duty: Duty, ofSlip: readonly SlipChoice[] = []): Promise<Ruling> {
-  const [shop, lists] = await Promise.all([readShopRules(db), duty.className === undefined ? [] : readClassLists(db)]);
+interface Ruled {
+  readonly duty?: Duty | undefined;
+  /** Read here when left out. */
+  readonly shop?: ShopRules | undefined;
+  readonly found?: { readonly ofRules: readonly SlipChoice[] } | undefined;
+}
+
+export async function readRuling(db: Database, { duty = {}, found, ...read }: Ruled): Promise<Ruling> {
+  const ofSlip = found?.ofRules ?? [];
+  const [shop, lists] = await Promise.all([
+    read.shop ?? readShopRules(db),
+    duty.className === undefined ? [] : readClassLists(db),
+  ]);
   const today = new Date().toISOString().slice(0, 10);
   const classRule = classRuleOn(lists, duty.className, duty.classDate ?? today);
   const settle = (position: FactSheet, part: FactSheet = {}) => settleRules(shop, ofSlip, position, part);

@@ -15,14 +15,13 @@ export interface RuleChoice {
 }
 
 /** The latest choice of each rule, and of each condition of it, that was ever chosen; in the order they were made. */
-export async function readChoices(db: Database): Promise<RuleChoice[]> {
-  const { rows } = await sql<RuleChoice>`
+export const choicesOf = () => sql<RuleChoice>`(
     select * from (
       select distinct on (c.rule, c.condition) c.id, c.rule, c.school, c.condition, s.name as by, c.at
         from house_rule_choice c join staff s on s.id = c.staff_id order by c.rule, c.condition, c.id desc) latest
-     order by id::bigint`.execute(db);
-  return rows;
-}
+     order by id::bigint)`;
+
+export const readChoices = async (db: Database): Promise<RuleChoice[]> => (await choicesOf().execute(db)).rows;
 
 /** The rules the shop works by now: its choices, and the first school of what nobody chose. */
 export async function readShopRules(db: Database): Promise<ShopRules> {

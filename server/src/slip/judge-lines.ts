@@ -4,6 +4,7 @@ import { PART_KINDS, type PartKind } from '@brackenfell/core/facts/part-kinds';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { Verdict } from '@brackenfell/core/fitment/verdict';
+import type { ShopRules } from '@brackenfell/core/house-rules/settle-rules';
 import type { RuleId } from '@brackenfell/core/house-rules/house-rules';
 import type { Staff } from '@brackenfell/contract/session';
 import type { Context } from '../context/context.ts';
@@ -22,6 +23,7 @@ interface Asked {
   readonly positionId?: string | undefined;
   readonly units: UnitDisplay;
   readonly found: FoundHere;
+  readonly shop?: ShopRules;
 }
 
 /** Cap and rotor are judged beside each other where both are on the slip. */
@@ -33,7 +35,7 @@ export async function judgeForSlip(
   trx: Writing,
   slip: SlipRow & { readonly engine_id: string },
   lines: readonly LineRow[],
-  { kind, partIds, positionId, units, found }: Asked,
+  { kind, partIds, positionId, units, found, shop }: Asked,
 ): Promise<JudgedEngine | undefined> {
   const beside = lines.find((line) => line.part_kind === OTHER_HALF[kind])?.part_id;
   const question = {
@@ -46,6 +48,7 @@ export async function judgeForSlip(
     beside,
     only: partIds,
     found,
+    shop,
   };
   return judgeEngine(context, question, units, trx);
 }
@@ -53,24 +56,14 @@ export async function judgeForSlip(
 /** Why a line is judged again: what the slip is for has changed, a piece was read, or a house rule was chosen. */
 export type Cause = 'slip' | 'reading' | `rule:${RuleId}`;
 
-/** Keeps a judgement as it was told. */
-export async function storeJudgement(
-  trx: Writing,
-  lineId: string,
-  staff: Staff,
-  judged: JudgedEngine,
-  candidate: JudgedCandidate,
-  cause: Cause | null,
-): Promise<void> {
-  await addJudgement(trx, {
-    slip_line_id: lineId,
-    staff_id: staff.id,
-    catalogue_version: judged.catalogueVersion,
-    rules_version: judged.ruling.rules.version,
-    cause,
-    ...told(candidate),
-  });
-}
+/** A judgement as it is kept: what was told, by whom, at which state of catalogue and rules. */
+export const toldRow = (staff: Staff, judged: JudgedEngine, candidate: JudgedCandidate, cause: Cause | null) => ({
+  staff_id: staff.id,
+  catalogue_version: judged.catalogueVersion,
+  rules_version: judged.ruling.rules.version,
+  cause,
+  ...told(candidate),
+});
 
 /** What would be stored of a judgement. */
 function told({ judgement: { findings, verdict }, evidence }: JudgedCandidate) {
@@ -123,7 +116,7 @@ export async function judgeLinesAgain(
       const changed = differs(line, candidate);
       again.push({ line, verdict: candidate.judgement.verdict, differs: changed });
       if (store === 'none' || (store === 'changed' && !changed)) continue;
-      await storeJudgement(trx, line.id, staff, judged, candidate, cause);
+      await addJudgement(trx, { slip_line_id: line.id, ...toldRow(staff, judged, candidate, cause) });
       await changeLineRow(trx, line.id, { positions: [...candidate.servedAt] });
     }
   }

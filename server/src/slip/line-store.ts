@@ -1,4 +1,5 @@
-import type { InferResult, Insertable, Updateable } from 'kysely';
+import { sql, type InferResult, type Insertable, type Updateable } from 'kysely';
+import { recordedAfter } from '../history/store.ts';
 import type { JudgementTable, SlipLineTable } from '../db/tables/counter.ts';
 import type { Database, Writing } from '../db/database.ts';
 
@@ -136,10 +137,33 @@ export async function nameBatch(trx: Writing, lineId: string, batchId: string): 
     .execute();
 }
 
-export async function addLineRow(trx: Writing, line: Insertable<SlipLineTable>): Promise<string> {
-  const { id } = await trx.insertInto('slip_line').values(line).returning('id').executeTakeFirstOrThrow();
+interface NewLine {
+  readonly line: Insertable<SlipLineTable>;
+  readonly staffId: string;
+  /** What was told of it; left out where there was no engine to judge for. */
+  readonly judgement: Omit<Insertable<JudgementTable>, 'slip_line_id'> | undefined;
+  readonly after: object;
+}
+
+/** Puts a line on a slip with what was told of it and who put it there: one statement. */
+export async function addLineRow(trx: Writing, { line, staffId, judgement, after }: NewLine): Promise<string> {
+  const { id } = await trx
+    .with('line', (db) => db.insertInto('slip_line').values(line).returning('id'))
+    .with('told', () => judgedAfter('line', judgement))
+    .with('written', () => recordedAfter('line', { staffId, subject: 'slip line', action: 'add', after }))
+    .selectFrom('line')
+    .select('id')
+    .executeTakeFirstOrThrow();
   return id;
 }
+
+const judgedAfter = (made: string, told: NewLine['judgement']) =>
+  told === undefined
+    ? sql<{ id: string }>`(select id from ${sql.ref(made)} where false)`
+    : sql<{ id: string }>`(
+          insert into judgement (slip_line_id, staff_id, catalogue_version, rules_version, cause, verdict, reason, findings)
+          select id, ${told.staff_id}::bigint, ${told.catalogue_version}::bigint, ${told.rules_version}::int, ${told.cause}::text,
+                 ${told.verdict}::text, ${told.reason}::text, ${told.findings}::jsonb from ${sql.ref(made)} returning id)`;
 
 export async function changeLineRow(trx: Writing, lineId: string, change: Updateable<SlipLineTable>): Promise<void> {
   await trx.updateTable('slip_line').set(change).where('id', '=', lineId).execute();

@@ -9,8 +9,9 @@ import type { JudgedCandidate, JudgedEngine } from '../tray/judge-plugs.ts';
 import { partRowsOf } from '../catalogue/part-store.ts';
 import { readTogether } from '../db/together.ts';
 import { foundOf, layFound } from '../reading/store.ts';
-import { judgeForSlip, judgeLinesAgain, storeJudgement } from './judge-lines.ts';
-import { type SlipRow } from './store.ts';
+import { judgeForSlip, judgeLinesAgain, toldRow } from './judge-lines.ts';
+import { choicesOf, shopRulesOf } from '../ruling/store.ts';
+import { slipOf, type SlipRow } from './store.ts';
 import { addLineRow, changeLineRow, linesOf } from './line-store.ts';
 
 export interface Put {
@@ -39,19 +40,26 @@ function usualQuantity(
 
 const MOST_PIECES = 999;
 
+/** Everything that putting a part on a slip goes by, and the slip itself: one reading. */
+export const readForPut = (trx: Writing, slipId: string, partId: string) =>
+  readTogether(trx, {
+    slips: slipOf(trx, slipId),
+    parts: partRowsOf(trx, [partId]),
+    lines: linesOf(trx, slipId),
+    rules: choicesOf(),
+    ...foundOf(trx, slipId),
+  });
+
 /** Puts a part on a slip, judged here and stored as told; a part that stands on it already is counted up when that is meant. */
 export async function putLine(
   context: Context,
   trx: Writing,
   slip: SlipRow,
   staff: Staff,
-  { partId, kind, quantity: asked, positionId, onTop, units }: Put,
+  { kind, quantity: asked, positionId, onTop, units }: Put,
+  read: Awaited<ReturnType<typeof readForPut>>,
 ): Promise<Trouble | undefined> {
-  const { parts, lines, ...rows } = await readTogether(trx, {
-    parts: partRowsOf(trx, [partId]),
-    lines: linesOf(trx, slip.id),
-    ...foundOf(trx, slip.id),
-  });
+  const { parts, lines, rules, ...rows } = read;
   const [part] = parts;
   if (!part || !isPartKind(part.kind))
     return trouble('invalid-request', 'Choose a part that can be handed over.', { partId: 'no such part' });
@@ -64,6 +72,7 @@ export async function putLine(
           positionId,
           units,
           found: layFound(rows),
+          shop: shopRulesOf(rules),
         });
   if (slip.engine_id !== null && !judged)
     return trouble('invalid-request', 'The slip’s engine takes no such part, or not there.', {
@@ -95,17 +104,21 @@ export async function putLine(
     });
     return undefined;
   }
-  const lineId = await addLineRow(trx, {
-    slip_id: slip.id,
-    part_id: part.id,
-    kind,
-    quantity,
-    unit_price_minor: kind === 'sale' ? part.each_minor : null,
-    positions: [...(candidate?.servedAt ?? [])],
-    removed_at: null,
-    review: null,
+  await addLineRow(trx, {
+    line: {
+      slip_id: slip.id,
+      part_id: part.id,
+      kind,
+      quantity,
+      unit_price_minor: kind === 'sale' ? part.each_minor : null,
+      positions: [...(candidate?.servedAt ?? [])],
+      removed_at: null,
+      review: null,
+    },
+    staffId: staff.id,
+    judgement: judged && candidate && toldRow(staff, judged, candidate, null),
+    after: { part: part.printed, kind },
   });
-  if (judged && candidate) await storeJudgement(trx, lineId, staff, judged, candidate, null);
   // The other half of a pair is told by what now stands beside it.
   if (part.kind === 'cap' || part.kind === 'rotor')
     await judgeLinesAgain(context, trx, slip, staff, {
@@ -113,12 +126,5 @@ export async function putLine(
       kinds: [part.kind === 'cap' ? 'rotor' : 'cap'],
       store: 'changed',
     });
-  await recordChange(trx, {
-    staffId: staff.id,
-    subject: 'slip line',
-    subjectId: lineId,
-    action: 'add',
-    after: { part: part.printed, kind },
-  });
   return undefined;
 }

@@ -27,7 +27,7 @@ import { takeFromStock } from '../stock/take-from-stock.ts';
 import { readPartRows } from '../catalogue/part-store.ts';
 import { judgeLinesAgain } from './judge-lines.ts';
 import { summaryView } from './present.ts';
-import { putLine } from './put-line.ts';
+import { putLine, readForPut } from './put-line.ts';
 import { showSlip } from './show-slip.ts';
 import { mustBeTakable, mustHold, writeOn } from './slip-change.ts';
 import { openOf } from './standing.ts';
@@ -196,15 +196,17 @@ export function slipRoutes(app: Express, context: Context): void {
     for (const line of await readLines(trx, from.id)) {
       const { part_id: partId, kind, quantity } = line;
       // What would be refused today stays behind; the copy shows what is left.
-      await putLine(context, trx, slip, staff, { partId, kind, quantity, onTop: true, units: 'metric' });
+      const put = { partId, kind, quantity, onTop: true, units: 'metric' } as const;
+      await putLine(context, trx, slip, staff, put, await readForPut(trx, id, partId));
     }
     return showSlip(trx, id);
   });
 
   serve(app, context, addLine, async ({ params, body, staff, trx }) => {
-    const slip = await writeOn({ trx, params, body, staff }, 'add line');
+    const read = await readForPut(trx, params.slipId, body.partId);
+    const slip = await writeOn({ trx, params, body, staff }, 'add line', { before: read.slips[0] });
     if (isTrouble(slip)) return slip;
-    return (await putLine(context, trx, slip, staff, body)) ?? showSlip(trx, slip.id);
+    return (await putLine(context, trx, slip, staff, body, read)) ?? showSlip(trx, slip.id);
   });
 
   serve(app, context, changeLine, async ({ params, body, staff, trx }) => {

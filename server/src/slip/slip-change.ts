@@ -48,7 +48,7 @@ interface Write {
 export const writeOn = (
   { trx, params, body, staff }: Write,
   action: string,
-  more: { readonly set?: Updateable<SlipTable> } = {},
+  more: { readonly set?: Updateable<SlipTable>; readonly before?: SlipRow | undefined } = {},
 ): Promise<SlipRow | Trouble> =>
   changeSlipRow(trx, {
     slipId: params.slipId,

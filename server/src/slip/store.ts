@@ -1,4 +1,4 @@
-import { recordChange } from '../history/store.ts';
+import { recordedAfter } from '../history/store.ts';
 import { sql, type InferResult, type Insertable, type Updateable } from 'kysely';
 import type { Database, Writing } from '../db/database.ts';
 import type { SlipNoteTable, SlipTable } from '../db/tables/counter.ts';
@@ -133,18 +133,36 @@ export async function changeSlipRow(
     action: string;
     set?: Updateable<SlipTable>;
     unless?: (slip: SlipRow) => Trouble | undefined;
+    /** The slip as it stood a moment ago, where the caller has read it. */
+    before?: SlipRow | undefined;
   },
 ): Promise<SlipRow | Trouble> {
-  const before = await readSlip(trx, change.slipId);
+  const before = 'before' in change ? change.before : await readSlip(trx, change.slipId);
   if (!before) return trouble('not-found', 'There is no slip of that number.');
   const refused = change.unless?.(before);
   if (refused) return refused;
+  const keys = Object.keys(change.set ?? {}) as (keyof SlipRow)[];
+  const only = (row: object) => Object.fromEntries(keys.map((key) => [key, (row as Record<string, unknown>)[key]]));
   const changed = await trx
-    .updateTable('slip')
-    .set({ ...change.set, version: change.version + 1, updated_at: new Date() })
-    .where('id', '=', change.slipId)
-    .where('version', '=', change.version)
-    .returning('id')
+    .with('changed', (db) =>
+      db
+        .updateTable('slip')
+        .set({ ...change.set, version: change.version + 1, updated_at: new Date() })
+        .where('id', '=', change.slipId)
+        .where('version', '=', change.version)
+        .returning('id'),
+    )
+    .with('written', () =>
+      recordedAfter('changed', {
+        staffId: change.staffId,
+        subject: 'slip',
+        action: change.action,
+        before: only(before),
+        after: change.set ?? {},
+      }),
+    )
+    .selectFrom('changed')
+    .select('id')
     .executeTakeFirst();
   if (!changed) {
     return trouble(
@@ -152,16 +170,6 @@ export async function changeSlipRow(
       `${(await lastChangedBy(trx, before.id)) ?? 'Somebody'} changed slip ${before.docket} meanwhile. Look at it as it stands now and try again.`,
     );
   }
-  const keys = Object.keys(change.set ?? {}) as (keyof SlipRow)[];
-  const only = (row: object) => Object.fromEntries(keys.map((key) => [key, (row as Record<string, unknown>)[key]]));
-  await recordChange(trx, {
-    staffId: change.staffId,
-    subject: 'slip',
-    subjectId: change.slipId,
-    action: change.action,
-    before: only(before),
-    after: change.set ?? {},
-  });
   // What the engine and the holder are called is read again where they may have changed.
   const { set = {} } = change;
   if ('engine_id' in set || 'holder_id' in set || 'in_hand_part_id' in set)

@@ -63,16 +63,30 @@ export async function lockSellable(trx: Writing, partId: string) {
     .execute();
 }
 
+interface StockRow {
+  readonly id: string;
+  /** Free to sell: held pieces are not counted. */
+  readonly on_hand: number | null;
+  readonly held: number;
+  readonly unproven: number;
+  readonly bin: string | null;
+  readonly each_minor: number | null;
+}
+
+/** For whoever judges a part without offering it. */
+export const NO_STOCK: ReadonlyMap<string, StockRow> = new Map();
+export const notLookedFor = (id: string): StockRow => ({
+  id,
+  on_hand: null,
+  held: 0,
+  unproven: 0,
+  bin: null,
+  each_minor: null,
+});
+
 /** What is free to sell of each part, what lies held in quarantine beside it, bin and price; one row each. */
 export async function readStock(db: Database, partIds: readonly string[]) {
-  const { rows } = await sql<{
-    id: string;
-    on_hand: number | null;
-    held: number;
-    unproven: number;
-    bin: string | null;
-    each_minor: number | null;
-  }>`
+  const { rows } = await sql<StockRow>`
     select i.id, greatest(0, s.on_hand - coalesce(b.held, 0))::int as on_hand, coalesce(b.held, 0)::int as held,
            coalesce(b.unproven, 0)::int as unproven, s.bin, p.each_minor
       from unnest(${partIds}::bigint[]) as i (id)

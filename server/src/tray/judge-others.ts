@@ -17,7 +17,7 @@ import type { JudgedCandidate, JudgedEngine, PlugsQuestion } from './judge-plugs
 import { readRuling } from '../ruling/ruling.ts';
 import { standingBy } from './standing.ts';
 import { findByForm } from './store.ts';
-import { readStock } from '../stock/store.ts';
+import { NO_STOCK, notLookedFor, readStock } from '../stock/store.ts';
 
 type OtherKind = Exclude<PartKind, 'plug'>;
 
@@ -42,17 +42,14 @@ export async function judgeOthers(
   const byForm = question.only ? [] : await findByForm(db, kind, formOf(asked.positions));
   const singled = question.only ?? [...new Set([...asked.reached, ...(inHand ? [inHand] : []), ...byForm])];
   const ids = singled.filter((id) => others.get(id)?.title.kind === kind);
-  const [stock, ruling] = await Promise.all([
-    readStock(db, ids),
-    readRuling(db, question.duty ?? {}, question.found?.ofRules),
-  ]);
+  const [stock, ruling] = await Promise.all([question.only ? NO_STOCK : readStock(db, ids), readRuling(db, question)]);
   const jobFacts = jobFactsOf(asked, question);
   const standing = standingBy(ruling.rules);
   const say = sayIn(units);
   const sheetOf = (id: string) => withReadings(others.get(id)!.sheet, question.found?.ofPart.get(id) ?? []);
   const candidates = ids
     .map((id): JudgedCandidate => {
-      const part = { ...stock.get(id)!, ...others.get(id)!.title };
+      const part = { ...(stock.get(id) ?? notLookedFor(id)), ...others.get(id)!.title };
       const { place, evidence, judgement } = judgeAtBestPlace(asked, kind, id, { ...sheetOf(id), ...jobFacts }, say);
       return {
         part,

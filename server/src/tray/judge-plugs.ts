@@ -1,6 +1,7 @@
 import type { AuditedPlug } from '@brackenfell/core/catalogue-audit/rules';
 import { auditedPlug } from '@brackenfell/core/catalogue-audit/reference-contradiction';
 import type { FactSheet } from '@brackenfell/core/facts/facts';
+import type { ShopRules } from '@brackenfell/core/house-rules/settle-rules';
 import type { Duty } from '@brackenfell/core/duty/duty';
 import type { LineJudgement } from '@brackenfell/core/fitment/judge-part';
 import { compareInTray, type Rankable } from '@brackenfell/core/fitment/ranking';
@@ -20,17 +21,19 @@ import { layOut } from './lay-out.ts';
 import { answeredInAnyCase, countAll, pickFirst, type CandidateCounts } from './pick-candidates.ts';
 import { readRuling, type Ruling } from '../ruling/ruling.ts';
 import { standingBy } from './standing.ts';
-import { readStock } from '../stock/store.ts';
+import { NO_STOCK, notLookedFor, readStock } from '../stock/store.ts';
 import type { FoundHere } from '../reading/store.ts';
 
 export interface PlugsQuestion extends AskedOf {
   readonly inHand?: string | undefined;
-  /** Judge only these parts; every candidate when left out. */
+  /** Judge only these parts, without looking what is on the shelf; every candidate when left out. */
   readonly only?: readonly string[];
   /** What the engine is used for; standard when left out. */
   readonly duty?: Duty | undefined;
   /** How many candidates to explain. */
   readonly most?: number;
+  /** The shop's rules, where the caller has read them. */
+  readonly shop?: ShopRules | undefined;
   /** What was found of the pieces and the vehicle of the job. */
   readonly found?: FoundHere | undefined;
 }
@@ -87,7 +90,7 @@ export async function judgePlugs(
 ): Promise<JudgedEngine | undefined> {
   const [asked, ruling] = await Promise.all([
     readAsked(context, db, 'plug', question, context.sheets.withPlugs(db)),
-    readRuling(db, question.duty ?? {}, question.found?.ofRules),
+    readRuling(db, question),
   ]);
   if (!asked) return undefined;
   const standing = standingBy(ruling.rules);
@@ -112,11 +115,11 @@ export async function judgePlugs(
   const answered = answeredInAnyCase(screened, inHand);
   const chosen = pickFirst(screened, bySize, most, answered, standing);
   const ids = chosen.map(({ id }) => id);
-  const stock = await readStock(db, ids);
+  const stock = question.only ? NO_STOCK : await readStock(db, ids);
   const ranked = chosen
     .map((screened) => {
       const place = held.plugs.placeOf(screened.id)!;
-      const part: TrayPart = { ...stock.get(screened.id)!, ...held.titles[place]! };
+      const part: TrayPart = { ...(stock.get(screened.id) ?? notLookedFor(screened.id)), ...held.titles[place]! };
       const costFacts = Object.fromEntries(COST_FACTS.map((fact) => [fact, held.plugs.factOf(place, fact)]));
       const cost = costOverServiceMinor(asked.positions, costFacts, part.each_minor);
       const { verdict, closeness, evidence } = screened;
