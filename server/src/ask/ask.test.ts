@@ -147,6 +147,13 @@ describe('the ask line', () => {
     expect(new Set(parts.map((part) => part.stage))).toEqual(new Set(['looser']));
   });
 
+  test('where fewer than three surer ones answer it follows them, the surest first', async () => {
+    const { parts } = await ask('KN 42GG-63DR');
+    expect(parts.map(({ stage }) => stage).slice(0, 3)).toEqual(['fold', 'one-edit', 'looser']);
+    expect(parts[0]!.printed).toBe('KN 426G-63DR');
+    expect(new Set(parts.slice(2).map(({ stage }) => stage))).toEqual(new Set(['looser']));
+  });
+
   test('what only look-alikes answer to follows what is as written, with a star too', async () => {
     const { parts } = await ask('KN 419*');
     expect(parts.length).toBeGreaterThan(3);

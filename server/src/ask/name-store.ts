@@ -15,11 +15,12 @@ export interface FoundName {
 
 export interface FoundNames {
   readonly sure: readonly FoundName[];
-  /** Merely alike, most alike first: looked for where fewer than three surer ones answer, and none as it was asked. */
-  readonly alike: readonly FoundName[];
+  /** Merely alike, most alike first; undefined where so many could be surer that they were not looked for yet. */
+  readonly alike: readonly FoundName[] | undefined;
 }
 
-const FEW = 3;
+/** Up to so many that could be surer, names that are merely alike are looked for in the same round trip. */
+const MOST_BESIDE = 12;
 const MOST_LOOSE = 8;
 const MOST_A_STAGE = 24;
 /** A one-edit neighbourhood of dense codes runs to a few hundred names; past this they are too many to rank anyway. */
@@ -74,10 +75,24 @@ export async function findNames(
     union all
     select *, true from (
       select ${COLUMNS} from part_name n
-       where n.normal_form % ${normal} ${maker} and (select count(distinct "partId") from sure) < ${FEW}
-         and not exists (select from sure where normal = any(${exact}::text[]))
-       order by similarity(n.normal_form, ${normal}) desc, n.normal_form limit ${MOST_LOOSE}) loose`.execute(db);
-  return { sure: rows.filter(({ isAlike }) => !isAlike), alike: rows.filter(({ isAlike }) => isAlike) };
+       where (select count(distinct "partId") from sure) <= ${MOST_BESIDE}
+         and not exists (select from sure where normal = any(${exact}::text[])) and ${isAlike(asked, maker)}) loose`.execute(
+    db,
+  );
+  const sureRows = rows.filter((row) => !row.isAlike);
+  const wereLookedFor = new Set(sureRows.map(({ partId }) => partId)).size <= MOST_BESIDE;
+  return { sure: sureRows, alike: wereLookedFor ? rows.filter((row) => row.isAlike) : undefined };
+}
+
+/** The end of a search for names that are merely alike. */
+const isAlike = ({ normal }: AskedNumber, maker: RawBuilder<unknown>): RawBuilder<unknown> =>
+  sql`n.normal_form % ${normal} ${maker} order by similarity(n.normal_form, ${normal}) desc, n.normal_form limit ${MOST_LOOSE}`;
+
+/** Names that are merely alike, by themselves. */
+export async function findAlike(db: Database, asked: AskedNumber, makers: readonly string[]): Promise<FoundName[]> {
+  const { rows } = await sql<FoundName>`
+    select ${COLUMNS} from part_name n where ${isAlike(asked, ofMakers(makers))}`.execute(db);
+  return rows;
 }
 
 const neighbours = (hashes: readonly number[], maker: RawBuilder<unknown>): RawBuilder<unknown> =>

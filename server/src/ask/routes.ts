@@ -10,7 +10,7 @@ import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { serve } from '../http/serve.ts';
 import { readRenamings } from '../interchange/store.ts';
-import { findNames, type FoundName } from './name-store.ts';
+import { findAlike, findNames, type FoundName } from './name-store.ts';
 import { partAnswer, suggestion, tellSuccession, yearsOf } from './present.ts';
 import { readQuestion, remarkOn } from './read-question.ts';
 import { findBatches, findSlips, readDetails, readKinds } from './store.ts';
@@ -50,10 +50,15 @@ async function suggestParts(
   });
 }
 
-/** Names ranked; those that are merely alike after them. */
+/** With fewer sure readings than this, and none of them exact, names that are merely alike follow. */
+const FEW = 3;
+
+/** Names ranked; where few answer, those that are merely alike after them. */
 async function rankedNames(db: Database, asked: AskedNumber, makers: readonly string[]): Promise<Ranked<FoundName>[]> {
-  const { sure, alike } = await findNames(db, asked, makers, false);
-  const ranked = rankNames(asked, sure);
+  const found = await findNames(db, asked, makers, false);
+  const ranked = rankNames(asked, found.sure);
+  if (ranked.length >= FEW || ranked.some(({ match }) => match.stage === 'exact')) return ranked;
+  const alike = found.alike ?? (await findAlike(db, asked, makers));
   const once = new Map([...alike].reverse().map((name) => [name.partId, name]));
   for (const { name } of ranked) once.delete(name.partId);
   const looser = [...once.values()]
@@ -62,6 +67,7 @@ async function rankedNames(db: Database, asked: AskedNumber, makers: readonly st
   return [...ranked, ...looser];
 }
 
+const isLoose = ({ match }: Ranked<FoundName>): boolean => match.stage === 'looser';
 const isNear = ({ match }: Ranked<FoundName>): boolean => match.stage === 'one-edit' || match.stage === 'prefix';
 
 async function findParts(
@@ -81,9 +87,10 @@ async function findParts(
   const suits = (hit: Ranked<FoundName>) => details.get(hit.name.partId)?.suits_engine === true;
   const near = ranked.filter(isNear);
   const shown = [
-    ...ranked.filter((hit) => !isNear(hit)),
+    ...ranked.filter((hit) => !isNear(hit) && !isLoose(hit)),
     ...near.filter(suits),
     ...near.filter((hit) => !suits(hit)),
+    ...ranked.filter(isLoose),
   ].slice(0, MOST_PARTS);
   const old = shown.map(({ name }) => name.partId).filter((id) => details.get(id)?.is_superseded);
   const renamings = old.length === 0 ? [] : await readRenamings(db, old);

@@ -299,7 +299,7 @@ function partGroups(parts: readonly PartAnswer[]): { heading: string; parts: Par
     },
     { heading: 'Spoken of, held by no catalogue', parts: sure.filter((p) => p.kind === 'unheld') },
     { heading: 'Did you mean', parts: parts.filter((p) => !isSure(p) && p.stage !== 'looser') },
-    { heading: 'Nothing near; only alike', parts: parts.filter((p) => p.stage === 'looser') },
+    { heading: 'Only alike', parts: parts.filter((p) => p.stage === 'looser') },
   ];
   return groups.filter((group) => group.parts.length > 0);
 }
