@@ -53,9 +53,7 @@ export const VehicleAnswer = z
   .meta({ id: 'VehicleAnswer' });
 export type VehicleAnswer = z.infer<typeof VehicleAnswer>;
 
-export const ask = endpoint({
-  method: 'GET',
-  path: '/api/ask',
+export const ask = endpoint('ask', {
   summary:
     'One question to everything: part numbers, stampings, barcodes, engines, vehicles, slips, batches, measurements.',
   roles: EVERYONE,

@@ -48,9 +48,7 @@ export const AuditLine = z
   .meta({ id: 'AuditLine' });
 export type AuditLine = z.infer<typeof AuditLine>;
 
-export const getAudit = endpoint({
-  method: 'GET',
-  path: '/api/audit',
+export const getAudit = endpoint('getAudit', {
   summary: 'The latest audit of the catalogue: how far it is, and what it found, ranked by engines and stock touched.',
   roles: EVERYONE,
   response: z.object({
@@ -62,9 +60,7 @@ export const getAudit = endpoint({
 });
 export type AuditList = z.infer<(typeof getAudit)['response']>;
 
-export const startAudit = endpoint({
-  method: 'POST',
-  path: '/api/audit/jobs',
+export const startAudit = endpoint('startAudit', {
   summary: 'Asks for a new audit; one that is waiting or running is given back instead of a second.',
   roles: EDITORS,
   idempotent: true,
@@ -72,9 +68,7 @@ export const startAudit = endpoint({
   response: AuditJob,
 });
 
-export const cancelAudit = endpoint({
-  method: 'POST',
-  path: '/api/audit/jobs/:jobId/cancel',
+export const cancelAudit = endpoint('cancelAudit', {
   summary: 'Ends an audit at its next step; what it has found so far is kept.',
   roles: EDITORS,
   idempotent: true,
@@ -130,18 +124,14 @@ export const AuditFinding = z
   .meta({ id: 'AuditFinding' });
 export type AuditFinding = z.infer<typeof AuditFinding>;
 
-export const getFinding = endpoint({
-  method: 'GET',
-  path: '/api/audit/findings/:findingId',
+export const getFinding = endpoint('getFinding', {
   summary: 'One contradiction with its evidence: the shortest trail, both parts, the figures.',
   roles: EVERYONE,
   params: z.object({ findingId: Id }),
   response: AuditFinding,
 });
 
-export const decideFinding = endpoint({
-  method: 'POST',
-  path: '/api/audit/findings/:findingId/decisions',
+export const decideFinding = endpoint('decideFinding', {
   summary:
     'Accepts a contradiction, notes something on it, cuts a reference or chooses a figure. Takes effect at once.',
   roles: EDITORS,
@@ -156,9 +146,7 @@ export const decideFinding = endpoint({
   response: AuditFinding,
 });
 
-export const undoDecision = endpoint({
-  method: 'POST',
-  path: '/api/audit/decisions/:decisionId/undo',
+export const undoDecision = endpoint('undoDecision', {
   summary: 'Takes a decision back: the reference is joined again, the figures stand again.',
   roles: EDITORS,
   idempotent: true,

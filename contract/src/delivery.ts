@@ -38,9 +38,7 @@ export const Delivery = z
   .meta({ id: 'Delivery' });
 export type Delivery = z.infer<typeof Delivery>;
 
-export const receiveDelivery = endpoint({
-  method: 'POST',
-  path: '/api/deliveries',
+export const receiveDelivery = endpoint('receiveDelivery', {
   summary: 'Take in a delivery: each line a batch; the stock follows, and what to look at first is said.',
   roles: COUNTER,
   body: z
@@ -68,18 +66,14 @@ export const receiveDelivery = endpoint({
   idempotent: true,
 });
 
-export const getDelivery = endpoint({
-  method: 'GET',
-  path: '/api/deliveries/:deliveryId',
+export const getDelivery = endpoint('getDelivery', {
   summary: 'A delivery with its batches.',
   roles: EVERYONE,
   params: z.object({ deliveryId: Id }),
   response: Delivery,
 });
 
-export const listDeliveries = endpoint({
-  method: 'GET',
-  path: '/api/deliveries',
+export const listDeliveries = endpoint('listDeliveries', {
   summary: 'Deliveries, the latest first.',
   roles: EVERYONE,
   response: z.object({

@@ -34,9 +34,7 @@ export const MeasuredMatches = z
   .meta({ id: 'MeasuredMatches' });
 export type MeasuredMatches = z.infer<typeof MeasuredMatches>;
 
-export const searchByDimension = endpoint({
-  method: 'GET',
-  path: '/api/by-dimension',
+export const searchByDimension = endpoint('searchByDimension', {
   summary: 'Plugs, and engines, of the thread, reach, seat, hex and terminal somebody measured; nearest first.',
   roles: EVERYONE,
   query: AskedDimensions.extend({ units: Units.default('metric') }),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ADDRESSES } from './addresses.ts';
 
 export const ROLES = ['specialist', 'starter', 'supervisor', 'editor'] as const;
 export const Role = z.enum(ROLES).meta({ id: 'Role', description: 'What a member of staff may do.' });
@@ -25,8 +26,20 @@ export interface Endpoint {
   readonly followsTyping?: boolean;
 }
 
-/** Keeps an endpoint's own types while checking its shape. */
-export const endpoint = <const E extends Endpoint>(definition: E): E => definition;
+type Name = keyof typeof ADDRESSES;
+export interface Addressed<N extends Name> {
+  readonly method: (typeof ADDRESSES)[N][0];
+  readonly path: (typeof ADDRESSES)[N][1];
+}
+
+/** Keeps an endpoint's own types while checking its shape; where it is stands in the addresses. */
+export function endpoint<N extends Name, const E extends Omit<Endpoint, 'method' | 'path'>>(
+  name: N,
+  definition: E,
+): Addressed<N> & E {
+  const [method, path] = ADDRESSES[name];
+  return { method, path, ...definition };
+}
 
 export const EVERYONE = ['specialist', 'starter', 'supervisor', 'editor'] as const;
 /** Those who serve customers: everyone but the catalogue editor, whose work is the catalogue. */

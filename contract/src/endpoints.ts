@@ -162,5 +162,3 @@ type Taken<N extends EndpointName, Part extends 'params' | 'query' | 'body'> =
 export type RequestOf<N extends EndpointName> = Taken<N, 'params'> & Taken<N, 'query'> & Taken<N, 'body'>;
 /** What it gets back. */
 export type ResponseOf<N extends EndpointName> = z.output<Endpoints[N]['response']>;
-/** Method and path of an endpoint, as literals. */
-export type AddressOf<N extends EndpointName> = readonly [Endpoints[N]['method'], Endpoints[N]['path']];

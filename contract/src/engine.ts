@@ -24,9 +24,7 @@ export const EngineLine = z
   .meta({ id: 'EngineLine' });
 export type EngineLine = z.infer<typeof EngineLine>;
 
-export const listEngines = endpoint({
-  method: 'GET',
-  path: '/api/engines',
+export const listEngines = endpoint('listEngines', {
   summary: 'The engines of the catalogue, those that answer to the words first narrowed by them.',
   roles: EVERYONE,
   query: z.object({ words: line(120).trim().optional(), units: Units.default('metric') }),
@@ -81,9 +79,7 @@ export const EngineCard = z
   .meta({ id: 'EngineCard' });
 export type EngineCard = z.infer<typeof EngineCard>;
 
-export const getEngine = endpoint({
-  method: 'GET',
-  path: '/api/engines/:engineId',
+export const getEngine = endpoint('getEngine', {
   summary: 'What an engine asks, position by position, with the source of every figure.',
   roles: EVERYONE,
   params: z.object({ engineId: EngineKey }),

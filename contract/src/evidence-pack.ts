@@ -83,18 +83,14 @@ export type EvidencePack = z.infer<typeof EvidencePack>;
 
 const params = z.object({ batchId: Id });
 
-export const getEvidencePack = endpoint({
-  method: 'GET',
-  path: '/api/batches/:batchId/evidence.json',
+export const getEvidencePack = endpoint('getEvidencePack', {
   summary: 'A batch’s evidence as data.',
   roles: EVERYONE,
   params,
   response: EvidencePack,
 });
 
-export const printEvidencePack = endpoint({
-  method: 'GET',
-  path: '/api/batches/:batchId/evidence.pdf',
+export const printEvidencePack = endpoint('printEvidencePack', {
   summary: 'The same on paper.',
   roles: EVERYONE,
   params,
@@ -102,9 +98,7 @@ export const printEvidencePack = endpoint({
   produces: 'application/pdf',
 });
 
-export const evidencePackSchema = endpoint({
-  method: 'GET',
-  path: '/api/evidence-pack.schema.json',
+export const evidencePackSchema = endpoint('evidencePackSchema', {
   summary: 'The JSON Schema that evidence packs keep to.',
   roles: EVERYONE,
   response: z.unknown(),

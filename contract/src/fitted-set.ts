@@ -37,9 +37,7 @@ export type FittedSet = z.infer<typeof FittedSet>;
 /** Stands between the numbers of the positions, in their order. */
 export const BETWEEN_NUMBERS = '|';
 
-export const getFittedSet = endpoint({
-  method: 'GET',
-  path: '/api/engines/:engineId/fitted-set',
+export const getFittedSet = endpoint('getFittedSet', {
   summary:
     'Judges what is fitted place by place: which part is the stranger, what comes of it, what makes the set whole.',
   roles: EVERYONE,

@@ -19,9 +19,7 @@ export const FittingPlan = z
   .meta({ id: 'FittingPlan' });
 export type FittingPlan = z.infer<typeof FittingPlan>;
 
-export const getFittingPlan = endpoint({
-  method: 'GET',
-  path: '/api/engines/:engineId/fitting-plan',
+export const getFittingPlan = endpoint('getFittingPlan', {
   summary:
     'How a plug is fitted here: cautions, order of work, tightening, each step under the house rule that chose it.',
   roles: EVERYONE,

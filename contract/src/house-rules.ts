@@ -30,9 +30,7 @@ export const HouseRulesView = z
   .meta({ id: 'HouseRulesView' });
 export type HouseRulesView = z.infer<typeof HouseRulesView>;
 
-export const getHouseRules = endpoint({
-  method: 'GET',
-  path: '/api/house-rules',
+export const getHouseRules = endpoint('getHouseRules', {
   summary: 'What the shop has chosen where the trade disagrees.',
   roles: EVERYONE,
   response: HouseRulesView,
@@ -47,9 +45,7 @@ export const RuleChanged = HouseRulesView.extend({
   flagged: z.number().int(),
 }).meta({ id: 'RuleChanged' });
 
-export const chooseHouseRule = endpoint({
-  method: 'POST',
-  path: '/api/house-rules/:rule',
+export const chooseHouseRule = endpoint('chooseHouseRule', {
   summary: 'Choose a school; open lines are judged again, sold ones flagged where they would be judged otherwise.',
   roles: ['supervisor'],
   params: z.object({ rule: z.enum(RULE_IDS) }),
@@ -58,9 +54,7 @@ export const chooseHouseRule = endpoint({
   idempotent: true,
 });
 
-export const chooseUnderCondition = endpoint({
-  method: 'POST',
-  path: '/api/house-rules/:rule/conditions/:condition',
+export const chooseUnderCondition = endpoint('chooseUnderCondition', {
   summary: 'Choose a school for where a condition holds, or take that back (no school); open lines are judged again.',
   roles: ['supervisor'],
   params: z.object({ rule: z.enum(RULE_IDS), condition: z.enum(CONDITION_IDS) }),

@@ -85,27 +85,21 @@ export const Identification = z
   .meta({ id: 'Identification' });
 export type Identification = z.infer<typeof Identification>;
 
-export const identify = endpoint({
-  method: 'GET',
-  path: '/api/identify',
+export const identify = endpoint('identify', {
   summary: 'Which engines remain after what was said, and the one question that narrows most.',
   roles: EVERYONE,
   query: z.object({ said: Saids.optional() }),
   response: Identification,
 });
 
-export const readSentence = endpoint({
-  method: 'GET',
-  path: '/api/identify/sentence',
+export const readSentence = endpoint('readSentence', {
   summary: 'Reads a typed sentence into statements about the engine.',
   roles: EVERYONE,
   query: z.object({ sentence: line(120).trim().min(1) }),
   response: z.object({ statements: z.array(z.string()) }),
 });
 
-export const lookUpPlate = endpoint({
-  method: 'GET',
-  path: '/api/identify/plate',
+export const lookUpPlate = endpoint('lookUpPlate', {
   summary:
     'Asks the register of plates and serial numbers. It may be slow, fail or not know; none of these is a guess.',
   roles: EVERYONE,

@@ -117,9 +117,7 @@ export type Inspection = z.infer<typeof Inspection>;
 
 const inspectionId = z.object({ inspectionId: Id });
 
-export const beginInspection = endpoint({
-  method: 'POST',
-  path: '/api/inspections',
+export const beginInspection = endpoint('beginInspection', {
   summary: 'Begin the inspection of pieces in hand: from a slip’s line, from a delivery, or alone.',
   roles: COUNTER,
   body: z
@@ -141,18 +139,14 @@ export const beginInspection = endpoint({
   idempotent: true,
 });
 
-export const getInspection = endpoint({
-  method: 'GET',
-  path: '/api/inspections/:inspectionId',
+export const getInspection = endpoint('getInspection', {
   summary: 'An inspection with its journal and all it is judged from.',
   roles: EVERYONE,
   params: inspectionId,
   response: Inspection,
 });
 
-export const noteEvidence = endpoint({
-  method: 'POST',
-  path: '/api/inspections/:inspectionId/entries',
+export const noteEvidence = endpoint('noteEvidence', {
   summary:
     'Add to an inspection’s journal. Nothing in it is ever altered; a later entry takes the place of an earlier.',
   roles: COUNTER,
@@ -162,9 +156,7 @@ export const noteEvidence = endpoint({
   idempotent: true,
 });
 
-export const concludeInspection = endpoint({
-  method: 'POST',
-  path: '/api/inspections/:inspectionId/conclude',
+export const concludeInspection = endpoint('concludeInspection', {
   summary: 'Keep what the inspection found, as told; hold the batch with it where asked.',
   roles: COUNTER,
   params: inspectionId,
@@ -189,18 +181,14 @@ export const InspectionLine = z
   .meta({ id: 'InspectionLine' });
 export type InspectionLine = z.infer<typeof InspectionLine>;
 
-export const listInspections = endpoint({
-  method: 'GET',
-  path: '/api/inspections',
+export const listInspections = endpoint('listInspections', {
   summary: 'Inspections, the latest first: of one slip, or of all.',
   roles: EVERYONE,
   query: z.object({ slipId: Id.optional() }),
   response: z.object({ inspections: z.array(InspectionLine) }),
 });
 
-export const readNumber = endpoint({
-  method: 'GET',
-  path: '/api/part-numbers/:number',
+export const readNumber = endpoint('readNumber', {
   summary: 'Parts that bear a number: exactly, or failing that through worn characters.',
   roles: EVERYONE,
   params: z.object({ number: line(64).min(2) }),

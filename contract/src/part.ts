@@ -64,9 +64,7 @@ export const PartCard = z
   .meta({ id: 'PartCard' });
 export type PartCard = z.infer<typeof PartCard>;
 
-export const getPart = endpoint({
-  method: 'GET',
-  path: '/api/parts/:partId',
+export const getPart = endpoint('getPart', {
   summary: 'One part: its names, figures with sources, references, price and stock.',
   roles: EVERYONE,
   params: z.object({ partId: Id }),
@@ -74,9 +72,7 @@ export const getPart = endpoint({
   response: PartCard,
 });
 
-export const getPartEngines = endpoint({
-  method: 'GET',
-  path: '/api/parts/:partId/engines',
+export const getPartEngines = endpoint('getPartEngines', {
   summary: 'Engines that references, names or listings lead to from a part, each with the verdict on it.',
   roles: EVERYONE,
   params: z.object({ partId: Id }),
@@ -127,9 +123,7 @@ export const PartGraph = z
   .meta({ id: 'PartGraph' });
 export type PartGraph = z.infer<typeof PartGraph>;
 
-export const getPartGraph = endpoint({
-  method: 'GET',
-  path: '/api/parts/:partId/graph',
+export const getPartGraph = endpoint('getPartGraph', {
   summary: 'The references around a part, nearest first.',
   roles: EVERYONE,
   params: z.object({ partId: Id }),
@@ -161,9 +155,7 @@ export const PartFills = z
   .meta({ id: 'PartFills' });
 export type PartFills = z.infer<typeof PartFills>;
 
-export const getPartFills = endpoint({
-  method: 'GET',
-  path: '/api/parts/:partId/fills',
+export const getPartFills = endpoint('getPartFills', {
   summary: 'The parts that an engine maker’s number is filled with, judged, and what differs between them.',
   roles: EVERYONE,
   params: z.object({ partId: Id }),

@@ -84,17 +84,13 @@ export const ProofReference = z
   .meta({ id: 'ProofReference' });
 export type ProofReference = z.infer<typeof ProofReference>;
 
-export const listReferences = endpoint({
-  method: 'GET',
-  path: '/api/proof/references',
+export const listReferences = endpoint('listReferences', {
   summary: 'The latest version of every reference of genuine and suspect parts.',
   roles: EVERYONE,
   response: z.object({ references: z.array(ProofReference) }),
 });
 
-export const saveReference = endpoint({
-  method: 'POST',
-  path: '/api/proof/references',
+export const saveReference = endpoint('saveReference', {
   summary: 'A reference’s next version. Inspections keep the version they were made with.',
   roles: ['editor'],
   body: z

@@ -43,9 +43,7 @@ export const RecallNotice = z
   })
   .meta({ id: 'RecallNotice' });
 
-export const listBatches = endpoint({
-  method: 'GET',
-  path: '/api/batches',
+export const listBatches = endpoint('listBatches', {
   summary: 'Batches received or met, held ones first; and incoming recall notices.',
   roles: EVERYONE,
   query: z.object({ partId: Id.optional() }),
@@ -95,18 +93,14 @@ const batchId = z.object({ batchId: Id });
 const version = z.number().int().min(1);
 const reason = line(300).trim().min(3, 'say in a few words why');
 
-export const getBatch = endpoint({
-  method: 'GET',
-  path: '/api/batches/:batchId',
+export const getBatch = endpoint('getBatch', {
   summary: 'One batch: what was found of it, where it went, who was told.',
   roles: EVERYONE,
   params: batchId,
   response: Batch,
 });
 
-export const holdBatch = endpoint({
-  method: 'POST',
-  path: '/api/batches/:batchId/hold',
+export const holdBatch = endpoint('holdBatch', {
   summary: 'Hold a batch: from now on none of it can be sold, whoever tries and by whatever way.',
   roles: COUNTER,
   params: batchId,
@@ -115,9 +109,7 @@ export const holdBatch = endpoint({
   idempotent: true,
 });
 
-export const settleBatch = endpoint({
-  method: 'POST',
-  path: '/api/batches/:batchId/settle',
+export const settleBatch = endpoint('settleBatch', {
   summary:
     'The supervisor’s word: genuine and for sale, or confirmed as not genuine. It counts in the seller’s record.',
   roles: ['supervisor'],
@@ -127,9 +119,7 @@ export const settleBatch = endpoint({
   idempotent: true,
 });
 
-export const noteContact = endpoint({
-  method: 'POST',
-  path: '/api/batches/:batchId/contacts',
+export const noteContact = endpoint('noteContact', {
   summary: 'Write down that a buyer of a recalled batch was called, and what came of it.',
   roles: COUNTER,
   params: batchId,
@@ -138,9 +128,7 @@ export const noteContact = endpoint({
   idempotent: true,
 });
 
-export const closeRecall = endpoint({
-  method: 'POST',
-  path: '/api/batches/:batchId/close-recall',
+export const closeRecall = endpoint('closeRecall', {
   summary: 'The supervisor closes a recall, when every buyer was reached or cannot be.',
   roles: ['supervisor'],
   params: batchId,
@@ -149,9 +137,7 @@ export const closeRecall = endpoint({
   idempotent: true,
 });
 
-export const enterNotice = endpoint({
-  method: 'POST',
-  path: '/api/recall-notices',
+export const enterNotice = endpoint('enterNotice', {
   summary: 'An incoming recall notice by batch: what is here of it is held at once, what comes later when it comes.',
   roles: COUNTER,
   body: z
@@ -185,9 +171,7 @@ export const SellerRecord = z
   .meta({ id: 'SellerRecord' });
 export type SellerRecord = z.infer<typeof SellerRecord>;
 
-export const listSellers = endpoint({
-  method: 'GET',
-  path: '/api/sellers',
+export const listSellers = endpoint('listSellers', {
   summary: 'What each seller’s settled batches say, with how sure that is.',
   roles: EVERYONE,
   response: z.object({ sellers: z.array(SellerRecord) }),

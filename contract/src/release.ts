@@ -6,9 +6,7 @@ const slipLine = z.object({ slipId: Id, lineId: Id });
 const reason = line(300).trim().min(3, 'say in a few words why');
 const version = z.number().int().min(1);
 
-export const releaseLine = endpoint({
-  method: 'POST',
-  path: '/api/slips/:slipId/lines/:lineId/release',
+export const releaseLine = endpoint('releaseLine', {
   summary:
     'The supervisor lets a line through that waits for them. Neither an open question nor a refusal can be released.',
   roles: ['supervisor'],
@@ -18,9 +16,7 @@ export const releaseLine = endpoint({
   idempotent: true,
 });
 
-export const releaseLineByPin = endpoint({
-  method: 'POST',
-  path: '/api/slips/:slipId/lines/:lineId/release-by-pin',
+export const releaseLineByPin = endpoint('releaseLineByPin', {
   summary: 'The same at somebody else’s counter: the supervisor is there in person and gives their PIN.',
   roles: COUNTER,
   params: slipLine,
@@ -49,9 +45,7 @@ export const WaitingLine = z
   .meta({ id: 'WaitingLine' });
 export type WaitingLine = z.infer<typeof WaitingLine>;
 
-export const listWaiting = endpoint({
-  method: 'GET',
-  path: '/api/releases/waiting',
+export const listWaiting = endpoint('listWaiting', {
   summary: 'Lines of open and parked slips that wait for a supervisor, the longest first.',
   roles: ['supervisor'],
   response: z.object({ lines: z.array(WaitingLine) }),

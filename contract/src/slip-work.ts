@@ -4,9 +4,7 @@ import { COUNTER, endpoint, Id, line } from './endpoint.ts';
 import { Slip, SlipKept, SlipVersion } from './slip.ts';
 
 /** A rule of the house settled otherwise for one slip, with its reason. */
-export const chooseOnSlip = endpoint({
-  method: 'POST',
-  path: '/api/slips/:slipId/rules/:rule',
+export const chooseOnSlip = endpoint('chooseOnSlip', {
   summary: 'Settle a house rule otherwise for this slip, or take that back (no school); its lines are judged again.',
   roles: ['specialist', 'supervisor'],
   params: z.object({ slipId: Id, rule: z.enum(RULE_IDS) }),
@@ -15,9 +13,7 @@ export const chooseOnSlip = endpoint({
   idempotent: true,
 });
 
-export const keepOnSlip = endpoint({
-  method: 'POST',
-  path: '/api/slips/:slipId/kept',
+export const keepOnSlip = endpoint('keepOnSlip', {
   summary: 'Keep a swap test or what is fitted on the slip, as far as it has come; the latest of each stands.',
   roles: COUNTER,
   params: z.object({ slipId: Id }),

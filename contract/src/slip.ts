@@ -171,18 +171,14 @@ const details = {
   engineCount: z.number().int().min(1).max(50).optional(),
 };
 
-export const listSlips = endpoint({
-  method: 'GET',
-  path: '/api/slips',
+export const listSlips = endpoint('listSlips', {
   summary: 'Slips by state, latest first.',
   roles: EVERYONE,
   query: z.object({ state: z.enum(SLIP_STATES).optional() }),
   response: z.object({ slips: z.array(SlipSummary) }),
 });
 
-export const createSlip = endpoint({
-  method: 'POST',
-  path: '/api/slips',
+export const createSlip = endpoint('createSlip', {
   summary: 'Begin a slip.',
   roles: COUNTER,
   body: z.object(details).strict(),
@@ -191,18 +187,14 @@ export const createSlip = endpoint({
   idempotent: true,
 });
 
-export const getSlip = endpoint({
-  method: 'GET',
-  path: '/api/slips/:slipId',
+export const getSlip = endpoint('getSlip', {
   summary: 'One slip as it stands.',
   roles: EVERYONE,
   params: slipId,
   response: Slip,
 });
 
-export const changeSlip = endpoint({
-  method: 'PATCH',
-  path: '/api/slips/:slipId',
+export const changeSlip = endpoint('changeSlip', {
   summary: 'Change who it is for, the engine, or the part in hand.',
   roles: COUNTER,
   params: slipId,
@@ -211,9 +203,7 @@ export const changeSlip = endpoint({
   idempotent: true,
 });
 
-export const parkSlip = endpoint({
-  method: 'POST',
-  path: '/api/slips/:slipId/park',
+export const parkSlip = endpoint('parkSlip', {
   summary: 'Set a slip aside for later.',
   roles: COUNTER,
   params: slipId,
@@ -222,9 +212,7 @@ export const parkSlip = endpoint({
   idempotent: true,
 });
 
-export const takeOverSlip = endpoint({
-  method: 'POST',
-  path: '/api/slips/:slipId/take-over',
+export const takeOverSlip = endpoint('takeOverSlip', {
   summary: 'Take up a parked slip, or one a colleague holds.',
   roles: COUNTER,
   params: slipId,
@@ -233,9 +221,7 @@ export const takeOverSlip = endpoint({
   idempotent: true,
 });
 
-export const collectSlip = endpoint({
-  method: 'POST',
-  path: '/api/slips/:slipId/collect',
+export const collectSlip = endpoint('collectSlip', {
   summary: 'The sale: the goods leave the shelf. Refused while anything on it is open; final.',
   roles: COUNTER,
   params: slipId,
@@ -244,9 +230,7 @@ export const collectSlip = endpoint({
   idempotent: true,
 });
 
-export const endSlip = endpoint({
-  method: 'POST',
-  path: '/api/slips/:slipId/end',
+export const endSlip = endpoint('endSlip', {
   summary: 'End a slip without a sale, with the reason; final.',
   roles: COUNTER,
   params: slipId,
@@ -255,9 +239,7 @@ export const endSlip = endpoint({
   idempotent: true,
 });
 
-export const copySlip = endpoint({
-  method: 'POST',
-  path: '/api/slips/:slipId/copy',
+export const copySlip = endpoint('copySlip', {
   summary: 'Begin a new slip like this one; its parts are judged anew.',
   roles: COUNTER,
   params: slipId,
@@ -267,9 +249,7 @@ export const copySlip = endpoint({
   idempotent: true,
 });
 
-export const addLine = endpoint({
-  method: 'POST',
-  path: '/api/slips/:slipId/lines',
+export const addLine = endpoint('addLine', {
   summary: 'Put a part on the slip; it is judged again here and stored as told.',
   roles: COUNTER,
   params: slipId,
@@ -290,9 +270,7 @@ export const addLine = endpoint({
   idempotent: true,
 });
 
-export const changeLine = endpoint({
-  method: 'PATCH',
-  path: '/api/slips/:slipId/lines/:lineId',
+export const changeLine = endpoint('changeLine', {
   summary: 'Change how many, or say which batch the pieces are from.',
   roles: COUNTER,
   params: slipLine,
@@ -307,9 +285,7 @@ export const changeLine = endpoint({
   idempotent: true,
 });
 
-export const removeLine = endpoint({
-  method: 'POST',
-  path: '/api/slips/:slipId/lines/:lineId/remove',
+export const removeLine = endpoint('removeLine', {
   summary: 'Take a line off the slip; its judgement is kept.',
   roles: COUNTER,
   params: slipLine,
@@ -318,9 +294,7 @@ export const removeLine = endpoint({
   idempotent: true,
 });
 
-export const restoreLine = endpoint({
-  method: 'POST',
-  path: '/api/slips/:slipId/lines/:lineId/restore',
+export const restoreLine = endpoint('restoreLine', {
   summary: 'Put a removed line back.',
   roles: COUNTER,
   params: slipLine,
@@ -329,9 +303,7 @@ export const restoreLine = endpoint({
   idempotent: true,
 });
 
-export const addNote = endpoint({
-  method: 'POST',
-  path: '/api/slips/:slipId/notes',
+export const addNote = endpoint('addNote', {
   summary: 'Write down what was said or found.',
   roles: COUNTER,
   params: slipId,
@@ -340,9 +312,7 @@ export const addNote = endpoint({
   idempotent: true,
 });
 
-export const mendNote = endpoint({
-  method: 'POST',
-  path: '/api/slips/:slipId/notes/:noteId/mend',
+export const mendNote = endpoint('mendNote', {
   summary: 'Write a note anew, or take it back (no text); the earlier wording is kept.',
   roles: COUNTER,
   params: z.object({ slipId: Id, noteId: Id }),
@@ -351,9 +321,7 @@ export const mendNote = endpoint({
   idempotent: true,
 });
 
-export const addReading = endpoint({
-  method: 'POST',
-  path: '/api/slips/:slipId/readings',
+export const addReading = endpoint('addReading', {
   summary: 'Answer an open question about the pieces on the slip, or its vehicle; what rests on it is judged again.',
   roles: COUNTER,
   params: slipId,
@@ -373,9 +341,7 @@ export const addReading = endpoint({
   idempotent: true,
 });
 
-export const withdrawReading = endpoint({
-  method: 'POST',
-  path: '/api/slips/:slipId/readings/:readingId/withdraw',
+export const withdrawReading = endpoint('withdrawReading', {
   summary: 'Take a reading back; what rests on it is judged again.',
   roles: COUNTER,
   params: z.object({ slipId: Id, readingId: Id }),
@@ -384,9 +350,7 @@ export const withdrawReading = endpoint({
   idempotent: true,
 });
 
-export const getLineTold = endpoint({
-  method: 'GET',
-  path: '/api/slips/:slipId/lines/:lineId/told',
+export const getLineTold = endpoint('getLineTold', {
   summary: 'What was told of a line, check by check, as it was told.',
   roles: EVERYONE,
   params: slipLine,

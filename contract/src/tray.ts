@@ -202,9 +202,7 @@ export const Tray = z
   .meta({ id: 'Tray' });
 export type Tray = z.infer<typeof Tray>;
 
-export const getTray = endpoint({
-  method: 'GET',
-  path: '/api/engines/:engineId/tray',
+export const getTray = endpoint('getTray', {
   summary: 'Every part of a kind that could serve an engine, judged check by check, in the order it could be sold.',
   roles: EVERYONE,
   params: z.object({ engineId: EngineKey }),
@@ -257,9 +255,7 @@ export const NearMisses = z
   .meta({ id: 'NearMisses' });
 export type NearMisses = z.infer<typeof NearMisses>;
 
-export const getNearMisses = endpoint({
-  method: 'GET',
-  path: '/api/engines/:engineId/near-misses',
+export const getNearMisses = endpoint('getNearMisses', {
   summary: 'Of all plugs of the catalogue those that one check alone keeps out of an engine, and why.',
   roles: EVERYONE,
   params: z.object({ engineId: EngineKey }),

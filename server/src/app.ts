@@ -6,7 +6,7 @@ import express, { type ErrorRequestHandler, type Express } from 'express';
 import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
 import { openApiDocument } from '@brackenfell/contract/openapi';
-import { EVERYONE, endpoint } from '@brackenfell/contract/endpoint';
+import { EVERYONE, type Endpoint } from '@brackenfell/contract/endpoint';
 import { health } from '@brackenfell/contract/session';
 import { z } from 'zod';
 import { askRoutes } from './ask/routes.ts';
@@ -38,13 +38,13 @@ import { trayRoutes } from './tray/routes.ts';
 const LARGEST_BODY = '64kb';
 const YEAR_S = 31_536_000;
 
-const openApi = endpoint({
+const openApi = {
   method: 'GET',
   path: '/api/openapi.json',
   summary: 'This description.',
   roles: EVERYONE,
   response: z.unknown(),
-});
+} as const satisfies Endpoint;
 
 /** 127.0.0.1, its IPv6 form, or ::1. */
 const isLoopback = (ip: string | undefined): boolean => /^(::ffff:)?127\.|^::1$/.test(ip ?? '');

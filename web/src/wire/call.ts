@@ -1,6 +1,6 @@
 import type { EndpointName, RequestOf, ResponseOf } from '@brackenfell/contract/endpoints';
 import type { Problem } from '@brackenfell/contract/problem';
-import { ADDRESSES } from './addresses.ts';
+import { ADDRESSES } from '@brackenfell/contract/addresses';
 import { reportAway, reportBack } from './server-presence.ts';
 
 /** A call that the server answered with a problem. */

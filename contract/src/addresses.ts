@@ -1,7 +1,5 @@
-import type { AddressOf, EndpointName } from '@brackenfell/contract/endpoints';
-
-/** Where each endpoint is. The contract's types hold this table to the contract, without its schemas coming to the browser. */
-export const ADDRESSES: { readonly [N in EndpointName]: AddressOf<N> } = {
+/** Method and path of every endpoint, Express style. By themselves: the browser takes these along and not the schemas. */
+export const ADDRESSES = {
   health: ['GET', '/api/health'],
   signIn: ['POST', '/api/session'],
   whoAmI: ['GET', '/api/session'],
@@ -83,4 +81,4 @@ export const ADDRESSES: { readonly [N in EndpointName]: AddressOf<N> } = {
   getPartFills: ['GET', '/api/parts/:partId/fills'],
   searchByDimension: ['GET', '/api/by-dimension'],
   getFittingPlan: ['GET', '/api/engines/:engineId/fitting-plan'],
-};
+} as const satisfies Readonly<Record<string, readonly ['GET' | 'POST' | 'PATCH' | 'DELETE', string]>>;
