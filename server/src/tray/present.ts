@@ -191,7 +191,7 @@ export function trayView(
   };
 }
 
-/** Numbers the engine maker names that are the same as parts of several makers. Part numbers: Worn stampings. */
+/** Numbers the engine maker names that are the same as parts of several makers. References: Contradictions. */
 function mixedFill({ candidates, printed }: JudgedEngine): Tray['mixedFill'] {
   const makers = new Map<string, Set<string>>();
   for (const { part, trail } of candidates) {
