@@ -1,17 +1,25 @@
-/** What was read at one version of the catalogue, by key; past this many it begins anew. */
+/** Past so many the memo begins anew. */
 const MOST_KEPT = 2000;
 
-/** Keeps what was read, so that it is read once. A reading that failed is not kept. */
+/**
+ * What was read at one version of the catalogue, by key, so that it is read once. A reading that failed is not kept, and
+ * whoever waited for somebody else's makes it again by themselves: the other's connection may be gone.
+ */
 export class Memo {
   readonly #read = new Map<string, Promise<unknown>>();
 
   once<T>(key: string, read: () => Promise<T>): Promise<T> {
     const known = this.#read.get(key) as Promise<T> | undefined;
-    if (known) return known;
+    return known ? known.catch(() => this.#begin(key, read)) : this.#begin(key, read);
+  }
+
+  #begin<T>(key: string, read: () => Promise<T>): Promise<T> {
     if (this.#read.size >= MOST_KEPT) this.#read.clear();
     const reading = read();
     this.#read.set(key, reading);
-    reading.catch(() => this.#read.delete(key));
+    reading.catch(() => {
+      if (this.#read.get(key) === reading) this.#read.delete(key);
+    });
     return reading;
   }
 }
