@@ -61,7 +61,7 @@ const routes = [
   { name: 'tray HF22 (13 candidates)', port: real.port, path: '/api/engines/dunmarrow-hf22/tray' },
   { name: 'tray SC20 (55 candidates)', port: real.port, path: '/api/engines/skerrow-sc20/tray' },
   { name: 'coil tray OF16T', port: real.port, path: '/api/engines/ostrel-of16t/tray?kind=coil' },
-  { name: 'lead tray PG57', port: real.port, path: '/api/engines/pellworth-pg57/tray?kind=lead-set' },
+  { name: 'lead tray PG66', port: real.port, path: '/api/engines/pellworth-pg66/tray?kind=lead-set' },
 ];
 const samples = new Map<string, number[]>(routes.map((r) => [r.name, []]));
 // One request of each in turn, so that whatever else the machine does falls on all alike.

@@ -59,7 +59,7 @@ test('a part’s number is read position by position, and its references are dra
   const positions = page.getByRole('region', { name: 'The number, position by position' });
   await expect(positions).toContainText('M14 × 1.25, taper seat');
   await expect(positions).toContainText('Nothing recorded of it contradicts its number.');
-  await expect(page.getByRole('region', { name: 'Judged for' })).toContainText('Pellworth PG57');
+  await expect(page.getByRole('region', { name: 'Judged for' })).toContainText('Pellworth PG66');
   await page.keyboard.press('v');
   const words = page.getByRole('complementary', { name: 'References in words' });
   await expect(words).toContainText('a maker’s claim that they are equal');

@@ -86,7 +86,7 @@ test('where nothing will do, the plugs that one check alone keeps out are listed
   counter,
 }) => {
   await signIn(page, counter);
-  await page.goto(`${counter.address}/counter/parts?engine=skerrow-tv50`);
+  await page.goto(`${counter.address}/counter/parts?engine=skerrow-tl24`);
   await expectTray(page);
   await page.keyboard.press('n');
   const list = page.getByRole('dialog', { name: /Nearly fits/ });

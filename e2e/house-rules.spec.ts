@@ -21,7 +21,7 @@ test('a rule switched by the supervisor judges the open line again, and what was
   await signIn(page, counter, 'Wren');
   await ask(page, 'hf22', /Dunmarrow HF22/);
   await expectTray(page);
-  await pickRow(page, 'IVX-D12T-F08');
+  await pickRow(page, 'IVX-D12T-F09');
   await page.keyboard.press('Enter');
   await expect(slipPane(page)).toContainText('Waits for the supervisor');
 
@@ -59,12 +59,12 @@ test('a line that waits is released by the supervisor’s PIN at a starter’s c
   await signIn(page, counter, 'Perrin');
   await ask(page, 'hf22', /Dunmarrow HF22/);
   await expectTray(page);
-  await pickRow(page, 'IVX-D12T-F08');
+  await pickRow(page, 'IVX-D12T-F09');
   await page.keyboard.press('Enter');
   await expect(slipPane(page)).toContainText('Waits for the supervisor');
   await page.keyboard.press(']');
   await page.keyboard.press('Shift+R');
-  await expect(page.getByRole('dialog', { name: 'Release IVX-D12T-F08' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Release IVX-D12T-F09' })).toBeVisible();
   await page.keyboard.type('Customer wants it and keeps the interval', { delay: 30 });
   await pressTimes(page, 'Tab', 2);
   await page.keyboard.type('0000', { delay: 30 });

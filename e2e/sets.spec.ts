@@ -11,45 +11,43 @@ import {
   whyPanel,
 } from './counter.ts';
 
-test('five of one maker and one of another: the stranger stands out and its repair goes on the slip', async ({
+test('six of one maker and two of another: the strangers stand out and their repair goes on the slip', async ({
   page,
   counter,
 }) => {
   await signIn(page, counter);
-  await ask(page, 'as30t', /Aldersyke AS30T/);
+  await ask(page, 'pg66', /Pellworth PG66/);
   await expectTray(page);
   await expect(whyPanel(page)).toContainText(
     'is filled by Ivorix and Kestrane: a set ordered under it can arrive mixed',
   );
   await page.keyboard.press('f');
-  const dialog = page.getByRole('dialog', { name: 'What is fitted in the AS30T' });
+  const dialog = page.getByRole('dialog', { name: 'What is fitted in the PG66' });
   await expect(dialog.getByLabel('1', { exact: true })).toBeFocused();
-  await page.keyboard.type('KN 419G-65IR', { delay: 30 });
-  await pressTimes(page, 'Enter', 3); // goes on, and takes the number before twice
-  await page.keyboard.type('IVX-B19-J07', { delay: 30 });
-  await page.keyboard.press('Enter');
-  await page.keyboard.type('KN 419G-65IR', { delay: 30 });
+  await page.keyboard.type('KN 417T-59IR', { delay: 30 });
+  await pressTimes(page, 'Enter', 6); // goes on, and takes the number before five times
+  await page.keyboard.type('IVX-E17V-J06', { delay: 30 });
   await pressTimes(page, 'Enter', 2);
-  await expect(dialog).toContainText('Plug 4 only differs from the rest');
+  await expect(dialog).toContainText('Plugs 7 and 8 differ from the rest');
   await expect(dialog).toContainText('shake the engine');
-  await expect(dialog.getByRole('img', { name: /Plug 4 only differs/ })).toBeVisible();
+  await expect(dialog.getByRole('img', { name: /Plugs 7 and 8 differ/ })).toBeVisible();
   await expectAccessible(page);
   await page.keyboard.press('Control+Enter');
   await expect(dialog).toBeHidden();
-  await expect(slipPane(page)).toContainText('KN 419G-65IR');
-  await expect(slipPane(page).getByRole('listitem').first()).toContainText('1');
+  await expect(slipPane(page)).toContainText('KN 417T-59IR');
+  await expect(slipPane(page).getByRole('listitem').first()).toContainText('2');
 });
 
 test('a code that follows the coil sells one coil, and no plugs before it', async ({ page, counter }) => {
   await signIn(page, counter);
-  await ask(page, 'sh32', /Skerrow SH32/);
+  await ask(page, 'sh28', /Skerrow SH28/);
   await expectTray(page);
   await page.keyboard.press('c');
   await expect(page.getByRole('dialog')).toBeVisible();
   await page.keyboard.type('X0303', { delay: 45 });
   await page.keyboard.press('Enter');
-  const dialog = page.getByRole('dialog', { name: 'Misfire code on the SH32' });
-  await expect(dialog).toContainText('Cylinder 3: rear bank, second from the front');
+  const dialog = page.getByRole('dialog', { name: 'Misfire code on the SH28' });
+  await expect(dialog).toContainText('Cylinder 3: rear bank, third from the front');
   await expect(dialog).toContainText('Not settled yet');
   await expect(dialog).not.toContainText('To sell');
   await page.keyboard.press('a');

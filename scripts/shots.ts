@@ -126,18 +126,18 @@ async function shootIgnition(page: Page, address: string, shot: (name: string) =
   await open('engine=ostrel-of16t&part=coil');
   await press(page, ['j']);
   await shot('coils');
-  await open('engine=pellworth-pg57&part=lead-set');
+  await open('engine=pellworth-pg66&part=lead-set');
   await press(page, ['j']);
   await shot('leads');
-  await open('engine=aldersyke-as30t');
+  await open('engine=pellworth-pg66');
   await press(page, ['f']);
-  for (const number of ['KN 419G-65IR', '', '', 'IVX-B19-J07', 'KN 419G-65IR', '']) {
+  for (const number of ['KN 417T-59IR', '', '', '', '', '', 'IVX-E17V-J06', '']) {
     await page.keyboard.type(number, { delay: 30 });
     await press(page, ['Enter']);
   }
-  await page.getByText(/Plug 4 only differs/).waitFor();
+  await page.getByText(/Plugs 7 and 8 differ/).waitFor();
   await shot('fitted');
-  await open('engine=skerrow-sh32');
+  await open('engine=skerrow-sh28');
   await press(page, ['c']);
   await page.keyboard.type('X0303', { delay: 45 });
   await press(page, ['Enter', 'a']);

@@ -140,7 +140,17 @@ const EngineEntry = z.object({
   extra: ExtraFigures.default([]),
   traits: EngineTraits.default({}),
   builds: z
-    .array(z.object({ label: z.string(), from: month.optional(), to: month.optional(), traits: EngineTraits }))
+    .array(
+      z.object({
+        label: z.string(),
+        from: month.optional(),
+        to: month.optional(),
+        /** Where it was changed by serial number. */
+        fromSerial: z.number().int().positive().optional(),
+        toSerial: z.number().int().positive().optional(),
+        traits: EngineTraits,
+      }),
+    )
     .default([]),
   oeNumbers: oeNumbers.min(1),
   needs: z.array(Need).default([]),

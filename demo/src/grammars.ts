@@ -23,6 +23,7 @@ const kestraneMaterial: Codes = {
   I: { says: 'iridium over platinum', facts: electrodes('iridium', 'platinum') },
   K: { says: 'iridium over platinum, close gap for boost', facts: electrodes('iridium', 'platinum') },
   N: { says: 'nickel', facts: electrodes('nickel', 'nickel') },
+  P: { says: 'platinum on both electrodes, closer gap', facts: electrodes('platinum', 'platinum') },
   S: { says: 'nickel, short nose for sport', facts: electrodes('nickel', 'nickel') },
 };
 const resistor: Codes = {
@@ -40,6 +41,7 @@ const hollinForm: Codes = {
   V: { says: 'M14 × 1.25, taper seat', facts: [...thread(14, 1.25), word('plug.seat', 'taper')] },
 };
 const hollinTip: Codes = {
+  B: { says: 'platinum on both electrodes, closer gap', facts: electrodes('platinum', 'platinum') },
   C: { says: 'plain nickel', facts: electrodes('nickel', 'nickel') },
   D: { says: 'platinum on both electrodes', facts: electrodes('platinum', 'platinum') },
   G: { says: 'iridium over platinum, for gas', facts: electrodes('iridium', 'platinum') },
@@ -65,6 +67,7 @@ const ivorixTip: Codes = {
   J: { says: 'iridium over platinum', facts: electrodes('iridium', 'platinum') },
   K: { says: 'iridium over platinum, for boost', facts: electrodes('iridium', 'platinum') },
   N: { says: 'nickel', facts: electrodes('nickel', 'nickel') },
+  P: { says: 'platinum on both electrodes, closer gap', facts: electrodes('platinum', 'platinum') },
   S: { says: 'surface gap', facts: [word('plug.groundForm', 'surface')] },
 };
 

@@ -34,7 +34,7 @@ export const STORIES: readonly PlantedStory[] = [
     verdict: 'refuse',
     check: 'depth',
     outcome: 'refuse',
-    figures: { depthMm: 31, clearanceMm: -2.5 },
+    figures: { depthMm: 31.05, clearanceMm: -2.55 },
     consequence: /struck/,
   },
   {
@@ -107,7 +107,7 @@ export const STORIES: readonly PlantedStory[] = [
   },
   {
     tells: 'a nickel plug where the maker of a boosted engine forbids it',
-    engineId: 'aldersyke-as30t',
+    engineId: 'aldersyke-ak23s',
     printed: 'KN 419G-65NR',
     verdict: 'refuse',
     check: 'electrode',
@@ -164,7 +164,7 @@ export const STORIES: readonly PlantedStory[] = [
   },
   {
     tells: 'one rating hotter on a boosted engine',
-    engineId: 'aldersyke-as30t',
+    engineId: 'aldersyke-ak23s',
     printed: 'KN 419G-63IR',
     verdict: 'refuse',
     check: 'heat',
@@ -188,7 +188,7 @@ export const STORIES: readonly PlantedStory[] = [
     verdict: 'sell-with-advice',
     check: 'depth',
     outcome: 'acceptable',
-    figures: { differenceMm: 1.2, clearanceMm: 3.8 },
+    figures: { differenceMm: 1.2, clearanceMm: 3.75 },
     consequence: /clears the piston/,
   },
   {
@@ -307,7 +307,7 @@ export const STORIES: readonly PlantedStory[] = [
     verdict: 'sell-with-advice',
     check: 'gap',
     outcome: 'acceptable',
-    figures: { setToMm: 1.05, changeMm: 0.15 },
+    figures: { setToMm: 1.1, changeMm: 0.15 },
     consequence: /can be set/,
   },
   {

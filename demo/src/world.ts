@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import type { CatalogueFile } from '@brackenfell/contract/catalogue-file';
-import { aldersykeAs24 } from './engines/aldersyke-as24.ts';
-import { aldersykeAs30t } from './engines/aldersyke-as30t.ts';
+import { aldersykeAs22 } from './engines/aldersyke-as22.ts';
+import { aldersykeAk23s } from './engines/aldersyke-ak23s.ts';
 import { aldersykeAt20 } from './engines/aldersyke-at20.ts';
 import { dunmarrowDd70 } from './engines/dunmarrow-dd70.ts';
 import { dunmarrowH6 } from './engines/dunmarrow-h6.ts';
@@ -9,14 +9,14 @@ import { dunmarrowHf22 } from './engines/dunmarrow-hf22.ts';
 import { notes } from './engines/notes.ts';
 import { ostrelOf16t } from './engines/ostrel-of16t.ts';
 import { ostrelOw12 } from './engines/ostrel-ow12.ts';
-import { pellworthPg57 } from './engines/pellworth-pg57.ts';
+import { pellworthPg66 } from './engines/pellworth-pg66.ts';
 import { pellworthPp20 } from './engines/pellworth-pp20.ts';
 import { skerrowSc20 } from './engines/skerrow-sc20.ts';
 import { skerrowSc20g } from './engines/skerrow-sc20g.ts';
-import { skerrowSh32 } from './engines/skerrow-sh32.ts';
-import { skerrowTv50 } from './engines/skerrow-tv50.ts';
+import { skerrowSh28 } from './engines/skerrow-sh28.ts';
+import { skerrowTl24 } from './engines/skerrow-tl24.ts';
 import { thrushgillTc18 } from './engines/thrushgill-tc18.ts';
-import { thrushgillTf25 } from './engines/thrushgill-tf25.ts';
+import { thrushgillTn17 } from './engines/thrushgill-tn17.ts';
 import { classLists } from './class-lists.ts';
 import { grammars } from './grammars.ts';
 import { coilNeeds } from './ignition/coil-needs.ts';
@@ -42,20 +42,20 @@ import { references } from './references.ts';
 const plugEngines = [
   skerrowSc20,
   skerrowSc20g,
-  skerrowSh32,
-  skerrowTv50,
+  skerrowSh28,
+  skerrowTl24,
   ostrelOw12,
   ostrelOf16t,
   dunmarrowDd70,
   dunmarrowHf22,
   dunmarrowH6,
-  aldersykeAs30t,
-  aldersykeAs24,
+  aldersykeAk23s,
+  aldersykeAs22,
   aldersykeAt20,
   pellworthPp20,
-  pellworthPg57,
+  pellworthPg66,
   thrushgillTc18,
-  thrushgillTf25,
+  thrushgillTn17,
 ];
 
 /** The invented catalogue of the demo counter. */

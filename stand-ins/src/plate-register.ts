@@ -19,9 +19,9 @@ const RECORDS: Readonly<Record<string, PlateRecord>> = {
   SD4472: { make: 'Skerrow', model: 'Haulm 2.0', built: '2017-06' },
   CW1120: { make: 'Ostrel', model: 'Linnet 1.2', built: '2017-09' },
   CW1163: { make: 'Ostrel', model: 'Whinchat 1.6 T', built: '2018-04' },
-  FR2201: { make: 'Skerrow', model: 'Fescue rescue wagon 3.2 T', built: '2014-02' },
+  FR2201: { make: 'Skerrow', model: 'Fescue rescue wagon 2.8', built: '2014-02' },
   TX0907: { make: 'Skerrow', model: 'Tormentil taxi 2.0 Gas', built: '2016-11' },
-  AM5530: { make: 'Aldersyke', model: 'Merrin 2.4', built: '2010-11' },
+  AM5530: { make: 'Aldersyke', model: 'Merrin 2.2', built: '2010-11' },
 };
 
 const SLOW_MS = 8000;

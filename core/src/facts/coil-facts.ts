@@ -91,6 +91,33 @@ export const COIL_FACTS = {
     question: 'Measure from tower to tower or to the primary, in kΩ.',
     recorded: secondary,
   }),
+  /** Of the primary winding, in millihenry. */
+  'coil.inductanceMh': fact({
+    label: 'primary inductance',
+    question: 'Look up the inductance of its primary, in mH.',
+    recorded: z.number().positive().max(50),
+  }),
+  /** The current at which its driver stops, in ampere. */
+  'coil.peakA': fact({
+    label: 'peak current',
+    question: 'Look up the current its driver stops at.',
+    recorded: z.number().positive().max(30),
+  }),
+  'coil.ratedKv': fact({
+    label: 'rated voltage',
+    question: 'Look up the voltage it is rated for, in kV.',
+    recorded: z.number().positive().max(80),
+  }),
+  /** What a magneto gives at each speed, its maker's own table, slowest first. */
+  'coil.magnetoKv': fact({
+    label: 'magneto’s voltage by speed',
+    question: 'Look up the magneto’s table of voltage by speed.',
+    recorded: z
+      .array(z.object({ rpm: z.number().positive(), kv: z.number().positive() }).readonly())
+      .min(1)
+      .readonly()
+      .refine((table) => table.every(({ rpm }, i) => i === 0 || rpm > table[i - 1]!.rpm), 'speeds must rise'),
+  }),
   /** Which way the spark runs: `negative` makes the centre electrode the cathode, the easier way. */
   'coil.sparkPolarity': fact({
     label: 'spark polarity',

@@ -168,6 +168,35 @@ export const POSITION_FACTS = {
     recorded: mm,
     answer: gauged('length', 0.3, 'crownMm'),
   }),
+  'position.boreMm': fact({
+    label: 'bore',
+    question: 'Look up the bore of its cylinders.',
+    printedAs: 'length',
+    recorded: mm,
+  }),
+  'position.strokeMm': fact({
+    label: 'stroke',
+    question: 'Look up the stroke of its pistons.',
+    printedAs: 'length',
+    recorded: mm,
+  }),
+  'position.compressionRatio': fact({
+    label: 'compression ratio',
+    question: 'Look up its compression ratio.',
+    recorded: z.number().min(4).max(25),
+  }),
+  /** The speed at which it gives its rated power. */
+  'position.ratedRpm': fact({
+    label: 'rated speed',
+    question: 'Look up the speed of its rated power, in turns a minute.',
+    recorded: z.number().positive().max(20_000),
+  }),
+  /** What its own turbo or supercharger adds to the outside air, as built. */
+  'position.boostKpa': fact({
+    label: 'factory boost',
+    question: 'Look up the boost it was built with, in kPa over the outside air.',
+    recorded: z.number().positive().max(400),
+  }),
   'position.heat': rated({
     label: 'asked heat',
     question: 'Look up the heat ratings this engine asks.',

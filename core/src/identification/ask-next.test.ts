@@ -70,6 +70,23 @@ describe('the question asked next', () => {
     ]);
   });
 
+  test('splits builds by their serial number, which no year of build answers', () => {
+    const builds = engine('AA6', {
+      builds: [
+        { label: 'serial to 4 999', toSerial: 4999, traits: {} },
+        { label: 'serial 5 000 on', fromSerial: 5000, traits: {} },
+      ],
+      vehicles: [{ make: 'Ostrel', model: 'Linnet', from: 2012, to: 2020 }],
+    }).map((candidate, i) => ({ ...candidate, takes: String(i) }));
+    const next = askNext(builds);
+    expect(next.kind === 'ask' && next.best.question.asks).toBe('Is its serial number below 5\u00a0000?');
+    const left = (kind: Statement['kind'], value: string) =>
+      remaining(builds, [{ kind, value }], new Map()).map(({ build }) => build);
+    expect(left('built', '2016-10')).toHaveLength(2);
+    expect(left('answer', 'serial:5000=below')).toEqual(['serial to 4 999']);
+    expect(left('answer', 'serial:5000=from')).toEqual(['serial 5 000 on']);
+  });
+
   test('answers alike, however the engines are ordered', () => {
     const all = [...coilEach, ...pack, ...gas];
     fc.assert(
@@ -112,7 +129,7 @@ describe('statements about an engine', () => {
       makes: new Map([['skerrow', 'Skerrow']]),
       models: new Map([['haulm', 'Haulm']]),
       codes: new Map([['sc20', 'SC20']]),
-      isDescribed: (word: string) => word === 'supercharged',
+      isDescribed: (word: string) => word === 'irrigation',
     };
     expect(readStatements('a skerrow haulm 2.0 of 2012, petrol', known)).toEqual([
       { kind: 'make', value: 'Skerrow' },
@@ -122,8 +139,9 @@ describe('statements about an engine', () => {
       { kind: 'answer', value: 'fuel=petrol' },
       { kind: 'remark', value: 'a of' },
     ]);
-    expect(readStatements('the silver one, supercharged', known)).toEqual([
-      { kind: 'words', value: 'supercharged' },
+    expect(readStatements('the silver one, supercharged, irrigation', known)).toEqual([
+      { kind: 'answer', value: 'boosted=true' },
+      { kind: 'words', value: 'irrigation' },
       { kind: 'remark', value: 'the silver one' },
     ]);
   });

@@ -22,13 +22,19 @@ export interface EngineCandidate {
   /** Months it was built in, YYYY-MM, both inclusive; undefined where open. */
   readonly builtFrom?: string | undefined;
   readonly builtTo?: string | undefined;
+  /** Serial numbers it bears, both inclusive; undefined where open. */
+  readonly fromSerial?: number | undefined;
+  readonly toSerial?: number | undefined;
   readonly vehicles: readonly FittedTo[];
   /** What it takes of what is wanted: candidates with the same need not be told apart. */
   readonly takes: string;
   readonly words: string;
 }
 
-interface EngineRecord extends Omit<EngineCandidate, 'key' | 'build' | 'builtFrom' | 'builtTo' | 'visits'> {
+interface EngineRecord extends Omit<
+  EngineCandidate,
+  'key' | 'build' | 'builtFrom' | 'builtTo' | 'fromSerial' | 'toSerial' | 'visits'
+> {
   readonly visits: number;
   readonly builds: readonly EngineBuild[];
 }
@@ -46,6 +52,8 @@ export function candidatesOf({ builds, ...engine }: EngineRecord): EngineCandida
     build: build.label,
     builtFrom: build.from,
     builtTo: build.to,
+    fromSerial: build.fromSerial,
+    toSerial: build.toSerial,
     visits: engine.visits / builds.length,
     traits: { ...engine.traits, ...build.traits },
     vehicles: engine.vehicles.filter((vehicle) => overlaps(vehicle, build.from, build.to)),

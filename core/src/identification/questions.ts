@@ -1,3 +1,4 @@
+import { printCount } from '../words/counted.ts';
 import type { EngineCandidate } from './candidates.ts';
 
 export interface Answer {
@@ -62,7 +63,9 @@ export const QUESTIONS: readonly Question[] = [
       twin: 'Two side by side',
       three: 'Three in line',
       four: 'Four in line',
+      five: 'Five in line',
       six: 'Six in line',
+      'vee-four': 'Four in a vee',
       'vee-six': 'Six in a vee',
       'vee-eight': 'Eight in a vee',
       'flat-four': 'Four lying flat',
@@ -93,12 +96,12 @@ export const QUESTIONS: readonly Question[] = [
   },
   {
     id: 'boosted',
-    asks: 'Is there a turbo?',
+    asks: 'Is there a turbo or a supercharger?',
     how: 'by eye',
     minutes: 1,
     drawn: false,
     answersOf: ({ traits }) => known(traits.boosted),
-    say: spoken({ true: 'A turbo', false: 'No turbo' }),
+    say: spoken({ true: 'Boosted', false: 'Not boosted' }),
   },
   {
     id: 'cooling',
@@ -188,15 +191,41 @@ function builtQuestion(month: string): Question {
   };
 }
 
-/** The questions that could be asked about these candidates: the standing ones and one for each month a build changed. */
-export function questionsFor(candidates: readonly EngineCandidate[]): Question[] {
-  const months = new Set(candidates.flatMap(({ builtFrom }) => (builtFrom ? [builtFrom] : [])));
-  return [...QUESTIONS, ...[...months].sort().map(builtQuestion)];
+/** Whether its serial number is below one from which an engine was changed. */
+function serialQuestion(serial: number): Question {
+  return {
+    id: `serial:${serial}`,
+    asks: `Is its serial number below ${printCount(serial)}?`,
+    how: 'serial plate',
+    minutes: 2,
+    drawn: false,
+    answersOf: ({ fromSerial, toSerial }) =>
+      fromSerial === undefined && toSerial === undefined
+        ? []
+        : [
+            ...(fromSerial === undefined || fromSerial < serial ? ['below'] : []),
+            ...(toSerial === undefined || toSerial >= serial ? ['from'] : []),
+          ],
+    say: (answer) => `Serial number ${answer === 'below' ? 'below' : 'from'} ${printCount(serial)}`,
+  };
 }
 
-/** A question by its id, also one about a build month. Undefined for an id nobody could have got from here. */
+/** The questions that could be asked about these candidates: the standing ones, one for each month or serial a build changed at. */
+export function questionsFor(candidates: readonly EngineCandidate[]): Question[] {
+  const months = new Set(candidates.flatMap(({ builtFrom }) => (builtFrom ? [builtFrom] : [])));
+  const serials = new Set(candidates.flatMap(({ fromSerial }) => (fromSerial ? [fromSerial] : [])));
+  return [
+    ...QUESTIONS,
+    ...[...months].sort().map(builtQuestion),
+    ...[...serials].sort((a, b) => a - b).map(serialQuestion),
+  ];
+}
+
+/** A question by its id, also one about a build month or a serial number. Undefined for an id nobody could have got from here. */
 export function questionOf(id: string): Question | undefined {
   const month = /^built:(\d{4}-(?:0[1-9]|1[0-2]))$/.exec(id)?.[1];
   if (month) return builtQuestion(month);
+  const serial = /^serial:([1-9]\d{0,8})$/.exec(id)?.[1];
+  if (serial) return serialQuestion(Number(serial));
   return id === CODE_QUESTION.id ? CODE_QUESTION : QUESTIONS.find((question) => question.id === id);
 }

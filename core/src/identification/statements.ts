@@ -166,6 +166,7 @@ const SAID: Readonly<Record<string, string>> = {
   petrol: 'fuel=petrol',
   gas: 'fuel=gas',
   turbo: 'boosted=true',
+  supercharged: 'boosted=true',
   'air-cooled': 'cooling=air',
 };
 

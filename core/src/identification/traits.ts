@@ -1,6 +1,17 @@
 /** Where the ignition leads of an engine go, as seen under the bonnet. */
 export const LEADS_GO = ['coil-each', 'pack', 'cap', 'single-lead'] as const;
-export const LAYOUTS = ['one', 'twin', 'three', 'four', 'six', 'vee-six', 'vee-eight', 'flat-four'] as const;
+export const LAYOUTS = [
+  'one',
+  'twin',
+  'three',
+  'four',
+  'five',
+  'six',
+  'vee-four',
+  'vee-six',
+  'vee-eight',
+  'flat-four',
+] as const;
 
 /** What tells engines apart at the counter, the vehicle or the bench. A trait left out is not known. */
 export interface EngineTraits {
@@ -15,10 +26,12 @@ export interface EngineTraits {
   readonly coilBoot?: 'straight' | 'stepped';
 }
 
-/** One build of an engine where something was changed by date or serial number. Months as YYYY-MM, both inclusive. */
+/** One build of an engine where something was changed by date or by serial number. Months as YYYY-MM; all inclusive. */
 export interface EngineBuild {
   readonly label: string;
   readonly from?: string;
   readonly to?: string;
+  readonly fromSerial?: number;
+  readonly toSerial?: number;
   readonly traits: EngineTraits;
 }

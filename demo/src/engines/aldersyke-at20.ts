@@ -1,5 +1,5 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
-import { USUAL } from './position-forms.ts';
+import { built, USUAL, WASTE_SPARK_FOUR } from './position-forms.ts';
 
 const INTAKE = {
   'position.threadDiameterMm': 14,
@@ -8,11 +8,10 @@ const INTAKE = {
   'position.headThreadMm': 19,
   'position.hexMm': 16,
   'position.lengthMm': { low: 50.5, high: 50.5 },
-  'position.gapMm': { low: 1, high: 1.1 },
-  'position.oeDepthMm': 23.5,
+  'position.gapMm': { low: 0.9, high: 1 },
+  'position.oeDepthMm': 23.4,
   'position.crownMm': 28,
   'position.heat': { maker: 'kestrane', codes: ['63'] },
-  'position.polarity': 'forward',
 } as const;
 const EXHAUST = {
   'position.threadDiameterMm': 12,
@@ -22,11 +21,10 @@ const EXHAUST = {
   'position.hexMm': 14,
   'position.hexPoints': 12,
   'position.lengthMm': { low: 50, high: 50 },
-  'position.gapMm': { low: 0.8, high: 0.9 },
-  'position.oeDepthMm': 22.9,
+  'position.gapMm': { low: 0.7, high: 0.85 },
+  'position.oeDepthMm': 22.85,
   'position.crownMm': 27,
   'position.heat': { maker: 'kestrane', codes: ['63'] },
-  'position.polarity': 'reverse',
 } as const;
 
 /** 2.0 four with two plugs a cylinder; the intake and the exhaust side take different ones. */
@@ -40,11 +38,12 @@ export const aldersykeAt20: EngineEntry = {
   source: { rank: 'engine-maker', name: 'Aldersyke technical data' },
   cautions: [
     'Eight plugs of two kinds: intake and exhaust side differ, and each fits only its own hole.',
-    'Some leads fire in reverse: precious metal on both electrodes.',
+    '2 and 4 fire in reverse on both sides: precious metal on both electrodes.',
     'Engine cold, ignition off: secondary voltage can kill. Blow out the well before the plug comes out; eye protection.',
   ],
   facts: {
     ...USUAL,
+    ...built({ boreMm: 84, strokeMm: 90, ratio: 10, ratedRpm: 6300 }),
     'position.terminal': 'solid',
     'position.resistor': { kind: 'range', low: 3, high: 7.5 },
     'position.seat': 'gasket',
@@ -55,9 +54,10 @@ export const aldersykeAt20: EngineEntry = {
     'position.intervalKm': 60000,
     'position.torque': { lowNm: 24, highNm: 32, nominalNm: 28, condition: 'dry' },
   },
-  positions: [1, 2, 3, 4].flatMap((cylinder) => [
-    { cylinder, place: 'intake', facts: INTAKE },
-    { cylinder, place: 'exhaust', facts: EXHAUST },
+  // On either side the pack's pairs alternate: 2 and 4 fire in reverse.
+  positions: WASTE_SPARK_FOUR.flatMap(({ cylinder, facts }) => [
+    { cylinder, place: 'intake', facts: { ...INTAKE, ...facts } },
+    { cylinder, place: 'exhaust', facts: { ...EXHAUST, ...facts } },
   ]),
   oeNumbers: [
     { number: 'AK/2020-301', place: 'intake' },

@@ -1,5 +1,5 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
-import { forward, USUAL } from './position-forms.ts';
+import { built, forward, USUAL } from './position-forms.ts';
 
 /** 700 cm³ air-cooled twin: short reach, removable terminal nut, and shelves of plugs that look alike and are too long. */
 export const dunmarrowDd70: EngineEntry = {
@@ -16,6 +16,7 @@ export const dunmarrowDd70: EngineEntry = {
   ],
   facts: {
     ...USUAL,
+    ...built({ boreMm: 80, strokeMm: 69.6, ratio: 8.4, ratedRpm: 3600 }),
     'position.threadDiameterMm': 14,
     'position.threadPitchMm': 1.25,
     'position.reachMm': { low: 12.7, high: 12.7 },
@@ -28,7 +29,7 @@ export const dunmarrowDd70: EngineEntry = {
     'position.resistor': { kind: 'none-asked' },
     'position.centreDesign': 'nickel',
     'position.groundDesign': 'nickel',
-    'position.gapMm': { low: 0.7, high: 0.8 },
+    'position.gapMm': { low: 0.65, high: 0.8 },
     'position.oeDepthMm': 15.9,
     'position.crownMm': 20,
     'position.heat': { maker: 'kestrane', codes: ['59'] },

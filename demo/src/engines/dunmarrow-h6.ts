@@ -1,5 +1,5 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
-import { forward, hole, USUAL } from './position-forms.ts';
+import { built, forward, hole, USUAL } from './position-forms.ts';
 
 /** Old 3.6 six on nickel plugs, with angled boots close over the hot manifold. */
 export const dunmarrowH6: EngineEntry = {
@@ -17,6 +17,7 @@ export const dunmarrowH6: EngineEntry = {
   ],
   facts: {
     ...USUAL,
+    ...built({ boreMm: 88, strokeMm: 98.6, ratio: 7.6, ratedRpm: 4000 }),
     'position.headMetal': 'cast-iron',
     ...hole({ threadMm: 14, reachMm: 17.5, hexMm: 20.8, lengthMm: 49, wellBoreMm: 'open' }),
     'position.centreDesign': 'nickel',

@@ -1,5 +1,5 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
-import { forward, USUAL } from './position-forms.ts';
+import { built, forward, USUAL } from './position-forms.ts';
 
 /** 2.2 four with an iron head and a distributor: a taper seat, next to a gasket-seat twin of the same thread and hex. */
 export const dunmarrowHf22: EngineEntry = {
@@ -16,6 +16,7 @@ export const dunmarrowHf22: EngineEntry = {
   ],
   facts: {
     ...USUAL,
+    ...built({ boreMm: 88.5, strokeMm: 89, ratio: 8.2, ratedRpm: 4800 }),
     'position.headMetal': 'cast-iron',
     'position.threadDiameterMm': 18,
     'position.threadPitchMm': 1.5,
@@ -30,8 +31,8 @@ export const dunmarrowHf22: EngineEntry = {
     'position.resistor': { kind: 'range', low: 3, high: 7.5 },
     'position.centreDesign': 'nickel',
     'position.groundDesign': 'nickel',
-    'position.gapMm': { low: 0.8, high: 0.9 },
-    'position.oeDepthMm': 15.9,
+    'position.gapMm': { low: 0.85, high: 0.95 },
+    'position.oeDepthMm': 15.95,
     'position.crownMm': 22,
     'position.heat': { maker: 'hollin-bray', codes: ['50'] },
     'position.intervalKm': 20_000,

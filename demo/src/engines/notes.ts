@@ -17,6 +17,7 @@ export const notes: Readonly<Record<string, readonly Note[]>> = {
     access('Cover pulls up off four rubbers; coils in line, five minutes a cylinder.'),
     fastener('Coil screw, M6', 8, 10),
     breaks('Connector locks turn brittle: press the tongue, never pull the wires.'),
+    breaks('The cover seal drips into one well: mop the oil before the plug comes out, renew seal and boot.'),
   ],
   'ostrel-of16t': [
     access('Charge pipe off the cover first; six minutes a cylinder.'),
@@ -34,14 +35,18 @@ export const notes: Readonly<Record<string, readonly Note[]>> = {
     fastener('Pack screw, M6', 8, 11),
     breaks('Lead boots harden sooner on gas: renew them with the plugs.'),
   ],
-  'skerrow-sh32': [
-    access('Front bank open; the rear bank lies under the intake: jointed socket, extension and magnet, 25 minutes.'),
+  'skerrow-sh28': [
+    access(
+      'Front bank open, five minutes a cylinder; the rear bank lies under the intake, which comes off: 70 minutes.',
+    ),
+    access('A socket on a flexible joint, with extension and magnet, for the rear bank.'),
+    procedure('Rags in the open ports, counted in and counted out; new intake gaskets, never the old ones again.'),
     fastener('Coil screw, M6', 8, 10),
-    fastener('Intake stay, M8', 20, 24),
-    breaks('Rear boots part from their coils: pull on the body, fish out what stays behind.'),
+    fastener('Intake stud nut, M8', 18, 22),
+    breaks('Intake studs come out with their nuts: turn the stud back in by hand before the nut is torqued.'),
   ],
-  'skerrow-tv50': [
-    access('Right bank behind the heater pipes; 15 minutes a cylinder when they come, an hour when they do not.'),
+  'skerrow-tl24': [
+    access('In line behind the heater pipes; 15 minutes a cylinder when they come, an hour when they do not.'),
     procedure('Plugs seize: the maker’s own sheet for soaking, turning back and forth, and torque limits comes first.'),
     fastener('Coil screw, M6', 7, 9),
     breaks('The plug’s shell parts below the hex: have the extracting tool there before beginning.'),
@@ -61,7 +66,7 @@ export const notes: Readonly<Record<string, readonly Note[]>> = {
     fastener('Heat shield, M8', 18, 22),
     breaks('Lead clips on the shield melt where they have come loose.'),
   ],
-  'pellworth-pg57': [
+  'pellworth-pg66': [
     access('Inside the acoustic hood: prop it, lock the set against remote start.'),
     procedure('Gas isolated and proven by the gas fitter before anything is cranked.'),
     fastener('Cap screw, M5', 2, 3),
@@ -73,16 +78,17 @@ export const notes: Readonly<Record<string, readonly Note[]>> = {
     fastener('Coil screw, M6', 7, 9),
     breaks('The lead is cast into the coil: it is not renewed alone.'),
   ],
-  'aldersyke-as30t': [
-    access('Cover and charge pipe; the last cylinder under the bulkhead, ten minutes.'),
+  'aldersyke-ak23s': [
+    access('Cover and charge pipe; the fifth cylinder under the bulkhead, ten minutes.'),
     fastener('Coil screw, M6', 9, 11),
+    fastener('Charge pipe clamp', 3, 4),
     breaks('Connector locks slide: push in, then slide, never lever.'),
   ],
-  'aldersyke-as24': [
+  'aldersyke-as22': [
     access('Cover off on six studs; five minutes a cylinder.'),
     fastener('Coil screw, M6', 9, 11),
     fastener('Cover stud nut', 4, 5),
-    breaks('Straight and stepped coils look alike in their boxes: hold them side by side.'),
+    breaks('Coils of before and after serial number 408 212 look alike in their boxes: hold them side by side.'),
   ],
   'aldersyke-at20': [
     access('Eight plugs in two rows; exhaust side from below with a short extension.'),
@@ -94,9 +100,9 @@ export const notes: Readonly<Record<string, readonly Note[]>> = {
     fastener('Cap screw, M5', 2, 3),
     breaks('Rotor is pressed on: pull straight, never lever.'),
   ],
-  'thrushgill-tf25': [
-    access('Between the wheel housings: short ratchet, joint under the hand; battery tray off for cylinder 4.'),
+  'thrushgill-tn17': [
+    access('Two banks close together: short ratchet, joint under the hand; cylinder 4 stands against the bulkhead.'),
     fastener('Pack screw, M6', 7, 9),
-    breaks('Wells collect oil: mop them before the plug comes out, renew the well seals.'),
+    breaks('Straight boots belong to the right bank, bent ones to the left: exchanged, they chafe through.'),
   ],
 };

@@ -1,5 +1,5 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
-import { forward, hole, USUAL } from './position-forms.ts';
+import { built, forward, hole, USUAL } from './position-forms.ts';
 
 /** 1.6 four with a turbo. Its coils were revised in March 2018, and the two kinds must not be mixed in one engine. */
 export const ostrelOf16t: EngineEntry = {
@@ -17,12 +17,13 @@ export const ostrelOf16t: EngineEntry = {
   ],
   facts: {
     ...USUAL,
+    ...built({ boreMm: 77, strokeMm: 85.8, ratio: 9.2, ratedRpm: 6000, boostKpa: 70 }),
     ...hole({ threadMm: 12, reachMm: 26.5, hexMm: 14, lengthMm: 54, wellBoreMm: 20.5 }),
     'position.hexPoints': 12,
     'position.centreDesign': 'iridium',
     'position.groundDesign': 'platinum',
-    'position.gapMm': { low: 0.65, high: 0.75 },
-    'position.oeDepthMm': 30.25,
+    'position.gapMm': { low: 0.5, high: 0.6 },
+    'position.oeDepthMm': 30.1,
     'position.crownMm': 33,
     'position.heat': { maker: 'kestrane', codes: ['67'] },
     'position.aspiration': 'forced',

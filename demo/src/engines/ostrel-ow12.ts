@@ -1,5 +1,5 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
-import { forward, hole, USUAL } from './position-forms.ts';
+import { built, forward, hole, USUAL } from './position-forms.ts';
 
 /** 1.2 three, coil on plug, across five models and two badges. Nobody publishes how near the piston comes. */
 export const ostrelOw12: EngineEntry = {
@@ -13,16 +13,17 @@ export const ostrelOw12: EngineEntry = {
   cautions: [
     'Slim M12 thread: start by hand and use a torque wrench; it strips before it feels tight.',
     'Engine cold, ignition off, coils unplugged: their secondary voltage can kill.',
-    'Blow out the plug well before the plug comes out; eye protection.',
+    'Blow out the plug well before the plug comes out; eye protection. Oil in one well alone: find the seal first.',
   ],
   facts: {
     ...USUAL,
+    ...built({ boreMm: 75, strokeMm: 90.5, ratio: 10.5, ratedRpm: 6400 }),
     ...hole({ threadMm: 12, reachMm: 26.5, hexMm: 14, lengthMm: 54, wellBoreMm: 20.5 }),
     'position.hexPoints': 12,
     'position.centreDesign': 'iridium',
     'position.groundDesign': 'platinum',
-    'position.gapMm': { low: 0.75, high: 0.85 },
-    'position.oeDepthMm': 30.35,
+    'position.gapMm': { low: 0.7, high: 0.8 },
+    'position.oeDepthMm': 30.3,
     'position.heat': { maker: 'ivorix', codes: ['C'] },
     'position.intervalKm': 100_000,
     'position.torque': { lowNm: 25, highNm: 25, condition: 'dry' },

@@ -1,5 +1,5 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
-import { forward, USUAL } from './position-forms.ts';
+import { built, forward, USUAL } from './position-forms.ts';
 
 /** 200 cm³ pump single: 9.5 mm reach, a bare stud for the lead's clip; the plug that is 19 mm long holes the piston. */
 export const pellworthPp20: EngineEntry = {
@@ -17,6 +17,7 @@ export const pellworthPp20: EngineEntry = {
   ],
   facts: {
     ...USUAL,
+    ...built({ boreMm: 68, strokeMm: 55, ratio: 7.5, ratedRpm: 3600 }),
     'position.hasBattery': false,
     'position.threadDiameterMm': 14,
     'position.threadPitchMm': 1.25,
@@ -30,8 +31,8 @@ export const pellworthPp20: EngineEntry = {
     'position.resistor': { kind: 'forbidden' },
     'position.centreDesign': 'nickel',
     'position.groundDesign': 'nickel',
-    'position.gapMm': { low: 0.6, high: 0.7 },
-    'position.oeDepthMm': 12.3,
+    'position.gapMm': { low: 0.5, high: 0.65 },
+    'position.oeDepthMm': 12.25,
     'position.crownMm': 15.5,
     'position.heat': { maker: 'hollin-bray', codes: ['55'] },
     'position.intervalHours': 100,

@@ -16,6 +16,21 @@ export const USUAL = {
   'position.wrenchReaches': true,
 } as const satisfies PositionFacts;
 
+/** How the engine is built: what a spark has to be told of it. `boostKpa` is the maker's own, over the outside air. */
+export const built = (of: {
+  boreMm: number;
+  strokeMm: number;
+  ratio: number;
+  ratedRpm: number;
+  boostKpa?: number;
+}): PositionFacts => ({
+  'position.boreMm': of.boreMm,
+  'position.strokeMm': of.strokeMm,
+  'position.compressionRatio': of.ratio,
+  'position.ratedRpm': of.ratedRpm,
+  ...(of.boostKpa === undefined ? {} : { 'position.boostKpa': of.boostKpa }),
+});
+
 /** Cylinders that all fire forward. */
 export const forward = (cylinders: number) =>
   Array.from({ length: cylinders }, (_, i) => ({

@@ -1,5 +1,5 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
-import { hole, USUAL, WASTE_SPARK_FOUR } from './position-forms.ts';
+import { built, hole, USUAL, WASTE_SPARK_FOUR } from './position-forms.ts';
 
 /** 2.0 four with a waste-spark pack: cylinders 2 and 4 fire in reverse, so a cheap single-precious plug is a trap. */
 export const skerrowSc20: EngineEntry = {
@@ -16,13 +16,14 @@ export const skerrowSc20: EngineEntry = {
   ],
   facts: {
     ...USUAL,
+    ...built({ boreMm: 84, strokeMm: 90, ratio: 9.6, ratedRpm: 6200 }),
     ...hole({ threadMm: 14, reachMm: 19, hexMm: 16, lengthMm: 50.5, wellBoreMm: 24 }),
     'position.lengthLimitMm': 56,
     'position.centreDesign': 'platinum',
     'position.groundDesign': 'platinum',
     'position.singlePreciousBan': true,
-    'position.gapMm': { low: 1, high: 1.1 },
-    'position.oeDepthMm': 23.5,
+    'position.gapMm': { low: 1.05, high: 1.15 },
+    'position.oeDepthMm': 23.55,
     'position.crownMm': 28.5,
     'position.heat': { maker: 'kestrane', codes: ['63'] },
     'position.intervalKm': 60_000,

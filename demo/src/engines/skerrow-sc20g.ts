@@ -1,5 +1,5 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
-import { hole, USUAL, WASTE_SPARK_FOUR } from './position-forms.ts';
+import { built, hole, USUAL, WASTE_SPARK_FOUR } from './position-forms.ts';
 
 /** The SC20 as its maker sold it on gas: one step colder and a narrower gap. */
 export const skerrowSc20g: EngineEntry = {
@@ -17,6 +17,7 @@ export const skerrowSc20g: EngineEntry = {
   ],
   facts: {
     ...USUAL,
+    ...built({ boreMm: 84, strokeMm: 90, ratio: 9.6, ratedRpm: 5800 }),
     ...hole({ threadMm: 14, reachMm: 19, hexMm: 16, lengthMm: 50.5, wellBoreMm: 24 }),
     'position.lengthLimitMm': 56,
     'position.centreDesign': 'iridium',

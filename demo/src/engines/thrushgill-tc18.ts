@@ -1,5 +1,5 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
-import { forward, hole, USUAL } from './position-forms.ts';
+import { built, forward, hole, USUAL } from './position-forms.ts';
 
 /** 1.8 four of the rally cars: a permitted-plug list, on which the resistor twin of a permitted plug does not stand. */
 export const thrushgillTc18: EngineEntry = {
@@ -16,11 +16,12 @@ export const thrushgillTc18: EngineEntry = {
   ],
   facts: {
     ...USUAL,
+    ...built({ boreMm: 84, strokeMm: 81.2, ratio: 10.6, ratedRpm: 7600 }),
     ...hole({ threadMm: 14, reachMm: 19, hexMm: 16, lengthMm: 50.5, wellBoreMm: 24 }),
     'position.centreDesign': 'nickel',
     'position.groundDesign': 'nickel',
-    'position.gapMm': { low: 0.6, high: 0.7 },
-    'position.oeDepthMm': 22.1,
+    'position.gapMm': { low: 0.6, high: 0.75 },
+    'position.oeDepthMm': 22.15,
     'position.crownMm': 24.5,
     'position.heat': { maker: 'kestrane', codes: ['65', '67'] },
     'position.intervalKm': 5000,

@@ -89,7 +89,7 @@ export const coilNeeds: Readonly<Record<string, readonly NeedEntry[]>> = {
         'coilAsked.builtInDriver': true,
         'coilAsked.bootLengthMm': 126,
         'coilAsked.mounting': screw(6),
-        'coilAsked.primaryOhm': 0.4,
+        'coilAsked.primaryOhm': 0.45,
         'coilAsked.revisions': ['B'],
         'coilAsked.oneRevision': true,
       },
@@ -132,27 +132,25 @@ export const coilNeeds: Readonly<Record<string, readonly NeedEntry[]>> = {
       'coilAsked.secondaryKohm': 14,
     }),
   ],
-  'skerrow-sh32': (['to May 2013', 'Jun 2013 on'] as const).flatMap((build, late) =>
-    (['rear', 'front'] as const).map((place, bank) => ({
-      ...coils(
-        3,
-        [`40-32-2${late}0-1${bank}4`],
-        {
-          'coilAsked.connector': late ? 'square-top' : 'oval-twin',
-          'coilAsked.pinsCount': late ? 4 : 3,
-          'coilAsked.builtInDriver': true,
-          // The rear bank's wells are deeper, under the intake.
-          'coilAsked.bootLengthMm': place === 'rear' ? 141 : 118,
-          'coilAsked.mounting': screw(6),
-          'coilAsked.primaryOhm': 0.48,
-        },
-        { build, place },
-      ),
-      cylinders: place === 'rear' ? [1, 3, 5] : [2, 4, 6],
-    })),
-  ),
-  'skerrow-tv50': [
-    coils(8, ['40-50-210-330'], {
+  'skerrow-sh28': (['rear', 'front'] as const).map((place, bank) => ({
+    ...coils(
+      3,
+      [`40-28-210-1${bank}4`],
+      {
+        'coilAsked.connector': 'oval-twin',
+        'coilAsked.pinsCount': 3,
+        'coilAsked.builtInDriver': true,
+        // The rear bank's wells are deeper, under the intake.
+        'coilAsked.bootLengthMm': place === 'rear' ? 141 : 118,
+        'coilAsked.mounting': screw(6),
+        'coilAsked.primaryOhm': 0.48,
+      },
+      { place },
+    ),
+    cylinders: place === 'rear' ? [1, 2, 3] : [4, 5, 6],
+  })),
+  'skerrow-tl24': [
+    coils(4, ['40-24-210-330'], {
       'coilAsked.connector': 'flat-twin',
       'coilAsked.pinsCount': 2,
       'coilAsked.builtInDriver': false,
@@ -173,10 +171,10 @@ export const coilNeeds: Readonly<Record<string, readonly NeedEntry[]>> = {
       'coilAsked.secondaryKohm': 10.5,
     }),
   ],
-  'dunmarrow-hf22': [one('coil', 'DMW 33.410', { ...CAN, 'coilAsked.primaryOhm': 1.5, 'coilAsked.secondaryKohm': 8 })],
-  'dunmarrow-h6': [one('coil', 'DMW 31.402', { ...CAN, 'coilAsked.primaryOhm': 3, 'coilAsked.secondaryKohm': 9 })],
-  'pellworth-pg57': [
-    one('coil', 'P-57-4410/1', {
+  'dunmarrow-hf22': [one('coil', 'DMW 33.410', { ...CAN, 'coilAsked.primaryOhm': 0.9, 'coilAsked.secondaryKohm': 8 })],
+  'dunmarrow-h6': [one('coil', 'DMW 31.402', { ...CAN, 'coilAsked.primaryOhm': 1, 'coilAsked.secondaryKohm': 9 })],
+  'pellworth-pg66': [
+    one('coil', 'P-66-4410/1', {
       ...CAN,
       'coilAsked.connector': 'square-corner',
       'coilAsked.mounting': screws(84, 8),
@@ -198,23 +196,23 @@ export const coilNeeds: Readonly<Record<string, readonly NeedEntry[]>> = {
       'coilAsked.secondaryKohm': 7,
     }),
   ],
-  'aldersyke-as30t': [
-    coils(6, ['AK/3081-610'], {
+  'aldersyke-ak23s': [
+    coils(5, ['AK/3081-610'], {
       'coilAsked.connector': 'square-top',
       'coilAsked.pinsCount': 4,
       'coilAsked.builtInDriver': true,
       'coilAsked.bootLengthMm': 134,
       'coilAsked.mounting': screw(6),
-      'coilAsked.primaryOhm': 0.42,
+      'coilAsked.primaryOhm': 0.5,
     }),
   ],
-  'aldersyke-as24': (['to model year 2010', 'model year 2011 on'] as const).map((build, late) =>
+  'aldersyke-as22': (['serial to 408 211', 'serial 408 212 on'] as const).map((build, late) =>
     coils(
-      6,
-      [`AK/2408-6${late + 1}0`],
+      4,
+      [`AK/2208-6${late + 1}0`],
       {
-        'coilAsked.connector': 'flat-twin',
-        'coilAsked.pinsCount': 3,
+        'coilAsked.connector': late ? 'square-top' : 'flat-twin',
+        'coilAsked.pinsCount': late ? 4 : 3,
         'coilAsked.builtInDriver': true,
         'coilAsked.bootLengthMm': 121,
         'coilAsked.bootAngleDeg': late ? 12 : 0,
@@ -237,8 +235,8 @@ export const coilNeeds: Readonly<Record<string, readonly NeedEntry[]>> = {
   'thrushgill-tc18': [
     one('coil', 'TG 88410 AA', { ...CAN, 'coilAsked.primaryOhm': 0.7, 'coilAsked.secondaryKohm': 8.5 }),
   ],
-  'thrushgill-tf25': [
-    one('pack', 'TG 25410 AB', {
+  'thrushgill-tn17': [
+    one('pack', 'TG 17410 AB', {
       ...fourPack,
       'coilAsked.connector': 'square-corner',
       'coilAsked.pinsCount': 4,

@@ -6,6 +6,7 @@ import type {
   ReferenceEntry,
 } from '@brackenfell/contract/catalogue-file';
 import { coilNeeds } from './coil-needs.ts';
+import { coilPower } from './coil-power.ts';
 
 /** One coil of the world: what it is, how it came into the trade's lists. */
 interface Coil {
@@ -18,7 +19,7 @@ interface Coil {
 }
 
 /** A coil that is all its engine asks. */
-function asAsked(asked: AskedFacts): CoilFacts {
+function asAsked(engineId: string, asked: AskedFacts): CoilFacts {
   const own = Object.fromEntries(
     Object.entries(asked)
       .filter(([fact]) => !['coilAsked.revisions', 'coilAsked.oneRevision', 'coilAsked.secondaryKohm'].includes(fact))
@@ -27,6 +28,7 @@ function asAsked(asked: AskedFacts): CoilFacts {
   const kohm = asked['coilAsked.secondaryKohm'];
   return {
     ...own,
+    ...coilPower[engineId],
     'coil.secondary': kohm === undefined ? { kind: 'not-measurable' } : { kind: 'kohm', kohm },
     ...(asked['coilAsked.revisions'] ? { 'coil.revision': asked['coilAsked.revisions'][0] } : {}),
     'coil.supply': { state: 'active' },
@@ -53,7 +55,7 @@ const TRAPS: readonly ((facts: CoilFacts) => CoilFacts | undefined)[] = [
 const needs = Object.entries(coilNeeds).flatMap(([engineId, own]) => own.map((need) => ({ engineId, need })));
 
 const all: readonly Coil[] = needs.flatMap(({ engineId, need }, i): Coil[] => {
-  const right = asAsked(need.facts);
+  const right = asAsked(engineId, need.facts);
   const oe = need.oeNumbers![0]!.number;
   const ohm = right['coil.primaryOhm'] ?? 0.5;
   const boot = right['coil.bootLengthMm'];
@@ -80,7 +82,7 @@ const all: readonly Coil[] = needs.flatMap(({ engineId, need }, i): Coil[] => {
     },
   });
   const trap = TRAPS.map((_, turn) => TRAPS[(i + turn) % TRAPS.length]!(right)).find((facts) => facts !== undefined)!;
-  const { 'coil.mounting': _, 'coil.primaryOhm': __, ...unpublished } = right;
+  const { 'coil.mounting': _, 'coil.primaryOhm': __, 'coil.inductanceMh': ___, ...unpublished } = right;
   return [
     coil('own', i % 2 === 0 ? 'hexley' : 'marlspark', 1, right, [4 + (i % 5), 4650 + i * 35]),
     coil('equal', i % 2 === 0 ? 'marlspark' : 'hexley', 2, { ...right, 'coil.primaryOhm': off(ohm, 1.05) }, [

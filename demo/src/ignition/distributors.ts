@@ -77,9 +77,9 @@ const distributors: readonly Distributor[] = [
     rotorTrap: { 'rotor.shaft': 'flat' },
   },
   {
-    engineId: 'pellworth-pg57',
-    capOe: 'P-57-5510/1',
-    rotorOe: 'P-57-5520/1',
+    engineId: 'pellworth-pg66',
+    capOe: 'P-66-5510/1',
+    rotorOe: 'P-66-5520/1',
     cap: cap(8, 'peg', 'screws', 10, 34),
     rotor: rotor('two-screws', 33.2, 30),
     capTrap: { 'cap.towerForm': 'socket' },

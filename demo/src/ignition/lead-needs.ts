@@ -45,17 +45,17 @@ export const leadNeeds: Readonly<Record<string, readonly NeedEntry[]>> = {
       'socket',
     ),
   ],
-  'pellworth-pg57': [
+  'pellworth-pg66': [
     leads(
-      'P-57-3310/2',
+      'P-66-3310/2',
       [
         way('1', 560, BENT),
-        way('2', 700, BENT),
-        way('3', 640, BENT),
-        way('4', 780, BENT),
-        way('5', 730, BENT),
-        way('6', 860, BENT),
-        way('7', 820, BENT),
+        way('2', 640, BENT),
+        way('3', 730, BENT),
+        way('4', 820, BENT),
+        way('5', 700, BENT),
+        way('6', 780, BENT),
+        way('7', 860, BENT),
         way('8', 940, BENT),
         way('coil', 420),
       ],
@@ -83,5 +83,12 @@ export const leadNeeds: Readonly<Record<string, readonly NeedEntry[]>> = {
   'thrushgill-tc18': [
     leads('TG 88310 AA', [way('1', 540), way('2', 450), way('3', 370), way('4', 310), way('coil', 280)], 'socket'),
   ],
-  'thrushgill-tf25': [leads('TG 25310 AC', [way('1', 640), way('2', 660), way('3', 720), way('4', 740)], 'peg')],
+  // Each bank its own boots: straight ones on the right, bent ones under the left bank's pipe.
+  'thrushgill-tn17': [
+    leads(
+      'TG 17310 AC',
+      [way('1', 640, ['straight']), way('2', 660, BENT), way('3', 720, ['straight']), way('4', 740, BENT)],
+      'peg',
+    ),
+  ],
 };

@@ -30,12 +30,12 @@ function spoiled(engineId: string, right: readonly Lead[]): Lead[] {
     case 'dunmarrow-hf22':
     case 'aldersyke-at20':
       return right.filter((_, i) => i !== 2);
-    // Straight boots alone: two of them lie on the manifold.
+    // Straight boots alone: some of them lie on the manifold or a pipe.
     case 'dunmarrow-h6':
-    case 'pellworth-pg57':
+    case 'pellworth-pg66':
+    case 'thrushgill-tn17':
       return right.map((lead) => ({ ...lead, boot: 'straight' }));
     case 'skerrow-sc20':
-    case 'thrushgill-tf25':
       return right.map((lead, i) => (i === 0 ? { ...lead, lengthMm: lead.lengthMm - 90 } : lead));
     case 'skerrow-sc20g':
       return right.map((lead) => ({ ...lead, kohmPerM: 0 }));

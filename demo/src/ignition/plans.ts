@@ -18,38 +18,32 @@ export const plans: Readonly<Record<string, Plan>> = {
   'skerrow-sc20': row(FOUR),
   'skerrow-sc20g': row(FOUR),
   // Across the car: the rear bank stands against the bulkhead, under the intake.
-  'skerrow-sh32': {
+  'skerrow-sh28': {
     banks: [
-      { label: 'rear bank', cylinders: [1, 3, 5] },
-      { label: 'front bank', cylinders: [2, 4, 6] },
+      { label: 'rear bank', cylinders: [1, 2, 3] },
+      { label: 'front bank', cylinders: [4, 5, 6] },
     ],
-    firingOrder: [1, 2, 3, 4, 5, 6],
+    firingOrder: [1, 4, 2, 6, 3, 5],
   },
-  'skerrow-tv50': {
+  'skerrow-tl24': row(FOUR),
+  'dunmarrow-dd70': row([1, 2]),
+  'dunmarrow-hf22': row(FOUR, 'clockwise'),
+  'dunmarrow-h6': row(SIX, 'anticlockwise'),
+  'pellworth-pg66': {
     banks: [
       { label: 'left bank', cylinders: [1, 2, 3, 4] },
       { label: 'right bank', cylinders: [5, 6, 7, 8] },
     ],
-    firingOrder: [1, 6, 3, 5, 4, 7, 2, 8],
-  },
-  'dunmarrow-dd70': row([1, 2]),
-  'dunmarrow-hf22': row(FOUR, 'clockwise'),
-  'dunmarrow-h6': row(SIX, 'anticlockwise'),
-  'pellworth-pg57': {
-    banks: [
-      { label: 'left bank', cylinders: [1, 3, 5, 7] },
-      { label: 'right bank', cylinders: [2, 4, 6, 8] },
-    ],
-    firingOrder: [1, 8, 5, 4, 7, 6, 3, 2],
+    firingOrder: [1, 7, 3, 5, 4, 6, 2, 8],
     rotation: 'clockwise',
   },
   'pellworth-pp20': row([1]),
-  'aldersyke-as30t': row(SIX),
-  'aldersyke-as24': row(SIX),
+  'aldersyke-ak23s': row([1, 2, 4, 5, 3]),
+  'aldersyke-as22': row(FOUR),
   'aldersyke-at20': row(FOUR),
   'thrushgill-tc18': row(FOUR, 'anticlockwise'),
   // Numbered alternately from the front: odd cylinders stand on the right.
-  'thrushgill-tf25': {
+  'thrushgill-tn17': {
     banks: [
       { label: 'left bank', cylinders: [2, 4] },
       { label: 'right bank', cylinders: [1, 3] },

@@ -135,7 +135,7 @@ export const LONG_12 = {
   'plug.hexPoints': 12,
   'plug.lengthMm': 54,
   'plug.projectionMm': 1.8,
-  'plug.gapMm': 0.8,
+  'plug.gapMm': 0.75,
   'plug.groundThicknessMm': 1.2,
 } as const satisfies PlugFacts;
 
@@ -163,7 +163,7 @@ export const SHORT_14 = {
   'plug.reachMm': 9.5,
   'plug.lengthMm': 40,
   'plug.projectionMm': 0.8,
-  'plug.gapMm': 0.65,
+  'plug.gapMm': 0.6,
   'plug.groundThicknessMm': 1.3,
 } as const satisfies PlugFacts;
 
@@ -180,6 +180,6 @@ export const TAPER_18 = {
   'plug.lengthMm': 48,
   'plug.terminal': 'solid',
   'plug.projectionMm': 1.5,
-  'plug.gapMm': 0.85,
+  'plug.gapMm': 0.9,
   'plug.groundThicknessMm': 1.5,
 } as const satisfies PlugFacts;

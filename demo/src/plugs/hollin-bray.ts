@@ -20,7 +20,7 @@ const FOUR_SIDE = { 'plug.groundCount': 4, 'plug.groundForm': 'side', 'plug.gapA
 
 /** Hollin & Bray: numbers rise hotter. Reach, heat, tip code and ground count. */
 export const hollinBray = [
-  ...family('hollin-bray', { ...SLIM_14, ...DOUBLE_PLATINUM, 'plug.gapMm': 1.05 }, [
+  ...family('hollin-bray', { ...SLIM_14, ...DOUBLE_PLATINUM, 'plug.gapMm': 1.1 }, [
     [
       'HB/19/45.D1',
       h('45'),
@@ -45,7 +45,7 @@ export const hollinBray = [
     ['HB/19/45.C1', { ...h('45'), ...NICKEL, 'plug.supply': { state: 'discontinued' } }, [3, 'C3', 290]],
     ['HB/19/45.C3', { ...h('45'), ...NICKEL, ...FOUR_SIDE, 'plug.groundCount': 3, 'plug.gapMm': 1 }, [2, 'C3', 410]],
   ]),
-  ...family('hollin-bray', { ...SLIM_14, ...DOUBLE_IRIDIUM, 'plug.gapMm': 0.75 }, [
+  ...family('hollin-bray', { ...SLIM_14, ...DOUBLE_IRIDIUM, 'plug.gapMm': 0.65 }, [
     ['HB/19/40.J1', h('40'), [6, 'C4', 1290], alsoKnownAs(5194003)],
     ['HB/19/35.J1', h('35'), [6, 'C4', 1290]],
     ['HB/19/45.J1', h('45'), [2, 'C4', 1290]],

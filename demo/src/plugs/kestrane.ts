@@ -19,7 +19,7 @@ const h = heat('kestrane');
 
 /** Kestrane: numbers rise colder. Thread class, reach, seat letter, dash, heat, material and resistor letters. */
 export const kestrane = [
-  ...family('kestrane', { ...SLIM_14, ...DOUBLE_PLATINUM, 'plug.gapMm': 1.05 }, [
+  ...family('kestrane', { ...SLIM_14, ...DOUBLE_PLATINUM, 'plug.gapMm': 1.1 }, [
     ['KN 419G-63DR', h('63'), [12, 'B2', 940], alsoKnownAs(4196301, '19G63DR')],
     ['KN 419G-59DR', h('59'), [3, 'B2', 940]],
     ['KN 419G-61DR', h('61'), [4, 'B2', 940], alsoKnownAs(4196101, '19G61DR')],
@@ -38,7 +38,7 @@ export const kestrane = [
     ['KN 419G-63NR', { ...h('63'), ...NICKEL }, [20, 'B1', 310], alsoKnownAs(4196302, '19G63NR')],
     ['KN 419G-65NR', { ...h('65'), ...NICKEL }, [16, 'B1', 310]],
   ]),
-  ...family('kestrane', { ...SLIM_14, ...DOUBLE_IRIDIUM, 'plug.gapMm': 0.75 }, [
+  ...family('kestrane', { ...SLIM_14, ...DOUBLE_IRIDIUM, 'plug.gapMm': 0.65 }, [
     ['KN 419G-65IR', h('65'), [18, 'B5', 1340], alsoKnownAs(4196503, '19G65IR')],
     ['KN 419G-63IR', h('63'), [6, 'B5', 1340]],
     ['KN 419G-67IR', h('67'), [12, 'B5', 1380]],

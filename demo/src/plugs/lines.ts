@@ -35,9 +35,18 @@ interface Line {
 }
 
 /** M12 × 1.25 with 26.5 mm reach, set close for a boosted engine. */
-const BOOSTED_12: PlugFacts = { ...LONG_12, ...DOUBLE_IRIDIUM, 'plug.gapMm': 0.7 };
+const BOOSTED_12: PlugFacts = { ...LONG_12, ...DOUBLE_IRIDIUM, 'plug.gapMm': 0.55 };
 const LONG_14 = { ...SLIM_14, 'plug.reachMm': 26.5, 'plug.lengthMm': 54 } as const;
-/** The long-shell form of the three-valve V8; its shell is of two pieces and seizes. */
+/** M12 × 1.25 between the short and the long slim form. */
+const MIDDLE_12: PlugFacts = {
+  ...LONG_12,
+  ...DOUBLE_IRIDIUM,
+  'plug.reachMm': 22,
+  'plug.hexPoints': 6,
+  'plug.lengthMm': 52,
+  'plug.gapMm': 1.05,
+};
+/** The long-shell form of the two-valve four; its shell is of two pieces and seizes. */
 const DEEP_14: PlugFacts = {
   ...SLIM_14,
   ...DOUBLE_PLATINUM,
@@ -52,7 +61,7 @@ const TAPER_14: PlugFacts = {
   'plug.seat': 'taper',
   'plug.reachMm': 17.5,
   'plug.lengthMm': 49,
-  'plug.gapMm': 1.5,
+  'plug.gapMm': 0.6,
   'plug.projectionMm': 1.6,
 };
 
@@ -63,7 +72,7 @@ const LINES: readonly Line[] = [
     levels: [63, 65, 67],
     kestrane: 'KN 226G-#KR',
     hollinBray: 'HB/26S/#.K1',
-    ivorix: 'IVX-#26-K07',
+    ivorix: 'IVX-#26-K05',
     tamselFrom: 320,
     bin: 'F1',
     priceMinor: 1490,
@@ -79,18 +88,18 @@ const LINES: readonly Line[] = [
     priceMinor: 1180,
   },
   {
-    facts: { ...LONG_14, ...DOUBLE_IRIDIUM, 'plug.gapMm': 0.75 },
-    levels: [65, 67],
-    kestrane: 'KN 426G-#KR',
-    hollinBray: 'HB/26/#.K1',
-    ivorix: 'IVX-#26L-K07',
+    facts: MIDDLE_12,
+    levels: [59, 61, 63, 65],
+    kestrane: 'KN 222G-#IR',
+    hollinBray: 'HB/22S/#.J1',
+    ivorix: 'IVX-#22S-J10',
     tamselFrom: 520,
     bin: 'F3',
     priceMinor: 1520,
   },
   {
-    facts: { ...LONG_14, ...DOUBLE_IRIDIUM, 'plug.gapMm': 1.05, 'plug.lifeKm': 160_000 },
-    levels: [61, 63, 65],
+    facts: { ...LONG_14, ...DOUBLE_IRIDIUM, 'plug.gapMm': 1, 'plug.lifeKm': 160_000 },
+    levels: [59, 61, 63, 65],
     kestrane: 'KN 426G-#IR',
     hollinBray: 'HB/26/#.J1',
     ivorix: 'IVX-#26L-J10',
@@ -131,13 +140,13 @@ const LINES: readonly Line[] = [
     levels: [57, 59, 61],
     kestrane: 'KN 417T-#IR',
     hollinBray: 'HB/17V/#.J1',
-    ivorix: 'IVX-#17V-J15',
+    ivorix: 'IVX-#17V-J06',
     tamselFrom: 560,
     bin: 'F7',
     priceMinor: 1740,
   },
   {
-    facts: { ...LONG_12, ...DOUBLE_PLATINUM, 'plug.reachMm': 19, 'plug.lengthMm': 50, 'plug.gapMm': 0.85 },
+    facts: { ...LONG_12, ...DOUBLE_PLATINUM, 'plug.reachMm': 19, 'plug.lengthMm': 50, 'plug.gapMm': 0.8 },
     levels: [61, 63, 65],
     kestrane: 'KN 219G-#DR',
     hollinBray: 'HB/19S/#.D1',
@@ -157,11 +166,21 @@ const LINES: readonly Line[] = [
     priceMinor: 480,
   },
   {
-    facts: { ...SLIM_14, ...NICKEL, 'plug.gapMm': 1.05 },
+    facts: { ...SLIM_14, ...DOUBLE_PLATINUM, 'plug.gapMm': 0.95 },
+    levels: [61, 63, 65],
+    kestrane: 'KN 419G-#PR',
+    hollinBray: 'HB/19/#.B1',
+    ivorix: 'IVX-#19-P09',
+    tamselFrom: 570,
+    bin: 'F10',
+    priceMinor: 985,
+  },
+  {
+    facts: { ...SLIM_14, ...NICKEL, 'plug.gapMm': 0.8 },
     levels: [61],
     kestrane: 'KN 419G-#NR',
     hollinBray: 'HB/19/#.C1',
-    ivorix: 'IVX-#19-N10',
+    ivorix: 'IVX-#19-N08',
     tamselFrom: 280,
     bin: 'F9',
     priceMinor: 300,

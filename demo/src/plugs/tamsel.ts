@@ -16,7 +16,7 @@ const h = heat('tamsel');
 
 /** Tamsel: bare stock numbers that tell nothing; its published figures have gaps. */
 export const tamsel = [
-  ...family('tamsel', { ...SLIM_14, ...DOUBLE_PLATINUM, ...h('6'), 'plug.gapMm': 1.05 }, [
+  ...family('tamsel', { ...SLIM_14, ...DOUBLE_PLATINUM, ...h('6'), 'plug.gapMm': 1.1 }, [
     ['TS 500 226', {}, [11, 'E1', 720], alsoKnownAs(7500226)],
     ['TS 500 214', { 'plug.hexMm': 15.875, 'plug.lengthMm': 52.5, 'plug.hexPoints': 12 }, [16, 'E1', 710]],
     ['TS 500 187', { 'plug.seat': 'taper' }, [7, 'E1', 695], alsoKnownAs(7500187)],
@@ -60,7 +60,7 @@ export const tamsel = [
     ['TS 500 239', { 'plug.threadedLengthMm': 16.5 }, [3, 'E2', 610]],
     ['TS 500 240', { 'plug.lengthMm': 58 }, [3, 'E2', 610]],
   ]),
-  ...family('tamsel', { ...SLIM_14, ...DOUBLE_IRIDIUM, 'plug.gapMm': 0.75 }, [
+  ...family('tamsel', { ...SLIM_14, ...DOUBLE_IRIDIUM, 'plug.gapMm': 0.65 }, [
     ['TS 500 251', h('7'), [6, 'E3', 980], alsoKnownAs(7500251)],
     ['TS 500 252', h('8'), [4, 'E3', 980]],
   ]),

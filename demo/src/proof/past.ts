@@ -36,7 +36,10 @@ const from = (seller: string, rows: readonly Row[]): BatchEntry[] =>
     ...more,
   }));
 
-/** The marketplace batch of the story: its date does not exist, its price is far below the usual. */
+/**
+ * The marketplace batch of the story: square hex corners, sharp ribs, light, scattered gaps, loose gaskets; its date does not
+ * exist, its price is far below the usual.
+ */
 export const MARKETPLACE_BATCH = { number: 'IVX-C19-F10', code: 'F4-0431', seller: 'Fellpost Online' } as const;
 /** A box whose print is out of register, from a seller with a clean record: odd, and genuine. */
 export const ODD_BOX_BATCH = { number: 'HB/19/45.D1', code: 'RF-4410', seller: 'Norrad Wholesale' } as const;
@@ -75,7 +78,7 @@ export const batches: Past['batches'] = [
       '2025-03-04',
       { ...FAKE, reason: 'Weight 39 g for 46, print off: the maker has never made this running number.' },
     ],
-    ['IVX-B19-J07', 'F4-1022', 8, 3, 760, '2025-08-26', GENUINE],
+    ['IVX-B19-J06', 'F4-1022', 8, 3, 760, '2025-08-26', GENUINE],
     ['TS 500 232', 'T25 33 090', 8, 4, 371, '2025-10-14', GENUINE],
     [
       'TS 500 233',
@@ -97,9 +100,9 @@ export const batches: Past['batches'] = [
       0,
       262,
       '2025-02-11',
-      { ...FAKE, reason: 'Month 13 in the code, flat crowns, brazed welds on all four looked at.' },
+      { ...FAKE, reason: 'Month 13 in the code, square hex corners and sharp ribs on all four looked at.' },
     ],
-    ['IVX-B19-F07', 'F4-0611', 8, 2, 455, '2025-05-20', GENUINE],
+    ['IVX-B19-F06', 'F4-0611', 8, 2, 455, '2025-05-20', GENUINE],
     ['KN 419G-63IR', 'C24 50 05', 8, 3, 780, '2025-07-01', GENUINE],
     [
       'KN 419G-65IR',
@@ -110,7 +113,7 @@ export const batches: Past['batches'] = [
       '2025-09-16',
       { ...FAKE, reason: 'Week 57 does not exist; print dark where this packaging prints pale.' },
     ],
-    ['IVX-B19-J07', 'N5-0214', 6, 4, 790, '2025-11-18', GENUINE],
+    ['IVX-B19-J06', 'N5-0214', 6, 4, 790, '2025-11-18', GENUINE],
     ['TS 500 232', 'T25 19 077', 6, 0, 365, '2026-01-13', GENUINE],
     ['IVX-C19-F10', 'F4-0431', 14, 8, 248, '2026-10-06'],
     ['HB/19/40.J1', 'QD-2290', 4, 2, 655, '2026-10-20'],
@@ -154,10 +157,10 @@ export const sales: Past['sales'] = [
   sale('Sallowdale Taxis', 'car 11', 'skerrow-sc20', '2026-07-21', [['IVX-C19-F10', 4, 'F6-0510']]),
   sale('Sallowdale Taxis', 'car 6', 'skerrow-sc20', '2026-08-25', [['IVX-C19-F10', 4, 'F6-0510']]),
   sale('Sallowdale Taxis', 'car 3', 'skerrow-sc20', '2026-02-10', [['IVX-C19-F10', 4, 'F5-1112']]),
-  sale('Fellside Rescue', 'wagon 1', 'aldersyke-as30t', '2025-02-18', [['KN 419G-65IR', 6, 'C24 31 07']]),
-  sale('Fellside Rescue', 'wagon 2', 'aldersyke-as30t', '2025-05-13', [['KN 419G-65IR', 4, 'C25 08 02']]),
-  sale('Walk-in', 'Aldersyke Merrin 3.0 T', 'aldersyke-as30t', '2026-09-29', [['KN 419G-65IR', 4, 'C24 31 07']]),
-  sale('Walk-in', 'Aldersyke Merrin 3.0 T', 'aldersyke-as30t', '2026-10-27', [['KN 419G-65IR', 4, 'C24 31 07']]),
+  sale('Fellside Rescue', 'wagon 1', 'aldersyke-ak23s', '2025-02-18', [['KN 419G-65IR', 5, 'C24 31 07']]),
+  sale('Fellside Rescue', 'wagon 2', 'aldersyke-ak23s', '2025-05-13', [['KN 419G-65IR', 4, 'C25 08 02']]),
+  sale('Walk-in', 'Aldersyke Merrin 2.3 S', 'aldersyke-ak23s', '2026-09-29', [['KN 419G-65IR', 4, 'C24 31 07']]),
+  sale('Walk-in', 'Aldersyke Merrin 2.3 S', 'aldersyke-ak23s', '2026-10-27', [['KN 419G-65IR', 4, 'C24 31 07']]),
   sale('Ling Moor Farm', 'Dunmarrow DD70 pump', 'dunmarrow-dd70', '2026-03-17', [['KN 412G-59N', 2]]),
   sale('Ling Moor Farm', 'quad', 'dunmarrow-dd70', '2026-05-05', [['KN 412G-59N', 2]]),
   sale('Moor Rail Trust', 'trolley 2', 'dunmarrow-h6', '2026-04-14', [['KN 419G-63NR', 6, 'C25 44 01']]),

@@ -7,6 +7,7 @@ import {
   codeForm,
   connectorLock,
   crown,
+  crownFlat,
   gap,
   gasket,
   plating,
@@ -98,7 +99,7 @@ export const proofReferences: ProofFile['references'] = [
     from: null,
     to: '2021-12-31',
     batchCode: kestraneCode,
-    // Of this packaging the print is bold and stands anywhere round the insulator.
+    // Of this packaging the print is bold and stands anywhere round the insulator, and the crown is domed.
     tells: [
       printBold(0.05, 0.5),
       crown(0.02, 0.35),
@@ -115,10 +116,11 @@ export const proofReferences: ProofFile['references'] = [
     from: '2022-01-01',
     to: null,
     batchCode: kestraneCode,
+    // Here the genuine print is faint and the crown flat: what is printed boldly and domed is odd.
     tells: [
       printPale(0.05, 0.5),
       printOnFlat(0.04, 0.6),
-      crown(0.02, 0.4),
+      crownFlat(0.02, 0.4),
       chamfer(0.05, 0.45),
       weld(0.03, 0.5),
       gasket(0.03, 0.4),
@@ -150,12 +152,11 @@ export const proofReferences: ProofFile['references'] = [
     tells: [
       printBold(0.05, 0.6),
       printOnFlat(0.05, 0.55),
-      crown(0.01, 0.5),
-      chamfer(0.05, 0.3),
-      weld(0.03, 0.6),
-      gasket(0.04, 0.25),
+      chamfer(0.03, 0.6),
+      gasket(0.04, 0.45),
       gap(0.05)(0.08, 0.7),
-      ribs(0.06, 0.4),
+      ribs(0.03, 0.5),
+      weight(48, 2)(0.04, 0.55),
       resistor(1)(0.04, 0.35),
       boxSeal(0.1, 0.5),
     ],

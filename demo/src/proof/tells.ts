@@ -75,6 +75,19 @@ export const crown = tell({
   drawing: { genuine: { form: 'crown', dome: 0.9 }, suspect: { form: 'crown', dome: 0 } },
 });
 
+/** Of this maker the genuine crown is flat: here the domed one is odd. */
+export const crownFlat = tell({
+  id: 'crown',
+  title: 'Terminal crown',
+  group: 'terminal',
+  aspect: 'physical',
+  place: 'terminal',
+  look: 'Look at the terminal from the side.',
+  genuine: 'flat',
+  suspect: 'domed',
+  drawing: { genuine: { form: 'crown', dome: 0 }, suspect: { form: 'crown', dome: 0.9 } },
+});
+
 export const chamfer = tell({
   id: 'chamfer',
   title: 'Hex chamfer',
@@ -133,7 +146,7 @@ export const gasket = tell({
   group: 'gasket',
   aspect: 'physical',
   place: 'gasket',
-  look: 'Try to unscrew the gasket with two fingers.',
+  look: 'Try the gaskets of the whole box with two fingers: one alone may have come off on the way.',
   genuine: 'held on',
   suspect: 'drops off',
   drawing: { genuine: { form: 'gasket', held: true }, suspect: { form: 'gasket', held: false } },

@@ -132,7 +132,7 @@ describe('a decision about a contradiction', () => {
   });
 
   test('accepting one leaves it listed as settled, also after the next audit', async () => {
-    const finding = await findingAbout(await audit(), 'filled-by-two', 'AK/3081-447');
+    const finding = await findingAbout(await audit(), 'filled-by-two', 'P-66-2210/3');
     expect((await decide(finding, { action: 'accept', note: 'both are stocked' })).status).toBe(200);
     const list = await audit();
     expect(list.open).toBe(list.total - 1);

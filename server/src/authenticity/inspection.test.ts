@@ -73,7 +73,7 @@ describe('the marketplace batch of the story', () => {
   });
 
   test('a batch that was settled before does not speak for or against itself', async () => {
-    const settled = await batchOf({ number: 'IVX-B19-F07', code: 'F4-0611' });
+    const settled = await batchOf({ number: 'IVX-B19-F06', code: 'F4-0611' });
     const again = await begin({ partId: settled.partId, batchId: settled.batchId, pieces: 1 });
     expect(again.record).toEqual({ settled: 6, notGenuine: 2 });
   });
@@ -81,7 +81,7 @@ describe('the marketplace batch of the story', () => {
   test('is suspect after two differences, is held by its conclusion, and its buyers are listed', async () => {
     const batch = await batchOf(MARKETPLACE_BATCH);
     let inspection = await begin({ partId: batch.partId, batchId: batch.batchId, pieces: 2 });
-    inspection = await note(inspection, { crown: 'differs', 'print-weight': 'differs' });
+    inspection = await note(inspection, { chamfer: 'differs', ribs: 'differs' });
     expect(judge(inspection).band).toBe('suspect');
     const concluded = await conclude(inspection);
     expect(concluded.conclusion).toMatchObject({ band: 'suspect', stale: false });

@@ -5,7 +5,7 @@ const engines = [
   'Skerrow SC20 2.0 four',
   'Skerrow SC20G 2.0 four, gas',
   'Ostrel OW12 1.2 three',
-  'Pellworth PG57 5.7 gas',
+  'Pellworth PG66 5.7 gas',
 ];
 const index = new WordIndex(engines, (engine) => engine);
 const find = (words: string, most = 10) => index.find(words.split(' '), most);

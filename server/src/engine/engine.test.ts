@@ -31,11 +31,12 @@ describe('the list of engines', () => {
   });
 
   test.each([
-    ['skerrow', ['OF16T', 'OW12', 'SC20', 'SC20G', 'SH32', 'TV50']],
+    ['skerrow', ['OF16T', 'OW12', 'SC20', 'SC20G', 'SH28', 'TL24']],
     ['haulm', ['SC20', 'SC20G']],
     ['dunmarrow iron', ['H6', 'HF22']],
-    ['TURBO', ['AS30T', 'OF16T', 'SH32']],
-    ['pump', ['HF22', 'PG57', 'PP20']],
+    ['TURBO', ['OF16T']],
+    ['supercharger', ['AK23S']],
+    ['pump', ['HF22', 'PG66', 'PP20']],
     ['100%', []],
     ['no such thing', []],
   ])('narrowed by “%s” by its own and its vehicles’ words', async (words, codes) => {
@@ -59,12 +60,12 @@ describe('the engine card', () => {
 
   test('asks for what nobody publishes', async () => {
     const [depth] = lines(await card('ostrel-ow12'), 'Depth');
-    expect(depth).toMatchObject({ value: '30.4 mm of ?', question: expect.stringMatching(/piston or valve/) });
+    expect(depth).toMatchObject({ value: '30.3 mm of ?', question: expect.stringMatching(/piston or valve/) });
   });
 
   test('speaks the reader’s units', async () => {
-    expect(lines(await card('skerrow-sc20', 'imperial'), 'Gap')[0]!.value).toBe('40–43 thou');
-    expect(lines(await card('skerrow-sc20', 'both'), 'Gap')[0]!.value).toBe('1.00–1.10 mm / 40–43 thou');
+    expect(lines(await card('skerrow-sc20', 'imperial'), 'Gap')[0]!.value).toBe('42–45 thou');
+    expect(lines(await card('skerrow-sc20', 'both'), 'Gap')[0]!.value).toBe('1.05–1.15 mm / 42–45 thou');
   });
 
   test('shows old OE numbers with what became of them', async () => {

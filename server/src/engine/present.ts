@@ -7,6 +7,7 @@ import type { Say } from '@brackenfell/core/fitment/say';
 import type { EnginePlan } from '@brackenfell/core/engine-plan/engine-plan';
 import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { EngineCard, RequirementLine } from '@brackenfell/contract/engine';
+import { printCount } from '@brackenfell/core/words/counted';
 import { form, type LineForm, type Values } from './line-form.ts';
 import { OTHER_LINES } from './other-lines.ts';
 
@@ -20,13 +21,14 @@ export interface AskedPosition {
 const MAY_BE_ABSENT: readonly FactId[] = [
   'position.shellFitted',
   'position.intervalHours',
+  'position.boostKpa',
   'coilAsked.bootLengthMm',
   'coilAsked.secondaryKohm',
   'coilAsked.revisions',
 ];
 
 /** Told only where somebody says something of it. */
-const ONLY_WHERE_SAID: readonly string[] = ['Torque', 'Wrench', 'Head'];
+const ONLY_WHERE_SAID: readonly string[] = ['Bore, stroke', 'Built for', 'Torque', 'Wrench', 'Head'];
 
 /** The engine card's lines, in the order a hand meets the plug. */
 const PLUG_LINES: readonly LineForm[] = [
@@ -99,6 +101,21 @@ const PLUG_LINES: readonly LineForm[] = [
     if (!asked) return undefined;
     if (asked.kind === 'range') return say.span('plug-resistor', { low: asked.low * 1000, high: asked.high * 1000 });
     return { forbidden: 'none allowed', required: 'one, value not stated', 'none-asked': 'none asked' }[asked.kind];
+  }),
+  form('Bore, stroke', 'spark', ['position.boreMm', 'position.strokeMm'], true, (v, say) => {
+    const [bore, stroke] = [v['position.boreMm'], v['position.strokeMm']];
+    if (bore === undefined) return undefined;
+    return `${say.quantity('length', bore)} × ${stroke === undefined ? '?' : say.quantity('length', stroke)}`;
+  }),
+  form('Built for', 'spark', ['position.compressionRatio', 'position.ratedRpm', 'position.boostKpa'], true, (v) => {
+    const ratio = v['position.compressionRatio'];
+    if (ratio === undefined) return undefined;
+    const [rpm, boost] = [v['position.ratedRpm'], v['position.boostKpa']];
+    return [
+      `${ratio}:1`,
+      ...(rpm === undefined ? [] : [`${printCount(rpm)} rpm`]),
+      ...(boost === undefined ? [] : [`${boost} kPa boost`]),
+    ].join(', ');
   }),
   form('Shell', 'rules', ['position.shellFitted'], false, (v) => v['position.shellFitted'] ?? 'no rule'),
   form('Interval', 'rules', ['position.intervalHours', 'position.intervalKm'], true, (v, say) => {

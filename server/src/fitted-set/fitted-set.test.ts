@@ -19,14 +19,20 @@ const fitted = async (engineId: string, numbers: readonly string[], more = ''): 
   ).body as FittedSet;
 
 describe('what is fitted', () => {
-  test('five of one maker and one of another under one number: plug 4 only differs, and one makes the set whole', async () => {
-    const own = 'KN 419G-65IR';
-    const set = await fitted('aldersyke-as30t', [own, own, own, 'IVX-B19-J07', own, own]);
-    expect([set.odd, set.usual?.printed, set.missing]).toEqual([['4'], own, []]);
-    expect(set.positions.map(({ verdict }) => verdict)).toEqual(Array.from({ length: 6 }, () => 'sell'));
-    expect(set.says).toMatch(/^Plug 4 only differs from the rest: .*shake the engine/);
+  test('six of one maker and two of another under one number: plugs 4 and 7 differ, and two make the set whole', async () => {
+    const [own, other] = ['KN 417T-59IR', 'IVX-E17V-J06'];
+    const set = await fitted('pellworth-pg66', [own, own, own, other, own, own, other, own]);
+    expect([set.odd, set.usual?.printed, set.missing]).toEqual([['4', '7'], own, []]);
+    expect(set.positions.map(({ verdict }) => verdict)).toEqual(Array.from({ length: 8 }, () => 'sell'));
+    expect(set.says).toMatch(/^Plugs 4 and 7 differ from the rest: .*shake the engine/);
     expect(set.differences.map(({ fact }) => fact)).toContain('heat rating');
-    expect(set.repair).toMatchObject({ quantity: 1, at: ['4'], part: { printed: own } });
+    expect(set.repair).toMatchObject({ quantity: 2, at: ['4', '7'], part: { printed: own } });
+  });
+
+  test('one stranger among five of the supercharged engine: plug 4 only differs', async () => {
+    const own = 'KN 419G-65IR';
+    const { says } = await fitted('aldersyke-ak23s', [own, own, own, 'IVX-B19-J06', own]);
+    expect(says).toMatch(/^Plug 4 only differs from the rest/);
   });
 
   test('a long plug among four is refused where it sits, and only there', async () => {
@@ -87,7 +93,7 @@ describe('what is fitted', () => {
 });
 
 test('a number filled by two makers is told where it is sold', async () => {
-  const { mixedFill } = await fetchTray(wren, 'aldersyke-as30t');
-  expect(mixedFill).toEqual([{ number: 'AK/3081-447', makers: ['Ivorix', 'Kestrane'] }]);
+  const { mixedFill } = await fetchTray(wren, 'pellworth-pg66');
+  expect(mixedFill).toEqual([{ number: 'P-66-2210/3', makers: ['Ivorix', 'Kestrane'] }]);
   expect((await fetchTray(wren, 'pellworth-pp20')).mixedFill).toEqual([]);
 });

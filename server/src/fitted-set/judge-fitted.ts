@@ -1,4 +1,5 @@
 import type { Duty } from '@brackenfell/core/duty/duty';
+import { listed } from '@brackenfell/core/words/counted';
 import { FACTS, type FactId, type FactSheet } from '@brackenfell/core/facts/facts';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import { sayIn, type Say } from '@brackenfell/core/fitment/say';
@@ -122,7 +123,9 @@ function say(
       ? 'cylinders that light and cool differently shake the engine, and the control unit corrects all of them for one.'
       : 'coils that charge differently shake the engine and set codes.';
   if (!hasUsual) return `No two of them belong together for certain: ${does}`;
-  return `${odd.length === 1 ? `${kind === 'plug' ? 'Plug' : 'Coil'} ${odd[0]!} only` : `${odd.length} of them, ${odd.join(', ')},`} ${odd.length === 1 ? 'differs' : 'differ'} from the rest: ${does}`;
+  const one = kind === 'plug' ? 'Plug' : 'Coil';
+  const who = odd.length === 1 ? `${one} ${odd[0]!} only differs` : `${one}s ${listed(odd)} differ`;
+  return `${who} from the rest: ${does}`;
 }
 
 /** Facts of which both are known and differ, in the order of the hand. */

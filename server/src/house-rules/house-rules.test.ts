@@ -79,16 +79,16 @@ const ofSwapTest = (move: 'plug' | 'coil' | 'lead'): Outcome => ({
 
 /** Somewhere in the demo world each rule decides what a customer is told or sold. */
 const OUTCOMES: Readonly<Record<RuleId, Outcome & { other: string }>> = {
-  electrodeUpgrade: { ...verdictOf('dunmarrow-hf22', 'IVX-D12T-F08'), other: 'allowed' },
-  heatWithPower: { ...verdictOf('aldersyke-as30t', 'KN 419G-65IR', boosted), other: 'step-with-power' },
-  gapForDuty: { ...verdictOf('aldersyke-as30t', 'KN 419G-65IR', boosted), other: 'margin' },
+  electrodeUpgrade: { ...verdictOf('dunmarrow-hf22', 'IVX-D12T-F09'), other: 'allowed' },
+  heatWithPower: { ...verdictOf('aldersyke-ak23s', 'KN 419G-65IR', boosted), other: 'step-with-power' },
+  gapForDuty: { ...verdictOf('aldersyke-ak23s', 'KN 419G-65IR', boosted), other: 'margin' },
   threadCompound: { ...planOf('skerrow-sc20', 'TS 500 226'), other: 'always-reduced' },
   interval: { ...verdictOf('skerrow-sc20', 'TS 500 241'), other: 'cautious' },
   tightening: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'angle' },
   grease: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'dry' },
   orderOfWork: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'all-out' },
   battery: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'ignition-off' },
-  engineTemperature: { ...planOf('pellworth-pg57', 'KN 417T-59IR'), other: 'makers-procedure' },
+  engineTemperature: { ...planOf('pellworth-pg66', 'KN 417T-59IR'), other: 'makers-procedure' },
   sparePolicy: {
     engine: 'pellworth-pp20',
     part: 'KN 409G-59N',
@@ -98,7 +98,7 @@ const OUTCOMES: Readonly<Record<RuleId, Outcome & { other: string }>> = {
     },
     other: 'one-spare',
   },
-  twoPiece: { ...verdictOf('skerrow-tv50', 'HB/38/50.D1'), other: 'one-piece-first' },
+  twoPiece: { ...verdictOf('skerrow-tl24', 'HB/38/50.D1'), other: 'one-piece-first' },
   handFirst: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'one-by-one' },
   preGapped: { ...planOf('skerrow-sc20', 'KN 419G-63DR'), other: 'sample' },
   oneOrAllPlugs: { ...ofSwapTest('plug'), other: 'failed-one' },
@@ -142,8 +142,8 @@ describe('the house rules', () => {
 
 describe('a rule chosen anew', () => {
   test('judges open lines again as new judgements, keeps what was told, and flags what was sold', async () => {
-    const open = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F08');
-    const sold = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F08');
+    const open = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F09');
+    const sold = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F09');
     await sql`update stock set on_hand = 20`.execute(counter.owner);
     const at = `/api/slips/${sold.slipId}`;
     const released = (
@@ -212,7 +212,7 @@ describe('a rule chosen otherwise where a condition holds', () => {
   });
 
   test('judges open lines again, and goes before the default but after another that was chosen sooner', async () => {
-    const open = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F08');
+    const open = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F09');
     const done = await under('electrodeUpgrade', 'iron-head', 'allowed');
     expect((done.body as { toldOtherwise: number }).toldOtherwise).toBeGreaterThanOrEqual(1);
     const again = (await wren!.get(`/api/slips/${open.slipId}`).expect(200)).body as Slip;
@@ -220,9 +220,9 @@ describe('a rule chosen otherwise where a condition holds', () => {
     expect(again.lines[0]!.toldBefore[0]).toMatchObject({ changedBy: 'house rule Better electrode' });
     // HF22 has an iron head and a taper seat: what was chosen sooner speaks.
     await under('electrodeUpgrade', 'taper-seat', 'as-designed');
-    expect(await verdict('dunmarrow-hf22', 'IVX-D12T-F08')).toMatch(/^sell-with-advice/);
+    expect(await verdict('dunmarrow-hf22', 'IVX-D12T-F09')).toMatch(/^sell-with-advice/);
     await under('electrodeUpgrade', 'iron-head', null);
-    expect(await verdict('dunmarrow-hf22', 'IVX-D12T-F08')).toMatch(/^needs-supervisor/);
+    expect(await verdict('dunmarrow-hf22', 'IVX-D12T-F09')).toMatch(/^needs-supervisor/);
     await under('electrodeUpgrade', 'taper-seat', null);
   });
 
@@ -232,7 +232,7 @@ describe('a rule chosen otherwise where a condition holds', () => {
     expect(tray.rules.find(({ rule }) => rule === 'Better electrode')!.choice).toBe(
       'A better one may be sold, where the head is iron',
     );
-    const { sources } = findingOf(rowOf(tray, 'IVX-D12T-F08'), 'electrode');
+    const { sources } = findingOf(rowOf(tray, 'IVX-D12T-F09'), 'electrode');
     expect(sources.map((place) => tray.sources[place]!.source.name)).toContain(
       'House rule: Better electrode, where the head is iron',
     );
@@ -265,7 +265,7 @@ describe('a rule settled otherwise on one slip', () => {
     });
 
   test('holds for that slip alone, is told with who and why, and judges its lines again', async () => {
-    const slip = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F08');
+    const slip = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F09');
     expect(slip.lines[0]).toMatchObject({ verdict: 'needs-supervisor' });
     expect((await otherwise(slip, 'electrodeUpgrade', 'allowed')).status).toBe(403);
     const settled = (await otherwise(slip, 'electrodeUpgrade', 'allowed', isolde)).body as Slip;
@@ -273,19 +273,19 @@ describe('a rule settled otherwise on one slip', () => {
     expect(settled.rules).toEqual([
       expect.objectContaining({ rule: 'electrodeUpgrade', by: 'Isolde', reason: 'asked for by the customer' }),
     ]);
-    const other = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F08');
+    const other = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F09');
     expect(other.lines[0]).toMatchObject({ verdict: 'needs-supervisor' });
     const back = (await otherwise(settled, 'electrodeUpgrade', null, isolde)).body as Slip;
     expect([back.lines[0]!.verdict, back.rules]).toEqual(['needs-supervisor', []]);
   });
 
   test('changes how a part is fitted there, and gives way to the maker’s own instruction', async () => {
-    const slip = await begin({ engineId: 'skerrow-tv50' });
+    const slip = await begin({ engineId: 'skerrow-tl24' });
     const colder = (await otherwise(slip, 'engineTemperature', 'cold')).body as Slip;
     const drier = (await otherwise(colder, 'grease', 'dry')).body as Slip;
     const part = await partIdOf('KN 438G-61DR');
     const { steps } = (
-      await wren!.get(`/api/engines/skerrow-tv50/fitting-plan?part=${part}&slip=${drier.slipId}`).expect(200)
+      await wren!.get(`/api/engines/skerrow-tl24/fitting-plan?part=${part}&slip=${drier.slipId}`).expect(200)
     ).body as FittingPlan;
     const by = (title: string) => steps.find(({ rule }) => rule?.title === title)!.rule!.choice;
     expect(by('Boot grease')).toMatch(/^Dry and clean · on this slip: asked for/);
@@ -295,12 +295,12 @@ describe('a rule settled otherwise on one slip', () => {
   });
 
   test('the makers’ torques reach the order of work, and a position no wrench reaches is turned', async () => {
-    const tf25 = await plan('thrushgill-tf25', 'KN 419G-61NR');
-    expect(tf25).toMatch(
+    const tn17 = await plan('thrushgill-tn17', 'KN 419G-61NR');
+    expect(tn17).toMatch(
       /At 1, 2, 3: 25\.0–28\.0 N·m, aim at 26\.5 N·m.*in common.*At 4: No wrench reaches here, so by turn/s,
     );
-    expect(await plan('aldersyke-as24', 'KN 426G-63IR')).toMatch(
-      /22\.0–26\.0 N·m and 28\.0–34\.0 N·m \(the newer sheet counts\)|28\.0–34\.0 N·m and 22\.0–26\.0 N·m \(the newer sheet counts\)/,
+    expect(await plan('skerrow-sh28', 'KN 222G-63IR')).toMatch(
+      /15\.0–18\.0 N·m and 20\.0–24\.0 N·m \(the newer sheet counts\)|20\.0–24\.0 N·m and 15\.0–18\.0 N·m \(the newer sheet counts\)/,
     );
     expect(await plan('pellworth-pp20', 'KN 409G-59N')).toMatch(
       /No wrench reaches here, so by turn: from finger-tight ½ of a turn/,
@@ -333,7 +333,7 @@ describe('a line that needs the supervisor', () => {
   const reason = 'Customer keeps a log and changes yearly';
 
   test('is released from the queue with a reason, and waits again once it is judged anew', async () => {
-    const slip = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F08');
+    const slip = await lineOf(await begin({ engineId: 'dunmarrow-hf22' }), 'IVX-D12T-F09');
     const at = `/api/slips/${slip.slipId}/lines/${slip.lines[0]!.lineId}/release`;
     await write(wren!, 'post', at, { version: slip.version, reason }).expect(403);
     const waiting = (await isolde!.get('/api/releases/waiting').expect(200)).body as {
@@ -355,7 +355,7 @@ describe('a line that needs the supervisor', () => {
   test('is released by PIN at another’s counter, never by a starter’s own', async () => {
     const starter = await counter.as('starter');
     const begun = (await write(starter, 'post', '/api/slips', { engineId: 'dunmarrow-hf22' })).body as Slip;
-    const partId = await partIdOf('IVX-D12T-F08');
+    const partId = await partIdOf('IVX-D12T-F09');
     const slip = (await write(starter, 'post', `/api/slips/${begun.slipId}/lines`, { version: begun.version, partId }))
       .body as Slip;
     const at = `/api/slips/${slip.slipId}/lines/${slip.lines[0]!.lineId}/release-by-pin`;

@@ -99,7 +99,7 @@ describe('the engine stage', () => {
       .select('part_id')
       .where('printed', '=', 'HB/17V/55.J1')
       .executeTakeFirstOrThrow();
-    expect((await identify(`part:${part.part_id}`)).engines.map(({ code }) => code)).toEqual(['PG57']);
+    expect((await identify(`part:${part.part_id}`)).engines.map(({ code }) => code)).toEqual(['PG66']);
   });
 
   test.each([

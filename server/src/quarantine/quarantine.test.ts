@@ -314,7 +314,7 @@ describe('a delivery', () => {
 
   test('filled by two makers under one OE number says so; an unknown part or seller takes nothing in', async () => {
     const { sellerId } = await sellerOf('Norrad Wholesale');
-    const [one, two] = [await partOf('KN 419G-65IR'), await partOf('IVX-B19-J07')];
+    const [one, two] = [await partOf('KN 419G-65IR'), await partOf('IVX-B19-J06')];
     const line = (partId: string, quantity: number) => ({ partId, quantity, orderedUnder: 'AK/3081-447' });
     const mixed = (
       await write(wren!, 'post', '/api/deliveries', { sellerId, lines: [line(one, 5), line(two, 1)] }).expect(201)

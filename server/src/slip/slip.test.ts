@@ -70,7 +70,7 @@ describe('a line put on a slip', () => {
     const { slipId, version, lines } = first as Slip;
     const { body } = await write(wren, 'patch', `/api/slips/${slipId}`, {
       version,
-      engineId: 'aldersyke-as30t',
+      engineId: 'aldersyke-ak23s',
     }).expect(200);
     expect((body as Slip).lines[0]!.verdict).toBe('refuse');
     expect((body as Slip).open[0]).toMatchObject({ kind: 'refused', says: expect.stringMatching(/take it off/) });

@@ -114,7 +114,7 @@ describe('a rule settled on the slip', () => {
     });
     expect(settled.status).toBe(200);
     const verdictIn = async (query: string) =>
-      rowOf(await fetchTray(wren!, 'dunmarrow-hf22', `?most=400${query}`), 'IVX-D12T-F08').verdict;
+      rowOf(await fetchTray(wren!, 'dunmarrow-hf22', `?most=400${query}`), 'IVX-D12T-F09').verdict;
     expect(await verdictIn(`&slip=${slip.slipId}`)).toBe('sell-with-advice');
     expect(await verdictIn('')).toBe('needs-supervisor');
   });

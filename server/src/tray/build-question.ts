@@ -28,11 +28,12 @@ const LOOK_AT = [
   ['revision', 'read the revision on the coil'],
 ] as const satisfies readonly (readonly [keyof BuildChoice, string])[];
 
-/** What settles which build it is: its date, or what differs to the eye. */
+/** What settles which build it is: its date or serial number, or what differs to the eye. */
 export function buildQuestion(positions: readonly AskedPosition[], builds: readonly EngineBuild[]): string {
   const choices = buildChoices(positions, builds);
   const seen = LOOK_AT.filter(([trait]) => new Set(choices.map((choice) => choice[trait])).size > 1);
   const labels = choices.map(({ label }) => label).join(', or ');
   const or = seen.length === 0 ? '' : ` Or ${seen.map(([, how]) => how).join(', or ')}.`;
-  return `When was it built: ${labels}?${or}`;
+  const isBySerial = builds.some(({ fromSerial, toSerial }) => (fromSerial ?? toSerial) !== undefined);
+  return `${isBySerial ? 'Which serial number has it' : 'When was it built'}: ${labels}?${or}`;
 }

@@ -11,7 +11,7 @@ afterAll(() => counter.close());
 
 describe('duty', () => {
   test('moves the target on the heat rails and tells both schools', async () => {
-    const tray = await fetchTray(wren!, 'aldersyke-as30t', '?duty=boost:140,factory:60');
+    const tray = await fetchTray(wren!, 'aldersyke-ak23s', '?duty=boost:140,factory:60');
     expect(tray.duty.says).toBe('boost 140 kPa, was 60');
     expect(
       tray.duty.schools.filter(({ rule }) => rule === 'Heat with power').map(({ answer, chosen }) => [answer, chosen]),

@@ -61,14 +61,21 @@ describe('coils that changed with the build', () => {
     expect([await verdictIn('2018-02'), await verdictIn('2018-03')]).toEqual(['sell', 'refuse']);
   });
 
+  test('at a serial number are asked for it, whatever month is told', async () => {
+    const tray = await trayOf('aldersyke-as22', '?kind=coil&built=2012-05');
+    const row = rowOf(tray, coilOf('aldersyke-as22', 'own', 'serial to 408 211'));
+    expect(row.verdict).toBe('ask-first');
+    expect(tray.split!.question).toMatch(/^Which serial number has it: serial to 408 211, or serial 408 212 on\?/);
+  });
+
   test('by shape: a straight boot does not go down a stepped well', async () => {
-    const tray = await trayOf('aldersyke-as24', ofBuild('coil', 'model year 2011 on'));
-    const row = rowOf(tray, coilOf('aldersyke-as24', 'own', 'to model year 2010'));
+    const tray = await trayOf('aldersyke-as22', ofBuild('coil', 'serial 408 212 on'));
+    const row = rowOf(tray, coilOf('aldersyke-as22', 'own', 'serial to 408 211'));
     expect([row.verdict, findingOf(row, 'boot-angle').outcome]).toEqual(['refuse', 'refuse']);
   });
 
   test('differ by bank: the front bank’s coil is not long enough for the rear one’s wells, and is sold for its own', async () => {
-    const tray = await trayOf('skerrow-sh32', ofBuild('coil', 'Jun 2013 on'));
+    const tray = await trayOf('skerrow-sh28', '?kind=coil');
     const rear = tray.rows.find((row) => row.verdict === 'sell' && row.reason.startsWith('rear'));
     const front = tray.rows.find((row) => row.verdict === 'sell' && row.reason.startsWith('front'));
     const bootAsked = (row: typeof rear) => (row?.drawing.part === 'coil' ? row.drawing.asked.bootLengthMm : null);

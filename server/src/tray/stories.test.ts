@@ -32,9 +32,9 @@ describe('every demo engine', () => {
       const { rows } = trays.get(engineId)!;
       const named = rows.filter((row) => row.evidence.named);
       expect(named.length).toBeGreaterThan(0);
-      // Never without a word: of two pieces and seizing (the V8), a nut to take off (the pump), a life shorter than the
-      // interval (the boxer of four).
-      const told = ['skerrow-tv50', 'pellworth-pp20', 'thrushgill-tf25'];
+      // Never without a word: of two pieces, seizing and shorter-lived than the interval (the two-valve four), a nut to take
+      // off (the pump).
+      const told = ['skerrow-tl24', 'pellworth-pp20'];
       const verdict = told.includes(engineId) ? 'sell-with-advice' : 'sell';
       expect(named.map((row) => row.verdict)).toEqual(named.map(() => verdict));
       expect(rows.some((row) => row.verdict === 'refuse')).toBe(true);

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { OpenTray } from '@brackenfell/contract/open-tray';
 import { NearMisses, Tray } from '@brackenfell/contract/tray';
+import { demoWorld } from '@brackenfell/demo/world';
 import { CHECK_IDS } from '@brackenfell/core/fitment/check-ids';
 import { fetchTray, findingOf, openTestCounter, rowOf, type TestCounter } from '../testing/counter.ts';
 
@@ -86,7 +87,7 @@ describe('the tray of the SC20 over HTTP', () => {
     const agent = await counter.as('specialist');
     const { body } = await agent.get('/api/engines/skerrow-sc20/near-misses').expect(200);
     const { considered, byCheck } = NearMisses.parse(body);
-    expect(considered).toBe(223);
+    expect(considered).toBe(demoWorld.plugs.length);
     expect(byCheck.length).toBeGreaterThan(3);
     for (const { check, count, nearest } of byCheck) {
       expect(count).toBeGreaterThanOrEqual(nearest.length);

@@ -42,7 +42,12 @@ const LAYOUT_ROWS: Readonly<Record<string, readonly (readonly [count: number, sh
   twin: [[2, 0]],
   three: [[3, 0]],
   four: [[4, 0]],
+  five: [[5, 0]],
   six: [[6, 0]],
+  'vee-four': [
+    [2, 0],
+    [2, 8],
+  ],
   'vee-six': [
     [3, 0],
     [3, 8],

@@ -1,13 +1,13 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
-import { forward, hole, USUAL } from './position-forms.ts';
+import { built, forward, hole, USUAL } from './position-forms.ts';
 
-/** 5.0 V8 with three valves a cylinder: a two-piece plug with a long shell that seizes in the head. */
-export const skerrowTv50: EngineEntry = {
-  id: 'skerrow-tv50',
+/** 2.4 four with two valves a cylinder: a two-piece plug with a long shell that seizes in the head. */
+export const skerrowTl24: EngineEntry = {
+  id: 'skerrow-tl24',
   maker: 'skerrow',
-  code: 'TV50',
-  summary: '5.0 V8, petrol, three-valve, a coil on each plug',
-  layout: 'V8',
+  code: 'TL24',
+  summary: '2.4 four, petrol, two-valve, a coil on each plug',
+  layout: 'in line 4',
   visits: 9,
   source: { rank: 'engine-maker', name: 'Skerrow special procedure' },
   cautions: [
@@ -16,6 +16,7 @@ export const skerrowTv50: EngineEntry = {
   ],
   facts: {
     ...USUAL,
+    ...built({ boreMm: 90, strokeMm: 94, ratio: 9.3, ratedRpm: 5400 }),
     ...hole({ threadMm: 14, reachMm: 38, hexMm: 16, lengthMm: 62, wellBoreMm: 24 }),
     'position.centreDesign': 'platinum',
     'position.groundDesign': 'platinum',
@@ -24,7 +25,7 @@ export const skerrowTv50: EngineEntry = {
     'position.heat': { maker: 'kestrane', codes: ['61'] },
     'position.shellFitted': 'two-piece',
     'position.seizesTwoPiece': true,
-    'position.intervalKm': 100000,
+    'position.intervalKm': 100_000,
     'position.torque': { lowNm: 32, highNm: 36, nominalNm: 34, condition: 'with-compound' },
     'position.instructs': {
       rule: 'engineTemperature',
@@ -32,12 +33,12 @@ export const skerrowTv50: EngineEntry = {
       says: 'plugs are freed at a hand-warm head, in small turns back and forth',
     },
   },
-  positions: forward(8),
+  positions: forward(4),
   oeNumbers: [{ number: '40-80-330-021' }],
   traits: {
-    litres: 5.0,
+    litres: 2.4,
     fuel: 'petrol',
-    layout: 'vee-eight',
+    layout: 'four',
     leadsGo: 'coil-each',
     plugsPerCylinder: 1,
     boosted: false,
@@ -45,11 +46,11 @@ export const skerrowTv50: EngineEntry = {
     coilPins: 2,
   },
   vehicles: [
-    { make: 'Skerrow', model: 'Heath 4×4 5.0', from: 2006, to: 2012 },
-    { make: 'Skerrow', model: 'Fescue truck 5.0', from: 2006, to: 2012 },
-    { make: 'Skerrow', model: 'Fescue double cab 5.0', from: 2007, to: 2012 },
-    { make: 'Skerrow', model: 'Gorse 5.0', from: 2006, to: 2010 },
-    { make: 'Skerrow', model: 'Tussock pick-up 5.0', from: 2006, to: 2011 },
-    { make: 'Skerrow', model: 'Tussock recovery 5.0', from: 2008, to: 2012 },
+    { make: 'Skerrow', model: 'Heath 4×4 2.4', from: 2006, to: 2012 },
+    { make: 'Skerrow', model: 'Fescue truck 2.4', from: 2006, to: 2012 },
+    { make: 'Skerrow', model: 'Fescue double cab 2.4', from: 2007, to: 2012 },
+    { make: 'Skerrow', model: 'Gorse 2.4', from: 2006, to: 2010 },
+    { make: 'Skerrow', model: 'Tussock pick-up 2.4', from: 2006, to: 2011 },
+    { make: 'Skerrow', model: 'Tussock recovery 2.4', from: 2008, to: 2012 },
   ],
 };

@@ -1,12 +1,12 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
-import { forward, hole, USUAL } from './position-forms.ts';
+import { built, forward, hole, USUAL } from './position-forms.ts';
 
-/** 5.7 V8 for generator sets, on gas: taper M14, and a factory gap of 1.5 mm that asks much of the coil. */
-export const pellworthPg57: EngineEntry = {
-  id: 'pellworth-pg57',
+/** 6.6 V8 for generator sets, on gas: taper M14 at a narrow gap, a number that two makers fill, and no kilometres to count. */
+export const pellworthPg66: EngineEntry = {
+  id: 'pellworth-pg66',
   maker: 'pellworth',
-  code: 'PG57',
-  summary: '5.7 V8, gas, generator set, distributor and leads',
+  code: 'PG66',
+  summary: '6.6 V8, gas, generator set, distributor and leads',
   layout: 'V8',
   visits: 6,
   source: { rank: 'engine-maker', name: 'Pellworth set manual' },
@@ -18,11 +18,12 @@ export const pellworthPg57: EngineEntry = {
   ],
   facts: {
     ...USUAL,
+    ...built({ boreMm: 101.6, strokeMm: 101.6, ratio: 10, ratedRpm: 1800 }),
     ...hole({ threadMm: 14, reachMm: 17.5, seat: 'taper', hexMm: 16, lengthMm: 49, wellBoreMm: 'open' }),
     'position.centreDesign': 'iridium',
     'position.groundDesign': 'platinum',
-    'position.gapMm': { low: 1.45, high: 1.55 },
-    'position.oeDepthMm': 22.0,
+    'position.gapMm': { low: 0.55, high: 0.65 },
+    'position.oeDepthMm': 21.15,
     'position.heat': { maker: 'kestrane', codes: ['59'] },
     'position.fuel': 'gas',
     'position.intervalHours': 800,
@@ -30,12 +31,12 @@ export const pellworthPg57: EngineEntry = {
   },
   positions: forward(8),
   oeNumbers: [
-    { number: 'P-57-2210/3' },
-    { number: 'P-57-2190/1', note: 'early sets' },
-    { number: 'P-57-2190/2', note: 'early sets' },
+    { number: 'P-66-2210/3' },
+    { number: 'P-66-2190/1', note: 'early sets' },
+    { number: 'P-66-2190/2', note: 'early sets' },
   ],
   traits: {
-    litres: 5.7,
+    litres: 6.6,
     fuel: 'gas',
     layout: 'vee-eight',
     leadsGo: 'cap',
@@ -44,12 +45,12 @@ export const pellworthPg57: EngineEntry = {
     cooling: 'water',
   },
   vehicles: [
-    { make: 'Pellworth', model: 'G57 standby set', from: 1999 },
-    { make: 'Pellworth', model: 'G57 quarry set', from: 2001 },
-    { make: 'Pellworth', model: 'G57 hospital set', from: 2003, to: 2018 },
-    { make: 'Pellworth', model: 'G57 farm set', from: 2002, to: 2016 },
-    { make: 'Pellworth', model: 'G57 peak set', from: 2008 },
-    { make: 'Pellworth', model: 'G57 hire set', from: 2010 },
-    { make: 'Pellworth', model: 'W57 irrigation pump', from: 2004, to: 2019 },
+    { make: 'Pellworth', model: 'G66 standby set', from: 1999 },
+    { make: 'Pellworth', model: 'G66 quarry set', from: 2001 },
+    { make: 'Pellworth', model: 'G66 hospital set', from: 2003, to: 2018 },
+    { make: 'Pellworth', model: 'G66 farm set', from: 2002, to: 2016 },
+    { make: 'Pellworth', model: 'G66 peak set', from: 2008 },
+    { make: 'Pellworth', model: 'G66 hire set', from: 2010 },
+    { make: 'Pellworth', model: 'W66 irrigation pump', from: 2004, to: 2019 },
   ],
 };
