@@ -146,13 +146,26 @@ export const getInspection = endpoint('getInspection', {
   response: Inspection,
 });
 
+/** A journal after entries were added to it. */
+export const NotedEvidence = z
+  .object({
+    inspectionId: Id,
+    journal: z.array(Entry),
+    /** What was concluded was concluded before these entries. */
+    stale: z.boolean(),
+    /** A number or a price was among them: what it says has to be read with the whole inspection. */
+    rereads: z.boolean(),
+  })
+  .meta({ id: 'NotedEvidence' });
+export type NotedEvidence = z.infer<typeof NotedEvidence>;
+
 export const noteEvidence = endpoint('noteEvidence', {
   summary:
     'Add to an inspection’s journal. Nothing in it is ever altered; a later entry takes the place of an earlier.',
   roles: COUNTER,
   params: inspectionId,
   body: z.object({ entries: z.array(NewEntry).min(1).max(40) }).strict(),
-  response: Inspection,
+  response: NotedEvidence,
   idempotent: true,
 });
 

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { chooseFigures } from './catalogue/figure-store.ts';
+import type { Inspection, NotedEvidence } from '@brackenfell/contract/inspection';
 import type { Slip } from '@brackenfell/contract/slip';
 import type { Tray } from '@brackenfell/contract/tray';
 import { openTestCounter, write, type Agent, type TestCounter } from './testing/counter.ts';
@@ -69,6 +70,29 @@ describe('a question at the counter asks the database few things', () => {
       { subject: 'slip line', action: 'add', subject_id: second.lines[1]!.lineId },
       { subject: 'slip', action: 'add line', subject_id: slipId },
     ]);
+  });
+
+  test('an answer to a tell four at most, and an inspection as it stands five, however many readings it holds', async () => {
+    const part = (await agent.get('/api/part-numbers/IVX-C19-F10').expect(200)).body as { parts: { partId: string }[] };
+    const begun = { partId: part.parts[0]!.partId, pieces: 8 };
+    const { inspectionId, reference } = (await write(agent, 'post', '/api/inspections', begun).expect(201))
+      .body as Inspection;
+    const tells = reference!.content.tells;
+    const note = (piece: number) =>
+      write(agent, 'post', `/api/inspections/${inspectionId}/entries`, {
+        entries: tells.map(({ id }) => ({ what: 'tell', subject: id, piece, answer: 'genuine-like' })),
+      }).expect(200);
+    for (let piece = 1; piece < 8; piece += 1) await note(piece);
+    counter.statements.length = 0;
+    const { body } = await note(8);
+    const asked = counter.statements.filter((statement) => !/^(begin|commit)/.test(statement));
+    expect(asked.length).toBeLessThanOrEqual(4);
+    const { journal } = body as NotedEvidence;
+    expect(journal).toHaveLength(8 * tells.length);
+    counter.statements.length = 0;
+    const whole = (await agent.get(`/api/inspections/${inspectionId}`).expect(200)).body as Inspection;
+    expect(counter.statements.length).toBeLessThanOrEqual(5);
+    expect(whole.journal).toEqual(journal);
   });
 
   test('a figure that changes is in the next tray all the same, of a coil too', async () => {

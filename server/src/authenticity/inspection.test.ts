@@ -44,12 +44,18 @@ async function note(inspection: Inspection, answers: Record<string, string>): Pr
     Array.from({ length: inspection.pieces }, (_, i) => ({ what: 'tell', subject, piece: i + 1, answer })),
   );
   const at = `/api/inspections/${inspection.inspectionId}/entries`;
-  return (await write(wren!, 'post', at, { entries }).expect(200)).body as Inspection;
+  await write(wren!, 'post', at, { entries }).expect(200);
+  return show(inspection);
 }
 
-const noteOne = async (inspection: Inspection, entry: object): Promise<Inspection> =>
-  (await write(wren!, 'post', `/api/inspections/${inspection.inspectionId}/entries`, { entries: [entry] }).expect(200))
-    .body as Inspection;
+const show = async ({ inspectionId }: Inspection): Promise<Inspection> =>
+  (await wren!.get(`/api/inspections/${inspectionId}`).expect(200)).body as Inspection;
+
+const noteOne = async (inspection: Inspection, entry: object): Promise<Inspection> => {
+  const at = `/api/inspections/${inspection.inspectionId}/entries`;
+  await write(wren!, 'post', at, { entries: [entry] }).expect(200);
+  return show(inspection);
+};
 
 const conclude = async (inspection: Inspection): Promise<Inspection> =>
   (await write(wren!, 'post', `/api/inspections/${inspection.inspectionId}/conclude`, { hold: false }).expect(200))

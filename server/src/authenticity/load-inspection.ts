@@ -4,18 +4,15 @@ import { MEASURED, type DecodedSpan } from '@brackenfell/core/authenticity/measu
 import { MEASURED_IDS, type MeasuredId } from '@brackenfell/core/authenticity/tell';
 import { decodeNumber, type NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
 import type { Inspection } from '@brackenfell/contract/inspection';
-import { readPartSheets } from '../catalogue/fact-store.ts';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
 import { decodedView } from '../part/present.ts';
-import { readMakerId, readNames, readRecorded } from '../part/store.ts';
 import { plugShape } from '../tray/shapes.ts';
-import { readPartRows } from '../catalogue/part-store.ts';
-import { readPaper } from './paper-trail.ts';
+import { findInspection, readAround, type JournalRow } from './matter-store.ts';
+import { judgePaper } from './paper-trail.ts';
 import { referenceView } from './reference-routes.ts';
-import { findReference, readReferenceRows } from './reference-store.ts';
-import { findInspection, readBearers, readConclusion, readJournal, readRecord } from '../inspection/store.ts';
 
 /** The catalogue's figures of what can be measured on a piece. */
 export function measuredFigures(sheet: FactSheet): Partial<Record<MeasuredId, number>> {
@@ -46,59 +43,59 @@ function decodedSpans(printed: string, grammar: NumberGrammar | undefined): Part
   );
 }
 
-const PAID = 'paidMinor';
+/** What a price paid is noted under. */
+export const PAID = 'paidMinor';
+export const NO_INSPECTION = 'There is no inspection of that number.';
 
-/** An inspection with everything it is judged from, as it stands now. */
+/** The journal as everybody reads it. */
+export const journalView = (journal: readonly JournalRow[]): Inspection['journal'] =>
+  journal.map(({ what, subject, piece, answer, value, device, at, by }) => ({
+    what,
+    subject,
+    piece,
+    answer,
+    value,
+    device,
+    by,
+    at: at.toISOString(),
+  }));
+
+/** An inspection with everything it is judged from, as it stands now: two readings and the catalogue's version. */
 export async function loadInspection(
   context: Context,
   db: Database,
   inspectionId: string,
 ): Promise<Inspection | Trouble> {
-  const row = await findInspection(db, inspectionId);
-  if (!row) return trouble('not-found', 'There is no inspection of that number.');
-  const [part] = await readPartRows(db, [row.part_id]);
-  const journal = await readJournal(db, inspectionId);
-  const names = await readNames(db, row.part_id);
-  const makerId = await readMakerId(db, row.part_id);
-  const held = await context.sheets.at(db);
-  const sheet = (await readPartSheets(db, held.scales, [row.part_id])).get(row.part_id)!;
-  const reference = row.reference_id === null ? undefined : await findReference(db, row.reference_id);
-  const others = await readReferenceRows(db, { makerId, partKind: part!.kind });
-  // Of a piece that was out of sight, the seller's record says nothing.
-  const record = await readRecord(db, row.channel === 'returned' ? null : row.seller_id, row.batch_id);
+  const found = await findInspection(db, inspectionId);
+  if (!found) return trouble('not-found', NO_INSPECTION);
+  const { row, journal, conclusion, reference } = found;
+  context.entryFrames.keep(inspectionId, { pieces: row.pieces, content: reference?.content });
   const batchCode = latestEntry(journal, { what: 'number', subject: 'batch', piece: 0 })?.answer ?? row.code ?? '';
   const paidMinor = latestEntry(journal, { what: 'measure', subject: PAID, piece: 0 })?.value ?? row.unit_cost_minor;
-  const paper = await readPaper(db, {
-    partId: row.part_id,
-    sellerId: row.seller_id,
-    batchId: row.batch_id,
-    batchCode,
-    paidMinor,
-    content: reference?.content,
+  const numbers = journal
+    .filter(({ what, subject, answer }) => what === 'number' && subject !== 'batch' && answer !== 'withdrawn')
+    .map(({ answer }) => answer);
+  const papers = { partId: row.part_id, sellerId: row.seller_id, batchId: row.batch_id, batchCode };
+  const { part, makerId, names, recorded, references, record, elsewhere, bearers } = await readAround(db, papers, {
+    // Of a piece that was out of sight, the seller's record says nothing.
+    recordOf: row.channel === 'returned' ? null : row.seller_id,
+    numbers,
   });
-  const numbers = journal.filter(
-    ({ what, subject, answer }) => what === 'number' && subject !== 'batch' && answer !== 'withdrawn',
-  );
-  const bearers = await readBearers(
-    db,
-    numbers.map(({ answer }) => answer),
-  );
-  const index = await context.indexes.at(db);
-  const decoded =
-    part!.kind === 'plug'
-      ? decodedView(part!.printed, index.grammars.get(makerId), await readRecorded(db, row.part_id))
-      : null;
-  const conclusion = await readConclusion(db, inspectionId);
+  const kind = part.kind as PartKind;
+  const { sheet, version } = await context.sheets.ofPart(db, kind, row.part_id);
+  const index = await context.indexes.at(db, version);
+  const paper = judgePaper({ batchCode, paidMinor, content: reference?.content }, elsewhere);
+  const decoded = kind === 'plug' ? decodedView(part.printed, index.grammars.get(makerId), recorded) : null;
   return {
     inspectionId,
     part: {
       partId: row.part_id,
-      printed: part!.printed,
-      maker: part!.maker,
+      printed: part.printed,
+      maker: part.maker,
       makerId,
-      kind: part!.kind,
-      names: [...new Set([part!.printed, ...names.map(({ printed }) => printed)])],
-      shape: part!.kind === 'plug' ? plugShape(sheet) : null,
+      kind: part.kind,
+      names: [...new Set([part.printed, ...names])],
+      shape: kind === 'plug' ? plugShape(sheet) : null,
     },
     seller: row.seller_id === null ? null : { sellerId: row.seller_id, name: row.seller_name! },
     channel: row.channel,
@@ -112,7 +109,7 @@ export async function loadInspection(
     paper: paper.items,
     price: paidMinor === null ? null : { paidMinor, usualMinor: paper.usualMinor },
     reference: reference ? referenceView(reference) : null,
-    otherReferences: others
+    otherReferences: references
       .filter(({ id }) => id !== row.reference_id)
       .map(({ id, content }) => ({ referenceId: id, title: content.title })),
     referenceUsed: row.reference_used,
@@ -121,7 +118,7 @@ export async function loadInspection(
     askedFor: row.asked_for,
     catalogue: measuredFigures(sheet),
     bearers: Object.fromEntries(
-      [...new Set(numbers.map(({ answer }) => answer))].map((answer) => [
+      [...new Set(numbers)].map((answer) => [
         answer,
         bearers
           .filter(({ asked }) => asked === answer)
@@ -135,20 +132,11 @@ export async function loadInspection(
             .slice(1)
             .map(({ says }) => says)
             .join(', '),
-          figures: decodedSpans(part!.printed, index.grammars.get(makerId)),
+          figures: decodedSpans(part.printed, index.grammars.get(makerId)),
           against: decoded.mismatches.map(({ says }) => says),
         }
       : null,
-    journal: journal.map(({ what, subject, piece, answer, value, device, at, by }) => ({
-      what,
-      subject,
-      piece,
-      answer,
-      value,
-      device,
-      by,
-      at: at.toISOString(),
-    })),
+    journal: journalView(journal),
     slip: row.slip_id === null ? null : { slipId: row.slip_id, docket: row.docket!, lineId: row.slip_line_id! },
     conclusion: conclusion
       ? {

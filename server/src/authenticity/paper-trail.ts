@@ -2,14 +2,11 @@ import { readBatchCode, type BatchCodeGrammar } from '@brackenfell/core/authenti
 import { paperItems } from '@brackenfell/core/authenticity/paper';
 import { median, readPrice } from '@brackenfell/core/authenticity/price';
 import type { Inspection } from '@brackenfell/contract/inspection';
-import type { Database } from '../db/database.ts';
 import type { ReferenceRow } from './reference-store.ts';
-import { readCodeUses, readUsualPrices } from '../inspection/store.ts';
+import type { Elsewhere } from './matter-store.ts';
 
+/** What is known of the paper of some pieces. */
 interface Papers {
-  readonly partId: string;
-  readonly sellerId: string | null;
-  readonly batchId: string | null;
   readonly batchCode: string;
   readonly paidMinor: number | null;
   readonly content: Pick<ReferenceRow['content'], 'batchCode' | 'from' | 'to'> | undefined;
@@ -18,27 +15,27 @@ interface Papers {
 const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** What batch code and price say of pieces, held against everything else the shop has received. */
-export async function readPaper(
-  db: Database,
-  { partId, sellerId, batchId, batchCode, paidMinor, content }: Papers,
-): Promise<{
+export function judgePaper(
+  { batchCode, paidMinor, content }: Papers,
+  { otherNumbers, sellers, pricesMinor }: Elsewhere,
+): {
   items: Inspection['paper'];
   codeSays: Inspection['batchCodeSays'];
   usualMinor: number | null;
-}> {
+} {
   const grammar: BatchCodeGrammar | null | undefined = content?.batchCode;
   const code = batchCode === '' || !grammar ? undefined : readBatchCode(batchCode, grammar, today());
-  const prices = await readUsualPrices(db, partId, batchId);
   const items = paperItems({
     code,
-    ...(await readCodeUses(db, { partId, code: batchCode, sellerId })),
-    price: paidMinor === null ? undefined : readPrice(paidMinor, prices),
+    otherNumbers,
+    sellers,
+    price: paidMinor === null ? undefined : readPrice(paidMinor, pricesMinor),
     packaging: content,
   });
   return {
     items: items.map((item) => ({ ...item, aspect: 'paper' as const })),
     codeSays: code && 'parts' in code ? code.parts.map(({ code: text, says }) => ({ code: text, says })) : [],
-    usualMinor: prices.length === 0 ? null : Math.round(median(prices)),
+    usualMinor: pricesMinor.length === 0 ? null : Math.round(median(pricesMinor)),
   };
 }
 

@@ -18,17 +18,28 @@ export interface ReferenceRow {
 const COLUMNS = sql`r.id, r.maker_id, m.name as maker, r.part_kind, r.generation, r.version, r.content, s.name as by, r.at`;
 const JOINS = sql`from proof_reference r join maker m on m.id = r.maker_id left join staff s on s.id = r.staff_id`;
 
-/** The latest version of each reference: of one maker and kind of part, or of all. */
-export async function readReferenceRows(
+/** References: the one an inspection is held against, or the latest version of each, of a part's maker and kind or of all. */
+export const referencesOf = (
+  of: { inspectionId: string } | { ofPart: string } | { makerId: string; partKind: string } | 'all',
+) =>
+  of !== 'all' && 'inspectionId' in of
+    ? sql<ReferenceRow>`(
+        select ${COLUMNS} ${JOINS} where r.id = (select reference_id from inspection where id = ${of.inspectionId}))`
+    : sql<ReferenceRow>`(
+        select distinct on (m.name, r.part_kind, r.generation) ${COLUMNS} ${JOINS}
+         where ${
+           of === 'all'
+             ? sql`true`
+             : 'ofPart' in of
+               ? sql`(r.maker_id, r.part_kind) = (select maker_id, kind from part where id = ${of.ofPart})`
+               : sql`r.maker_id = ${of.makerId} and r.part_kind = ${of.partKind}`
+         }
+         order by m.name, r.part_kind, r.generation, r.version desc)`;
+
+export const readReferenceRows = async (
   db: Database,
-  of?: { makerId: string; partKind: string },
-): Promise<ReferenceRow[]> {
-  const { rows } = await sql<ReferenceRow>`
-    select distinct on (m.name, r.part_kind, r.generation) ${COLUMNS} ${JOINS}
-     where ${of ? sql`r.maker_id = ${of.makerId} and r.part_kind = ${of.partKind}` : sql`true`}
-     order by m.name, r.part_kind, r.generation, r.version desc`.execute(db);
-  return rows;
-}
+  of: { ofPart: string } | { makerId: string; partKind: string } | 'all' = 'all',
+): Promise<ReferenceRow[]> => (await referencesOf(of).execute(db)).rows;
 
 /** One version of a reference, as an inspection was made with it. */
 export async function findReference(db: Database, referenceId: string): Promise<ReferenceRow | undefined> {

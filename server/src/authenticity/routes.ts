@@ -22,44 +22,58 @@ import type { Writing } from '../db/database.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
 import { changeBatch } from '../stock/move-batch.ts';
+import type { EntryFrame } from '../inspection/entry-frames.ts';
 import { inspectionLine } from '../inspection/present.ts';
 import { addBatch, noteOnSlips, readBatches } from '../stock/batch-store.ts';
 import { findSeller, SELLER_NOT_SAID } from '../stock/seller-store.ts';
-import { readMakerId } from '../part/store.ts';
 import { readPartRows } from '../catalogue/part-store.ts';
 import { findLine, nameBatch } from '../slip/line-store.ts';
-import { loadInspection } from './load-inspection.ts';
+import { readBearers } from './bearer-store.ts';
+import { journalView, loadInspection, NO_INSPECTION, PAID } from './load-inspection.ts';
+import { addEntries, findInspection } from './matter-store.ts';
 import { chooseReference } from './paper-trail.ts';
 import { findReference, readReferenceRows } from './reference-store.ts';
 import {
   addConclusion,
-  addEntries,
   addInspection,
   listInspectionRows,
   lockInspection,
-  readBearers,
   setInspectionBatch,
 } from '../inspection/store.ts';
 
 /** Why an entry cannot be noted, or undefined. */
 function wrongEntry(
-  inspection: Inspection,
+  { pieces, content }: EntryFrame,
   { what, subject, piece, answer, value }: Pick<Entry, 'what' | 'subject' | 'piece' | 'answer' | 'value'>,
 ): string | undefined {
-  if (piece > inspection.pieces) return `there are ${inspection.pieces} pieces`;
+  if (piece > pieces) return `there are ${pieces} pieces`;
   const withdrawn = answer === 'withdrawn';
   switch (what) {
     case 'tell':
       if (piece === 0) return 'a tell belongs to a piece';
-      if (!inspection.reference?.content.tells.some(({ id }) => id === subject)) return 'no such tell in the reference';
+      if (!content?.tells.some(({ id }) => id === subject)) return 'no such tell in the reference';
       return withdrawn || (TELL_ANSWERS as readonly string[]).includes(answer) ? undefined : 'no such answer';
     case 'measure':
-      if (subject !== 'paidMinor' && !(MEASURED_IDS as readonly string[]).includes(subject)) return 'no such quantity';
+      if (subject !== PAID && !(MEASURED_IDS as readonly string[]).includes(subject)) return 'no such quantity';
       return withdrawn || (value !== null && value >= 0) ? undefined : 'must hold a reading';
     case 'number':
       if (subject !== 'batch' && !(NUMBER_PLACES as readonly string[]).includes(subject)) return 'no such place';
       return answer.trim() === '' ? 'must hold what was read' : undefined;
   }
+}
+
+/** Whether an entry changes more than the journal: what a number or a price says is found out by asking the catalogue. */
+const rereads = ({ what, subject }: Pick<Entry, 'what' | 'subject'>): boolean =>
+  what === 'number' || (what === 'measure' && subject === PAID);
+
+async function frameOf(context: Context, trx: Writing, inspectionId: string): Promise<EntryFrame | undefined> {
+  const kept = context.entryFrames.of(inspectionId);
+  if (kept) return kept;
+  const found = await findInspection(trx, inspectionId);
+  if (!found) return undefined;
+  const frame = { pieces: found.row.pieces, content: found.reference?.content };
+  context.entryFrames.keep(inspectionId, frame);
+  return frame;
 }
 
 export function inspectionRoutes(app: Express, context: Context): void {
@@ -69,7 +83,7 @@ export function inspectionRoutes(app: Express, context: Context): void {
   serve(app, context, getInspection, ({ params, db }) => loadInspection(context, db, params.inspectionId));
 
   serve(app, context, readNumber, async ({ params, db }) => ({
-    parts: (await readBearers(db, [params.number], true)).map(({ id, printed, maker, kind, worn }) => ({
+    parts: (await readBearers(db, params.number)).map(({ id, printed, maker, kind, worn }) => ({
       partId: id,
       printed,
       maker,
@@ -92,7 +106,7 @@ export function inspectionRoutes(app: Express, context: Context): void {
     const seller = await findSeller(trx, sellerId === undefined ? { name: SELLER_NOT_SAID } : { id: sellerId });
     if (!seller)
       return trouble('invalid-request', 'Choose a seller that is known here.', { sellerId: 'no such seller' });
-    const references = await readReferenceRows(trx, { makerId: await readMakerId(trx, part.id), partKind: part.kind });
+    const references = await readReferenceRows(trx, { ofPart: part.id });
     const asked = body.referenceId === null ? undefined : await findReference(trx, body.referenceId);
     const inspectionId = await addInspection(trx, {
       part_id: part.id,
@@ -111,17 +125,24 @@ export function inspectionRoutes(app: Express, context: Context): void {
   });
 
   serve(app, context, noteEvidence, async ({ params, body, staff, trx }) => {
-    const inspection = await loadInspection(context, trx, params.inspectionId);
-    if (isTrouble(inspection)) return inspection;
+    const { inspectionId } = params;
+    const frame = await frameOf(context, trx, inspectionId);
+    if (!frame) return trouble('not-found', NO_INSPECTION);
     for (const [i, entry] of body.entries.entries()) {
-      const wrong = wrongEntry(inspection, entry);
+      const wrong = wrongEntry(frame, entry);
       if (wrong) return trouble('invalid-request', 'Correct what is named.', { [`entries.${i}`]: wrong });
     }
-    await addEntries(
+    const { journal, concludedLength } = await addEntries(
       trx,
-      body.entries.map((entry) => ({ ...entry, inspection_id: params.inspectionId, staff_id: staff.id })),
+      inspectionId,
+      body.entries.map((entry) => ({ ...entry, staff_id: staff.id })),
     );
-    return loadInspection(context, trx, params.inspectionId);
+    return {
+      inspectionId,
+      journal: journalView(journal),
+      stale: concludedLength !== null && concludedLength !== journal.length,
+      rereads: body.entries.some(rereads),
+    };
   });
 
   serve(app, context, concludeInspection, async ({ params, body, staff, trx }) => {

@@ -57,8 +57,9 @@ export class CatalogueIndexes {
     return this.at(db);
   }
 
-  async at(db: Database): Promise<CatalogueIndex> {
-    const version = await readCatalogueVersion(db);
+  /** `known`: the catalogue's version where a caller has just read it. */
+  async at(db: Database, known?: string): Promise<CatalogueIndex> {
+    const version = known ?? (await readCatalogueVersion(db));
     this.#lookedAt = performance.now();
     if (this.#held?.version === version) return this.#held;
     this.#making ??= makeIndex(db, version).finally(() => (this.#making = undefined));

@@ -1,5 +1,6 @@
 import type { HeatScales } from '@brackenfell/core/facts/fact';
 import type { FactSheet } from '@brackenfell/core/facts/facts';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import { PlugColumns } from '@brackenfell/core/plugs/screening/plug-columns';
 import type { Database } from '../db/database.ts';
 import {
@@ -79,6 +80,17 @@ export class FactSheets {
     const held = await this.at(db);
     const { version, parts } = await this.#others.upTo(held.version);
     return { ...held, version, others: parts };
+  }
+
+  /** What is known of one part, and the version at which it is. */
+  async ofPart(db: Database, kind: PartKind, partId: string): Promise<{ sheet: FactSheet; version: string }> {
+    if (kind === 'plug') {
+      const { plugs, version } = await this.withPlugs(db);
+      const place = plugs.placeOf(partId);
+      return { sheet: place === undefined ? {} : plugs.sheetOf(place), version };
+    }
+    const { others, version } = await this.withOthers(db);
+    return { sheet: others.get(partId)?.sheet ?? {}, version };
   }
 
   /** Sheets of what the given engine positions ask. */

@@ -4,6 +4,7 @@ import { simulatedPlates, type PlateRegister } from '@brackenfell/stand-ins/plat
 import { CatalogueIndexes } from '../catalogue/catalogue-index.ts';
 import { FactSheets } from '../catalogue/fact-sheets.ts';
 import type { Database } from '../db/database.ts';
+import { EntryFrames } from '../inspection/entry-frames.ts';
 import { RecentSessions } from '../staff/recent-sessions.ts';
 
 /** What every route works with. */
@@ -12,6 +13,7 @@ export interface Context {
   readonly sheets: FactSheets;
   readonly indexes: CatalogueIndexes;
   readonly recentSessions: RecentSessions;
+  readonly entryFrames: EntryFrames;
   /** The register of plates and serial numbers: the simulated one until a real one is put in its place. */
   readonly plates: PlateRegister;
   readonly log: Logger;
@@ -40,6 +42,7 @@ export function createContext(
     sheets: new FactSheets(db),
     indexes: new CatalogueIndexes(),
     recentSessions: new RecentSessions(),
+    entryFrames: new EntryFrames(),
     plates: simulatedPlates,
     log,
     webFolder,

@@ -19,7 +19,7 @@ import { readPartRows } from '../catalogue/part-store.ts';
 import { readFills } from './fills.ts';
 import { readGraph } from './graph.ts';
 import { decodedView, factLines } from './present.ts';
-import { readEnginesOf, readMakerId, readNames, readRecorded, readReferences } from './store.ts';
+import { asRecordedFigure, namesOf, readEnginesOf, readMakerId, readReferences, recordedOf } from './store.ts';
 
 const NO_PART = 'No part of this catalogue has that number.';
 const MOST_JUDGED = 20;
@@ -29,13 +29,13 @@ export function partRoutes(app: Express, context: Context): void {
     const [part] = await readPartRows(db, [params.partId]);
     if (!part) return trouble('not-found', NO_PART);
     const [names, references, engines, held, index, makerId, recorded, renamings] = await Promise.all([
-      readNames(db, part.id),
+      namesOf(db, part.id).execute(),
       readReferences(db, part.id),
       readEnginesOf(db, part.id),
       context.sheets.at(db),
       context.indexes.at(db),
       readMakerId(db, part.id),
-      readRecorded(db, part.id),
+      recordedOf(db, part.id).execute(),
       readRenamings(db, [part.id]),
     ]);
     const sheet = (await readPartSheets(db, held.scales, [part.id])).get(part.id)!;
@@ -49,7 +49,10 @@ export function partRoutes(app: Express, context: Context): void {
       kind: part.kind,
       names,
       facts: isPartKind(part.kind) ? factLines(sheet, sayIn(query.units)) : [],
-      decoded: part.kind === 'plug' ? decodedView(part.printed, index.grammars.get(makerId), recorded) : null,
+      decoded:
+        part.kind === 'plug'
+          ? decodedView(part.printed, index.grammars.get(makerId), recorded.map(asRecordedFigure))
+          : null,
       succession: tellSuccession(
         followSupersession(part.id, renamings),
         new Map(renamed.map((other) => [other.id, other])),

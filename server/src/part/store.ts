@@ -1,10 +1,10 @@
-import { sql } from 'kysely';
+import { sql, type InferResult } from 'kysely';
 import { asDecoded, type RecordedFigure } from '@brackenfell/core/part-numbers/grammar';
 import type { Database } from '../db/database.ts';
 
-export async function readNames(db: Database, partId: string) {
-  return db.selectFrom('part_name').select(['kind', 'printed']).where('part_id', '=', partId).orderBy('id').execute();
-}
+/** Every name of a part, as printed. */
+export const namesOf = (db: Database, partId: string) =>
+  db.selectFrom('part_name').select(['kind', 'printed']).where('part_id', '=', partId).orderBy('id');
 
 /** References in and out of a part that nobody has rejected. */
 export async function readReferences(db: Database, partId: string) {
@@ -45,13 +45,16 @@ export async function readMakerId(db: Database, partId: string): Promise<string>
 }
 
 /** The figures of a part that stand, from every source, to hold its number against. */
-export async function readRecorded(db: Database, partId: string): Promise<RecordedFigure[]> {
-  const rows = await db
+export const recordedOf = (db: Database, partId: string) =>
+  db
     .selectFrom('chosen_figure')
     .innerJoin('figure', 'figure.id', 'chosen_figure.figure_id')
     .select(['figure.attribute', 'figure.value', 'figure.source_name'])
     .where('chosen_figure.part_id', '=', partId)
-    .orderBy('figure.id')
-    .execute();
-  return rows.map((row) => ({ fact: row.attribute, source: row.source_name, ...asDecoded(row.value) }));
-}
+    .orderBy('figure.id');
+
+export const asRecordedFigure = (row: InferResult<ReturnType<typeof recordedOf>>[number]): RecordedFigure => ({
+  fact: row.attribute,
+  source: row.source_name,
+  ...asDecoded(row.value),
+});

@@ -5,9 +5,9 @@ import { mixedUnderOneNumber } from '@brackenfell/core/authenticity/set-integrit
 import { suggestInspection } from '@brackenfell/core/authenticity/suggest-inspection';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { getDelivery, listDeliveries, receiveDelivery, type Delivery } from '@brackenfell/contract/delivery';
-import { chooseReference, readPaper } from '../authenticity/paper-trail.ts';
+import { chooseReference, judgePaper } from '../authenticity/paper-trail.ts';
 import { readReferenceRows } from '../authenticity/reference-store.ts';
-import { readRecord } from '../inspection/store.ts';
+import { readElsewhere, readRecord } from '../authenticity/matter-store.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
@@ -32,14 +32,16 @@ async function showDelivery(db: Database, deliveryId: string): Promise<Delivery 
   for (const batch of batches) {
     const { maker_id, kind, ordered_under, part_on_hand, inspection_id } = more.get(batch.id)!;
     const reference = chooseReference(await readReferenceRows(db, { makerId: maker_id, partKind: kind }), batch.code);
-    const paper = await readPaper(db, {
+    const elsewhere = await readElsewhere(db, {
       partId: batch.part_id,
       sellerId: row.seller_id,
       batchId: batch.id,
       batchCode: batch.code,
-      paidMinor: batch.unit_cost_minor,
-      content: reference?.content,
     });
+    const paper = judgePaper(
+      { batchCode: batch.code, paidMinor: batch.unit_cost_minor, content: reference?.content },
+      elsewhere,
+    );
     lines.push({
       batchId: batch.id,
       partId: batch.part_id,

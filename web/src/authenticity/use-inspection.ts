@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { judgeInspection } from '@brackenfell/core/authenticity/inspection';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
-import type { Inspection } from '@brackenfell/contract/inspection';
+import type { Inspection, NotedEvidence } from '@brackenfell/contract/inspection';
 import { matterOf } from '@brackenfell/contract/inspection-matter';
 import { useSession } from '../session/use-session.ts';
 import { call } from '../wire/call.ts';
@@ -17,10 +17,27 @@ const MOST_ENTRIES = 40;
 const TRY_AGAIN_MS = 5000;
 const keyOf = (inspectionId: string) => ['inspection', inspectionId] as const;
 
+/** Notes entries, and gives the journal they stand in: of numbers and prices the whole inspection, for it says more now. */
+async function noted(
+  inspectionId: string,
+  entries: readonly NewEntry[],
+  key: string,
+): Promise<NotedEvidence | Inspection> {
+  const params = { inspectionId };
+  const reply = await call('noteEvidence', { params, body: { entries: [...entries] } }, { key });
+  return reply.rereads ? call('getInspection', { params }) : reply;
+}
+
+/** An inspection as it stands after what the server answered. */
+function after(reply: NotedEvidence | Inspection, known: Inspection | undefined): Inspection | undefined {
+  if ('part' in reply) return reply;
+  const { journal, stale } = reply;
+  return known && { ...known, journal, conclusion: known.conclusion && { ...known.conclusion, stale } };
+}
+
 async function send({ inspectionId, entries, key }: Waiting) {
   try {
-    const stored = await call('noteEvidence', { params: { inspectionId }, body: { entries: [...entries] } }, { key });
-    return { stored };
+    return { stored: await noted(inspectionId, entries, key) };
   } catch (error) {
     return failureOf(error);
   }
@@ -40,7 +57,8 @@ export function useInspection(inspectionId: string) {
   const staffId = me?.id;
   const told = useMemo(
     () => ({
-      onStored: (inspection: Inspection) => void queries.setQueryData(keyOf(inspection.inspectionId), inspection),
+      onStored: (reply: NotedEvidence | Inspection) =>
+        void queries.setQueryData<Inspection>(keyOf(reply.inspectionId), (known) => after(reply, known)),
       onRefused: (why: string) => void toast.error(why),
     }),
     [queries],
@@ -120,7 +138,7 @@ export function useRepack() {
         .slice(-MOST_ENTRIES)
         .map(({ at: _at, by: _by, ...entry }) => entry);
       if (kept.length === 0) return begun;
-      return call('noteEvidence', { params: { inspectionId: begun.inspectionId }, body: { entries: kept } });
+      return after(await noted(begun.inspectionId, kept, crypto.randomUUID()), begun) ?? begun;
     },
     onSuccess: (begun) => {
       client.setQueryData(keyOf(begun.inspectionId), begun);
