@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { MATCH_STAGES } from '@brackenfell/core/part-numbers/match-name';
 import { AskedDimensions } from './dimensions.ts';
 import { StoredKind } from './part-kind.ts';
-import { BATCH_STATES } from './inspection.ts';
+import { BATCH_STATES } from '@brackenfell/core/authenticity/batch-states';
 import { EngineKey, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
 
 const LONGEST_QUESTION = 120;

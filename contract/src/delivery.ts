@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { CHANNELS } from '@brackenfell/core/authenticity/prior';
 import { COUNTER, endpoint, EVERYONE, Id, line } from './endpoint.ts';
-import { BATCH_STATES } from './inspection.ts';
+import { BATCH_STATES } from '@brackenfell/core/authenticity/batch-states';
 
 export const MOST_DELIVERED_LINES = 60;
 

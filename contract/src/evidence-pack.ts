@@ -3,7 +3,8 @@ import { BANDS } from '@brackenfell/core/authenticity/judge-piece';
 import { CHANNELS } from '@brackenfell/core/authenticity/prior';
 import { TELL_ANSWERS } from '@brackenfell/core/authenticity/tell';
 import { endpoint, EVERYONE, Id } from './endpoint.ts';
-import { BATCH_STATES, REFERENCES_USED } from './inspection.ts';
+import { BATCH_STATES } from '@brackenfell/core/authenticity/batch-states';
+import { REFERENCES_USED } from './inspection.ts';
 
 const Step = z.object({
   title: z.string(),

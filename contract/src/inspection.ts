@@ -1,3 +1,4 @@
+import { BATCH_STATES } from '@brackenfell/core/authenticity/batch-states';
 import { z } from 'zod';
 import { BANDS } from '@brackenfell/core/authenticity/judge-piece';
 import { CHANNELS } from '@brackenfell/core/authenticity/prior';
@@ -6,7 +7,6 @@ import { ProofReference } from './proof-reference.ts';
 import { PlugShape } from './shapes.ts';
 import { StoredKind } from './part-kind.ts';
 
-export const BATCH_STATES = ['open', 'held', 'released', 'confirmed'] as const;
 export const REFERENCES_USED = ['drawings', 'shop-stock', 'removed-original'] as const;
 export const MOST_PIECES = 16;
 

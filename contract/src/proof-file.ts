@@ -1,3 +1,4 @@
+import { BATCH_STATES } from '@brackenfell/core/authenticity/batch-states';
 import { z } from 'zod';
 import { CHANNELS } from '@brackenfell/core/authenticity/prior';
 import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
@@ -25,7 +26,7 @@ export const ProofFile = z.object({
       onHand: z.number().int().min(0),
       unitCostMinor: z.number().int().positive().nullable().default(null),
       receivedOn: day,
-      state: z.enum(['open', 'held', 'released', 'confirmed']).default('open'),
+      state: z.enum(BATCH_STATES).default('open'),
       reason: z.string().default(''),
       settledBy: z.string().default(''),
     }),

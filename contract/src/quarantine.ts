@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { BANDS } from '@brackenfell/core/authenticity/judge-piece';
 import { CHANNELS } from '@brackenfell/core/authenticity/prior';
 import { COUNTER, endpoint, EVERYONE, Id, line } from './endpoint.ts';
-import { BATCH_STATES, InspectionLine } from './inspection.ts';
+import { BATCH_STATES } from '@brackenfell/core/authenticity/batch-states';
+import { InspectionLine } from './inspection.ts';
 
 export const CONTACT_OUTCOMES = ['reached', 'left-word', 'no-answer', 'returned', 'not-traceable'] as const;
 /** Outcomes after which nobody need be called again. */

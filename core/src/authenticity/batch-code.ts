@@ -1,5 +1,5 @@
 import { normalForm } from '../part-numbers/normal-form.ts';
-import { dayNumber, daysInMonth, firstMonday, parseDay, printDay, weeksInYear, type DayNumber } from './calendar.ts';
+import { dayOf, daysInMonth, weekOf, weeksInYear, type Day } from '../words/calendar.ts';
 
 /** One field of a maker's batch code. Years that repeat are read as their latest date not in the future. */
 export type BatchCodeField =
@@ -84,18 +84,17 @@ interface Fields {
 }
 
 /** First and last day a code of this year can mean; undefined where no calendar has such a day. */
-function spanOf(year: number, { month, week, day }: Fields): { from: DayNumber; to: DayNumber } | undefined {
+function spanOf(year: number, { month, week, day }: Fields): { from: Day; to: Day } | undefined {
   if (week !== undefined) {
     if (week < 1 || week > weeksInYear(year)) return undefined;
-    const from = firstMonday(year) + (week - 1) * 7;
-    return { from, to: from + 6 };
+    return weekOf(year, week);
   }
-  if (month === undefined) return { from: dayNumber(year, 1, 1), to: dayNumber(year, 12, 31) };
+  if (month === undefined) return { from: dayOf(year, 1, 1), to: dayOf(year, 12, 31) };
   if (month < 1 || month > 12) return undefined;
   const last = daysInMonth(year, month);
-  if (day === undefined) return { from: dayNumber(year, month, 1), to: dayNumber(year, month, last) };
+  if (day === undefined) return { from: dayOf(year, month, 1), to: dayOf(year, month, last) };
   if (day < 1 || day > last) return undefined;
-  return { from: dayNumber(year, month, day), to: dayNumber(year, month, day) };
+  return { from: dayOf(year, month, day), to: dayOf(year, month, day) };
 }
 
 /**
@@ -106,7 +105,6 @@ export function readBatchCode(printed: string, grammar: BatchCodeGrammar, today:
   const match = new RegExp(`^${grammar.fields.map(shapeOf).join('')}$`).exec(normalForm(printed));
   if (!match) return { kind: 'not-of-this-scheme', scheme: grammar.title };
   const codes = match.slice(1);
-  const now = parseDay(today);
   const thisYear = Number(today.slice(0, 4));
   const codeOf = (kind: BatchCodeField['kind']) => codes[grammar.fields.findIndex((field) => field.kind === kind)];
   const number = (code: string | undefined) => (code === undefined ? undefined : Number(code));
@@ -125,7 +123,7 @@ export function readBatchCode(printed: string, grammar: BatchCodeGrammar, today:
     const span = spanOf(year, fields);
     return span ? [{ year, ...span }] : [];
   });
-  const past = spans.filter(({ from }) => from <= now);
+  const past = spans.filter(({ from }) => from <= today);
   const chosen = past.at(-1) ?? spans[0];
   const parts = grammar.fields.map((field, i) => ({
     code: codes[i]!,
@@ -133,10 +131,10 @@ export function readBatchCode(printed: string, grammar: BatchCodeGrammar, today:
   }));
   if (!chosen) return { kind: 'impossible', parts, why: whyImpossible(fields, codes[yearAt]) };
   return {
-    kind: chosen.from > now ? 'future' : 'read',
+    kind: chosen.from > today ? 'future' : 'read',
     parts,
-    from: printDay(chosen.from),
-    to: printDay(chosen.to),
+    from: chosen.from,
+    to: chosen.to,
   };
 }
 

@@ -1,3 +1,4 @@
+import { counted } from '../words/counted.ts';
 import { GROUPS_FOR_CONSISTENT } from './judge-piece.ts';
 import type { JudgedInspection } from './inspection.ts';
 import type { Tell } from './tell.ts';
@@ -25,7 +26,7 @@ export function sayConclusion(judged: JudgedInspection, tells: readonly Tell[]):
   const listed = (answer: string) =>
     tells.filter(({ id }) => answers[id] === answer).map(({ title }) => title.toLowerCase());
   const [differ, alike] = [listed('differs'), listed('genuine-like')];
-  const seen = `${judgement.physicalGroups} physical ${judgement.physicalGroups === 1 ? 'group' : 'groups'} seen`;
+  const seen = `${counted(judgement.physicalGroups, 'physical group')} seen`;
   return [
     BAND_SAYS[judged.band],
     ...(judged.band === 'not-inspected'
@@ -45,8 +46,7 @@ export function sayConclusion(judged: JudgedInspection, tells: readonly Tell[]):
 export function sayMissing({ judgement }: JudgedInspection['worst']): string | undefined {
   if (judgement.band === 'consistent' || judgement.band === 'suspect') return undefined;
   const groups = GROUPS_FOR_CONSISTENT - judgement.physicalGroups;
-  if (groups > 0)
-    return `${groups} more physical ${groups === 1 ? 'group' : 'groups'} to see before it can be called consistent.`;
+  if (groups > 0) return `${counted(groups, 'more physical group')} to see before it can be called consistent.`;
   return judgement.physicalDifferences === 0 && judgement.chance >= 0.5
     ? 'The chance is high, but nothing on the piece itself differs: it is not called suspect.'
     : 'The chance lies between 5% and 50%.';

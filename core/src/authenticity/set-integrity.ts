@@ -1,3 +1,4 @@
+import { listed, wordFor } from '../words/counted.ts';
 import { oddOneOut } from '../fitted-set/odd-one-out.ts';
 
 /** What is known of one piece of a set; undefined where it was not read. */
@@ -45,10 +46,10 @@ export function setIntegrity(pieces: readonly SetPiece[], asked?: number): SetFi
         what: 'unread',
         blocks: false,
         odd: missing,
-        says: `The ${word} of ${missing.length === 1 ? 'piece' : 'pieces'} ${missing.join(', ')} is not known: whether the set is one stays open.`,
+        says: `The ${word} of ${wordFor(missing.length, 'piece')} ${listed(missing.map(String))} is not known: whether the set is one stays open.`,
       });
     if (odd.length === 0) continue;
-    const list = odd.length === 1 ? `Piece ${odd[0]!} is` : `Pieces ${odd.join(', ')} are`;
+    const list = `${wordFor(odd.length, 'Piece')} ${listed(odd.map(String))} ${wordFor(odd.length, 'is', 'are')}`;
     findings.push({
       what,
       blocks,

@@ -1,3 +1,4 @@
+import { listed } from '../words/counted.ts';
 import type { RuleId } from '../house-rules/house-rules.ts';
 import type { CheckId } from './check-ids.ts';
 import { FACTS, type FactId, type FactSheet, type FactTypes, type Sourced } from '../facts/facts.ts';
@@ -137,9 +138,6 @@ function readings(
   }
   return all;
 }
-
-const listed = (words: readonly string[]): string =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 

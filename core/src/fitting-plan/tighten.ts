@@ -1,3 +1,4 @@
+import { listed } from '../words/counted.ts';
 import { rulingValue, type FactSheet } from '../facts/facts.ts';
 import type { Say } from '../fitment/say.ts';
 import type { SettledRules } from '../house-rules/settle-rules.ts';
@@ -45,9 +46,7 @@ function sayMakers(
   say: Say,
 ): string {
   if (!makers) return '';
-  const printed = sheets
-    .map((sheet) => say.span('plug-torque', { low: sheet.lowNm, high: sheet.highNm }))
-    .join(' and ');
+  const printed = listed(sheets.map((sheet) => say.span('plug-torque', { low: sheet.lowNm, high: sheet.highNm })));
   return ` ${who} says ${printed}${makers.settledBy ? ` (${SETTLED_WORDS[makers.settledBy]} counts)` : ''}.`;
 }
 

@@ -1,3 +1,4 @@
+import { monthBefore } from '../words/calendar.ts';
 import { printCount } from '../words/counted.ts';
 import type { EngineCandidate } from './candidates.ts';
 
@@ -153,11 +154,6 @@ export const CODE_QUESTION: Question = {
   drawn: false,
   answersOf: ({ code }) => [code],
   say: asIs,
-};
-
-const monthBefore = (month: string): string => {
-  const [year, number] = month.split('-').map(Number) as [number, number];
-  return number === 1 ? `${year - 1}-12` : `${year}-${String(number - 1).padStart(2, '0')}`;
 };
 
 const yearsOf = (candidate: EngineCandidate): { from: string; to: string } => {

@@ -1,3 +1,4 @@
+import { counted } from '../words/counted.ts';
 import type { Verdict } from '../fitment/verdict.ts';
 
 /** What a line of a slip has to do with its being collected. */
@@ -42,7 +43,6 @@ export interface OpenMatter {
   readonly facts: readonly string[];
 }
 
-const pieces = (n: number): string => (n === 1 ? '1 is' : `${n} are`);
 const batchName = (code: string): string => (code === '' ? 'its delivery' : `batch ${code}`);
 
 /** What may be sold of a part: what is in the shop less what is held. */
@@ -85,7 +85,9 @@ function matterOf(line: LineStanding, wanted: number, wantedOfBatch: number): Op
   const asked = line.batch === null ? wanted : wantedOfBatch;
   if (asked > there) {
     const where = line.batch === null ? 'free on the shelf' : `left of ${batchName(line.batch.code)}`;
-    found.push(matter('not-on-shelf', `${asked} asked, ${pieces(there)} ${where}: sell fewer, or order the rest.`));
+    found.push(
+      matter('not-on-shelf', `${asked} asked, ${counted(there, 'is', 'are')} ${where}: sell fewer, or order the rest.`),
+    );
   }
   return found;
 }

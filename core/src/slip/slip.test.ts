@@ -1,8 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { openMatters, type LineStanding } from './open-matters.ts';
 import { isFinal, mayBecome, SLIP_STATES } from './slip-states.ts';
+import { changesWhatIsAsked, copiedDetails, detailsToWrite } from './details.ts';
+import { countOn, MOST_PIECES, usualQuantity } from './line-quantity.ts';
 import { totalsOf } from './totals.ts';
-import { mayChooseOnSlip, mayTakeOver, mayWrite } from './who-may.ts';
+import { mayChooseOnSlip, mayTakeOver, mayWrite, whyNotEnd, whyNotTakeOver, whyNotWrite } from './who-may.ts';
 
 const sound: LineStanding = {
   lineId: '1',
@@ -95,8 +97,9 @@ describe('a slip', () => {
   });
 
   test('costs what is sold on it, taxed once', () => {
-    const line = { kind: 'sale', quantity: 3, unitPriceMinor: 111 } as const;
-    expect(totalsOf([line, { kind: 'customers-own', quantity: 9, unitPriceMinor: 100 }])).toEqual({
+    const line = { kind: 'sale', quantity: 3, unitPriceMinor: 111, verdict: 'sell' } as const;
+    const own = { kind: 'customers-own', quantity: 9, unitPriceMinor: 100, verdict: 'sell' } as const;
+    expect(totalsOf([line, own, { ...line, verdict: 'refuse' }])).toEqual({
       goodsMinor: 333,
       taxMinor: 67,
       totalMinor: 400,
@@ -112,5 +115,73 @@ describe('who settles a rule on a slip', () => {
     expect(mayChooseOnSlip(judging, as('specialist'))).toBe(false);
     expect(mayChooseOnSlip(fitting, as('specialist'))).toBe(true);
     for (const role of ['starter', 'editor']) expect(mayChooseOnSlip(fitting, as(role))).toBe(false);
+  });
+});
+
+describe('a part put on a slip', () => {
+  const serving = { placesServed: 4, engines: 2, withSpare: false };
+  test('is as many as the job takes: places in each engine, a spare with plugs by rule, one where no engine is known', () => {
+    expect(usualQuantity('plug', serving)).toBe(8);
+    expect(usualQuantity('plug', { ...serving, withSpare: true })).toBe(9);
+    expect(usualQuantity('coil', { ...serving, withSpare: true })).toBe(8);
+    expect(usualQuantity('plug', undefined)).toBe(1);
+  });
+
+  test('twice is no second set: its line is counted up only where that is meant, and never past what a line takes', () => {
+    expect(countOn(undefined, 4, false)).toEqual({ kind: 'new-line', quantity: 4 });
+    expect(countOn(1, 4, false)).toEqual({ kind: 'already-there', says: expect.stringMatching(/^1 is on it: count/) });
+    expect(countOn(4, 4, true)).toEqual({ kind: 'counted-up', quantity: 8 });
+    expect(countOn(MOST_PIECES - 1, 2, true).kind).toBe('too-many');
+  });
+});
+
+describe('the details of a slip', () => {
+  test('for another engine forget the build and the coils of the last, unless they are told with it', () => {
+    expect(detailsToWrite({ engineId: 'b' })).toEqual({ engineId: 'b', build: null, staying: null });
+    expect(detailsToWrite({ engineId: 'b', build: 'late' })).toEqual({ engineId: 'b', build: 'late', staying: null });
+    expect(detailsToWrite({ customer: 'Ling Moor Farm', vehicle: undefined })).toEqual({ customer: 'Ling Moor Farm' });
+  });
+
+  test('ask for a new judgement where they change what is asked, and not for a name', () => {
+    expect(changesWhatIsAsked({ duty: 'sustained' })).toBe(true);
+    expect(changesWhatIsAsked({ build: null })).toBe(true);
+    expect(changesWhatIsAsked({ customer: 'Windle Quarry', engineCount: 2 })).toBe(false);
+  });
+
+  test('go over into a copy but for the part that lay on the counter that day', () => {
+    const details = {
+      customer: 'Windle Quarry',
+      phone: '',
+      vehicle: 'generator 1',
+      cameFor: 'service',
+      engineId: 'pellworth-pg66',
+      build: null,
+      staying: null,
+      duty: '',
+      engineCount: 1,
+      inHandPartId: '7',
+    };
+    const { inHandPartId, ...kept } = details;
+    expect(copiedDetails(details)).toEqual(kept);
+    expect(inHandPartId).toBe('7');
+  });
+});
+
+describe('a slip that somebody may not write on says what to do instead', () => {
+  const slip = { docket: 4205, state: 'open', holderId: '1', holder: 'Wren' } as const;
+  const colleague = { id: '2', role: 'starter' };
+  test.each([
+    ['held by a colleague', whyNotWrite(slip, colleague), 'not-now', /Wren holds slip 4205: take it over first/],
+    ['parked', whyNotWrite({ ...slip, state: 'parked' }, colleague), 'not-now', /is parked: take it up first/],
+    ['final', whyNotWrite({ ...slip, state: 'collected' }, colleague), 'not-now', /final: copy it to a new slip/],
+    ['not a starter’s to take over', whyNotTakeOver(slip, colleague), 'not-this-role', /ask a specialist/],
+    ['ended already', whyNotEnd({ ...slip, state: 'ended' }, { id: '1', role: 'supervisor' }), 'not-now', /final/],
+  ])('%s', (_, hindrance, kind, says) => {
+    expect(hindrance).toEqual({ kind, says: expect.stringMatching(says) });
+  });
+
+  test('and a parked one is ended by whoever may take it up', () => {
+    expect(whyNotEnd({ ...slip, state: 'parked' }, colleague)).toBeUndefined();
+    expect(whyNotEnd(slip, colleague)?.says).toMatch(/take it over/);
   });
 });

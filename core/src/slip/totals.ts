@@ -1,3 +1,5 @@
+import type { Verdict } from '../fitment/verdict.ts';
+
 /** Standard rate of value added tax, in basis points, on prices that are quoted without it. */
 export const TAX_BASIS_POINTS = 2000;
 
@@ -11,12 +13,14 @@ interface PricedLine {
   readonly kind: 'sale' | 'customers-own';
   readonly quantity: number;
   readonly unitPriceMinor: number | null;
+  /** What is refused for the engine now on the slip is not sold, whatever it was put down as. */
+  readonly verdict: Verdict | null;
 }
 
 /** Goods, tax and what is to be paid, in minor units. Only what is sold is priced; tax is rounded once, half away from zero. */
 export function totalsOf(lines: readonly PricedLine[]): Totals {
   const goodsMinor = lines
-    .filter(({ kind }) => kind === 'sale')
+    .filter(({ kind, verdict }) => kind === 'sale' && verdict !== 'refuse')
     .reduce((sum, { quantity, unitPriceMinor }) => sum + quantity * (unitPriceMinor ?? 0), 0);
   const taxMinor = Math.round((goodsMinor * TAX_BASIS_POINTS) / 10_000);
   return { goodsMinor, taxMinor, totalMinor: goodsMinor + taxMinor };

@@ -1,4 +1,4 @@
-import { isFinal, type SlipState } from './slip-states.ts';
+import { isFinal, mayBecome, SLIP_STATE_WORDS, type SlipState } from './slip-states.ts';
 
 /** Rules that decide a verdict are a supervisor's to settle otherwise; how a part is fitted, a specialist's too. */
 export const mayChooseOnSlip = (rule: { readonly decidesVerdict: boolean }, { role }: Asking): boolean =>
@@ -27,4 +27,47 @@ export const mayWrite = ({ state, holderId }: Held, { id }: Asking): boolean =>
 export function mayTakeOver({ state, holderId }: Held, { id, role }: Asking): boolean {
   if (isFinal(state)) return false;
   return state === 'parked' || holderId === null || holderId === id || role !== 'starter';
+}
+
+/** A slip as whoever may not write on it is told of it. */
+export interface HeldByName extends Held {
+  readonly docket: number;
+  readonly holder: string | null;
+}
+
+/** Why somebody may not, in words: not as it stands, or not in their role. */
+export interface Hindrance {
+  readonly kind: 'not-now' | 'not-this-role';
+  readonly says: string;
+}
+const notNow = (says: string): Hindrance => ({ kind: 'not-now', says });
+const standing = ({ docket, state }: HeldByName): string => `Slip ${docket} is ${SLIP_STATE_WORDS[state]}`;
+
+/** A collected or ended slip is changed by nobody. */
+export const whyNotChanged = (slip: HeldByName): Hindrance | undefined =>
+  isFinal(slip.state) ? notNow(`${standing(slip)} and final: copy it to a new slip.`) : undefined;
+
+/** Why somebody may not write on a slip, and what to do; undefined where they may. */
+export function whyNotWrite(slip: HeldByName, asking: Asking): Hindrance | undefined {
+  if (mayWrite(slip, asking)) return undefined;
+  const final = whyNotChanged(slip);
+  if (final) return final;
+  if (slip.state === 'parked') return notNow(`${standing(slip)}: take it up first.`);
+  return notNow(`${slip.holder ?? 'Somebody'} holds slip ${slip.docket}: take it over first.`);
+}
+
+/** Why somebody may not take a slip up. */
+export function whyNotTakeOver(slip: HeldByName, asking: Asking): Hindrance | undefined {
+  if (mayTakeOver(slip, asking)) return undefined;
+  if (isFinal(slip.state)) return notNow(`${standing(slip)} and final.`);
+  return {
+    kind: 'not-this-role',
+    says: `${slip.holder ?? 'A colleague'} holds slip ${slip.docket}: ask them to park it, or ask a specialist to take it over.`,
+  };
+}
+
+/** Why somebody may not end a slip without a sale: an open one its holder ends, a parked one whoever may take it up. */
+export function whyNotEnd(slip: HeldByName, asking: Asking): Hindrance | undefined {
+  if (!mayBecome(slip.state, 'ended')) return notNow(`${standing(slip)} and final.`);
+  return slip.state === 'open' ? whyNotWrite(slip, asking) : whyNotTakeOver(slip, asking);
 }

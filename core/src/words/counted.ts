@@ -19,3 +19,7 @@ export const counted = (count: number, one: string, several?: string): string =>
 
 /** Things in a row as they are said: a, b and c. */
 export const listed = (things: readonly string[], joined: 'and' | 'or' = 'and'): string => lists[joined].format(things);
+
+/** An average of counts: with a decimal while that says anything. */
+export const printAverage = (average: number): string =>
+  average < 100 ? average.toFixed(1) : printCount(Math.round(average));

@@ -1,3 +1,4 @@
+import { listed } from '@brackenfell/core/words/counted';
 import { tellMatch, type AskedNumber, type NameMatch } from '@brackenfell/core/part-numbers/match-name';
 import type { Succession as Followed } from '@brackenfell/core/interchange/supersession';
 import type { PartAnswer, Succession } from '@brackenfell/contract/ask';
@@ -36,7 +37,7 @@ export function tellSuccession(followed: Followed, named: ReadonlyMap<string, Na
         kind: 'split',
         says: followed.decided
           ? `replaced by several: ${followed.into.map(({ id, condition }) => `${printed(id)} ${condition ?? ''}`.trim()).join('; ')}. Which is it?`
-          : `replaced by ${followed.into.map(({ id }) => printed(id)).join(' and ')}, and nobody says for which engine: ask first`,
+          : `replaced by ${listed(followed.into.map(({ id }) => printed(id)))}, and nobody says for which engine: ask first`,
         to: followed.into.map(({ id, condition }) => target(id, condition)),
       };
     case 'loop':

@@ -1,3 +1,4 @@
+import { HELD_STATES } from '@brackenfell/core/authenticity/batch-states';
 import { sql } from 'kysely';
 import { REACH_MM } from '@brackenfell/core/plugs/checks/reach';
 import type { Database } from '../db/database.ts';
@@ -75,7 +76,7 @@ export async function findBatches(db: Database, codeNormal: string, most: number
     )
     .select(['batch.id', 'batch.code', 'batch.state', 'part_name.printed', 'seller.name as seller'])
     .where('batch.code_normal', '=', codeNormal)
-    .orderBy((eb) => eb('batch.state', 'in', ['held', 'confirmed']), 'desc')
+    .orderBy((eb) => eb('batch.state', 'in', HELD_STATES), 'desc')
     .orderBy('batch.id', 'desc')
     .limit(most)
     .execute();

@@ -1,3 +1,4 @@
+import { counted } from '@brackenfell/core/words/counted';
 import { setTimeout as sleep } from 'node:timers/promises';
 import type { Logger } from 'pino';
 import type { Database } from '../db/database.ts';
@@ -26,7 +27,7 @@ export async function workOneJob(db: Database, log: Logger): Promise<boolean> {
         await keepFindings(db, job.id, contradictions);
       },
     });
-    await endJob(db, job.id, 'done', `${count} ${count === 1 ? 'contradiction' : 'contradictions'} found.`);
+    await endJob(db, job.id, 'done', `${counted(count, 'contradiction')} found.`);
   } catch (error) {
     if (error instanceof Cancelled) {
       await endJob(db, job.id, 'cancelled', `Cancelled; ${count} found until then.`);

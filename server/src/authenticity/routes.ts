@@ -1,3 +1,4 @@
+import { isHeld } from '@brackenfell/core/authenticity/batch-states';
 import type { Express } from 'express';
 import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import { judgeInspection } from '@brackenfell/core/authenticity/inspection';
@@ -188,7 +189,7 @@ async function conclude(
     await noteOnSlips(trx, [inspection.slip.slipId], staffId, `Proof of ${inspection.part.printed}: ${found}.`);
   if (!holds || batchId === undefined) return undefined;
   const [batch] = await readBatches(trx, { batchId });
-  if (batch!.state === 'held' || batch!.state === 'confirmed') return undefined;
+  if (isHeld(batch!.state)) return undefined;
   const reason = [asked.reason, found, ...judged.blocks].filter((text) => text !== '').join('; ');
   return changeBatch(trx, {
     batchId,

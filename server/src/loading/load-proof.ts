@@ -1,3 +1,4 @@
+import { isHeld } from '@brackenfell/core/authenticity/batch-states';
 import { sql } from 'kysely';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { ProofFile } from '@brackenfell/contract/proof-file';
@@ -123,11 +124,7 @@ export async function loadProof(db: Database, raw: unknown): Promise<{ batches: 
     );
     await sql`alter table slip enable trigger slip_is_collected_rightly`.execute(trx);
     await projectSupply(trx, [
-      ...new Set(
-        file.batches
-          .filter(({ state }) => state === 'held' || state === 'confirmed')
-          .map(({ number }) => known(partOf, number)),
-      ),
+      ...new Set(file.batches.filter(({ state }) => isHeld(state)).map(({ number }) => known(partOf, number))),
     ]);
     return { batches: file.batches.length, sales: file.sales.length };
   });

@@ -1,3 +1,4 @@
+import { printPrice } from '@brackenfell/core/words/money';
 import { judgeInspection, NUMBER_PLACE_WORDS, pieceLabel } from '@brackenfell/core/authenticity/inspection';
 import { MEASURED } from '@brackenfell/core/authenticity/measured';
 import { chanceOf } from '@brackenfell/core/authenticity/evidence';
@@ -117,7 +118,7 @@ function sayEntry(
       return `${place}: ${withdrawn ?? answer}`;
     }
     case 'measure': {
-      if (subject === 'paidMinor') return `Price paid: ${withdrawn ?? ((value ?? 0) / 100).toFixed(2)}`;
+      if (subject === 'paidMinor') return `Price paid: ${withdrawn ?? printPrice(value)}`;
       const { label, unit, decimals } = MEASURED[subject as MeasuredId];
       return `${label}: ${withdrawn ?? `${(value ?? 0).toFixed(decimals)} ${unit}`}`;
     }

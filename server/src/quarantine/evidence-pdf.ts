@@ -1,3 +1,5 @@
+import { printPrice } from '@brackenfell/core/words/money';
+import { printDate, printWhole } from '@brackenfell/core/words/moments';
 import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
 import { BAND_WORDS } from '@brackenfell/core/authenticity/judge-piece';
@@ -19,9 +21,7 @@ const FACES = {
   figures: '@fontsource/atkinson-hyperlegible-mono/files/atkinson-hyperlegible-mono-latin-400-normal.woff',
 } as const;
 
-const day = (iso: string): string => iso.slice(0, 10);
-const moment = (iso: string): string => `${iso.slice(0, 10)} ${iso.slice(11, 16)}`;
-const money = (minor: number | null): string => (minor === null ? 'not known' : `£${(minor / 100).toFixed(2)}`);
+const money = (minor: number | null): string => (minor === null ? 'not known' : printPrice(minor));
 
 /** What the faces hold; anything else would print as an empty box. */
 const printable = (text: string): string => text.replaceAll('→', 'to').replaceAll('÷', '/');
@@ -50,7 +50,7 @@ export async function printPack(pack: EvidencePack): Promise<Uint8Array> {
   for (const inspection of pack.inspections) printInspection(doc, inspection);
   if (pack.inspections.length === 0) paragraph(doc, 'No piece of this batch has been inspected.');
   heading(doc, 'What was done');
-  for (const { at, by, action, reason } of pack.events) row(doc, moment(at), `${action}, ${by}: ${reason}`);
+  for (const { at, by, action, reason } of pack.events) row(doc, printWhole(at), `${action}, ${by}: ${reason}`);
   if (pack.events.length === 0) paragraph(doc, 'Nothing yet.');
   numberPages(doc, pack);
   doc.end();
@@ -64,9 +64,9 @@ function head(doc: Doc, { batch, statement, madeAt, madeBy, soldPieces }: Eviden
   doc.moveDown(0.5);
   row(doc, 'Batch code', batch.code === '' ? 'none on the pieces' : batch.code);
   row(doc, 'Bought from', `${batch.seller} (${batch.channel}), ${money(batch.unitCostMinor)} each`);
-  row(doc, 'Received', `${day(batch.receivedAt)}, ${batch.quantity} pieces; ${soldPieces} of them sold since`);
+  row(doc, 'Received', `${printDate(batch.receivedAt)}, ${batch.quantity} pieces; ${soldPieces} of them sold since`);
   row(doc, 'Stands as', batch.state);
-  row(doc, 'Made', `${moment(madeAt)} by ${madeBy}`);
+  row(doc, 'Made', `${printWhole(madeAt)} by ${madeBy}`);
   doc.moveDown(0.5);
   paragraph(doc, statement);
 }
@@ -107,7 +107,7 @@ function row(doc: Doc, label: string, text: string): void {
 
 function printInspection(doc: Doc, inspection: EvidencePack['inspections'][number]): void {
   heading(doc, `Inspection ${inspection.inspectionId}: ${BAND_WORDS[inspection.band]}`);
-  row(doc, 'When and who', `${moment(inspection.at)}, ${inspection.by}`);
+  row(doc, 'When and who', `${printWhole(inspection.at)}, ${inspection.by}`);
   row(doc, 'Held against', `${inspection.reference}; beside it: ${inspection.referenceUsed.replace('-', ' ')}`);
   row(doc, 'Before looking', printChance(inspection.priorChance));
   for (const block of inspection.blocks) row(doc, 'Blocked', block);
@@ -116,7 +116,7 @@ function printInspection(doc: Doc, inspection: EvidencePack['inspections'][numbe
   doc.moveDown(0.3);
   paragraph(doc, 'Journal');
   for (const { at, by, piece, says, device } of inspection.journal)
-    row(doc, moment(at), `${sayPiece(piece)}: ${says}, ${by}${device === null ? '' : `, ${device}`}`);
+    row(doc, printWhole(at), `${sayPiece(piece)}: ${says}, ${by}${device === null ? '' : `, ${device}`}`);
 }
 
 const SCALE_WIDTH = 140;

@@ -1,3 +1,4 @@
+import { isHeld } from '@brackenfell/core/authenticity/batch-states';
 import type { Express } from 'express';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import {
@@ -77,8 +78,7 @@ export function quarantineRoutes(app: Express, context: Context): void {
   serve(app, context, closeRecall, async ({ params, body, staff, trx }) => {
     const batch = await showBatch(trx, params.batchId);
     if (isTrouble(batch)) return batch;
-    if (batch.state !== 'held' && batch.state !== 'confirmed')
-      return trouble('not-allowed-now', 'The batch is for sale: there is no recall to close.');
+    if (!isHeld(batch.state)) return trouble('not-allowed-now', 'The batch is for sale: there is no recall to close.');
     if (batch.toContact > 0)
       return trouble(
         'not-allowed-now',

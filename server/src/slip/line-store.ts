@@ -1,3 +1,4 @@
+import { HELD_STATES } from '@brackenfell/core/authenticity/batch-states';
 import { sql, type InferResult, type Insertable, type Updateable } from 'kysely';
 import { recordedAfter } from '../history/store.ts';
 import type { JudgementTable, SlipLineTable } from '../db/tables/counter.ts';
@@ -53,7 +54,7 @@ export const linesOf = (db: Database, slipId: string) =>
         .selectFrom('batch as other')
         .select((held) => held.fn.coalesce(held.fn.sum<string>('other.on_hand'), held.val('0')).as('held'))
         .whereRef('other.part_id', '=', 'slip_line.part_id')
-        .where('other.state', 'in', ['held', 'confirmed'])
+        .where('other.state', 'in', HELD_STATES)
         .where('other.on_hand', '>', 0)
         .as('held_on_shelf'),
       'slip_line.part_id',

@@ -137,7 +137,8 @@ export function slipView(
     })),
     ...totalsOf(
       lines.map((line) => ({
-        kind: line.verdict === 'refuse' ? 'customers-own' : line.kind,
+        kind: line.kind,
+        verdict: line.verdict,
         quantity: line.quantity,
         unitPriceMinor: line.unit_price_minor,
       })),

@@ -1,11 +1,11 @@
-import { isPartKind, type PartKind } from '@brackenfell/core/facts/part-kinds';
+import { countOn, usualQuantity } from '@brackenfell/core/slip/line-quantity';
+import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import type { Staff } from '@brackenfell/contract/session';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { Context } from '../context/context.ts';
 import type { Writing } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
-import type { JudgedCandidate, JudgedEngine } from '../tray/judge-plugs.ts';
 import { partRowsOf } from '../catalogue/part-store.ts';
 import { readTogether } from '../db/together.ts';
 import { foundOf, layFound } from '../reading/store.ts';
@@ -22,23 +22,6 @@ export interface Put {
   readonly onTop?: boolean | undefined;
   readonly units: UnitDisplay;
 }
-
-/** One for each place served in each engine of the job; by the shop's rule a spare with the plugs. */
-function usualQuantity(
-  kind: PartKind,
-  engines: number,
-  judged: JudgedEngine | undefined,
-  candidate: JudgedCandidate | undefined,
-): number {
-  const places = (candidate?.servedAt.length ?? 1) * (candidate ? engines : 1);
-  return kind === 'plug' &&
-    candidate &&
-    judged?.ruling.settle(judged.positions[0]!.sheet).rules.sparePolicy === 'one-spare'
-    ? places + 1
-    : places;
-}
-
-const MOST_PIECES = 999;
 
 /** Everything that putting a part on a slip goes by, and the slip itself: one reading. */
 export const readForPut = (trx: Writing, slipId: string, partId: string) =>
@@ -85,22 +68,27 @@ export async function putLine(
       'It is refused for this engine. It can be noted as the customer’s own part, not sold.',
     );
   }
-  const quantity = asked ?? usualQuantity(part.kind, slip.engine_count, judged, candidate);
+  const usual = usualQuantity(
+    part.kind,
+    candidate && {
+      placesServed: candidate.servedAt.length,
+      engines: slip.engine_count,
+      withSpare: judged.ruling.settle(judged.positions[0]!.sheet).rules.sparePolicy === 'one-spare',
+    },
+  );
   const standing = lines.find((line) => line.part_id === part.id && line.kind === kind);
+  const on = countOn(standing?.quantity, asked ?? usual, onTop === true);
+  if ('says' in on) return trouble(on.kind === 'already-there' ? 'already-there' : 'invalid-request', on.says);
+  const { quantity } = on;
   if (standing) {
-    const pieces = standing.quantity === 1 ? '1 is' : `${standing.quantity} are`;
-    if (onTop !== true)
-      return trouble('already-there', `${pieces} on it: count the line up, or say that as many more are meant.`);
-    const more = standing.quantity + quantity;
-    if (more > MOST_PIECES) return trouble('invalid-request', `A line takes at most ${MOST_PIECES} pieces.`);
-    await changeLineRow(trx, standing.id, { quantity: more });
+    await changeLineRow(trx, standing.id, { quantity });
     await recordChange(trx, {
       staffId: staff.id,
       subject: 'slip line',
       subjectId: standing.id,
       action: 'change',
       before: { quantity: standing.quantity },
-      after: { quantity: more },
+      after: { quantity },
     });
     return undefined;
   }

@@ -1,5 +1,13 @@
+import { isHeld } from '@brackenfell/core/authenticity/batch-states';
 import type { Express } from 'express';
-import { mayBecome, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
+import type { Selectable } from 'kysely';
+import {
+  changesWhatIsAsked,
+  copiedDetails,
+  detailsToWrite,
+  type SentDetails,
+  type SlipDetails,
+} from '@brackenfell/core/slip/details';
 import {
   addLine,
   changeLine,
@@ -18,6 +26,7 @@ import {
 } from '@brackenfell/contract/slip';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
+import type { SlipTable } from '../db/tables/counter.ts';
 import { findEngine } from '../engine/store.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
@@ -29,54 +38,36 @@ import { judgeLinesAgain } from './judge-lines.ts';
 import { summaryView } from './present.ts';
 import { putLine, readForPut } from './put-line.ts';
 import { showSlip } from './show-slip.ts';
-import { mustBeTakable, mustHold, writeOn } from './slip-change.ts';
+import { mustBeEndable, mustBeTakable, mustHold, writeOn } from './slip-change.ts';
 import { openOf } from './standing.ts';
-import { addSlipRow, changeSlipRow, listSlipRows, lockForSale, readSlip } from './store.ts';
+import { addSlipRow, changeSlipRow, listSlipRows, lockForSale, readSlip, type SlipRow } from './store.ts';
 import { changeLineRow, setRemoved, findLine, readLines, readTold } from './line-store.ts';
 
-interface Details {
-  readonly customer?: string | undefined;
-  readonly phone?: string | undefined;
-  readonly vehicle?: string | undefined;
-  readonly cameFor?: string | undefined;
-  readonly engineId?: string | null | undefined;
-  readonly inHandPartId?: string | null | undefined;
-  readonly build?: string | null | undefined;
-  readonly duty?: string | undefined;
-  readonly engineCount?: number | undefined;
-  readonly staying?: string | null | undefined;
+const COLUMNS = {
+  customer: 'customer',
+  phone: 'phone',
+  vehicle: 'vehicle',
+  cameFor: 'came_for',
+  engineId: 'engine_id',
+  build: 'build',
+  staying: 'revision_staying',
+  duty: 'duty',
+  engineCount: 'engine_count',
+  inHandPartId: 'in_hand_part_id',
+} as const satisfies Record<keyof SlipDetails, keyof SlipTable>;
+
+/** Columns of a slip to be written for what was sent. */
+function columnsOf(sent: SentDetails): Partial<Pick<Selectable<SlipTable>, (typeof COLUMNS)[keyof SlipDetails]>> {
+  const details = detailsToWrite(sent);
+  const named = Object.entries(COLUMNS) as [keyof SlipDetails, string][];
+  return Object.fromEntries(named.flatMap(([name, column]) => (name in details ? [[column, details[name]]] : [])));
 }
 
-/** Columns of a slip from what was sent, leaving out what was not. */
-function columnsOf({
-  customer,
-  phone,
-  vehicle,
-  cameFor,
-  engineId,
-  inHandPartId,
-  build,
-  duty,
-  engineCount,
-  staying,
-}: Details) {
-  return {
-    ...(customer === undefined ? {} : { customer }),
-    ...(phone === undefined ? {} : { phone }),
-    ...(vehicle === undefined ? {} : { vehicle }),
-    ...(cameFor === undefined ? {} : { came_for: cameFor }),
-    // Another engine has other builds.
-    ...(engineId === undefined ? {} : { engine_id: engineId, build: null, revision_staying: null }),
-    ...(build === undefined ? {} : { build }),
-    ...(duty === undefined ? {} : { duty }),
-    ...(staying === undefined ? {} : { revision_staying: staying }),
-    ...(engineCount === undefined ? {} : { engine_count: engineCount }),
-    ...(inHandPartId === undefined ? {} : { in_hand_part_id: inHandPartId }),
-  };
-}
+const detailsOf = (row: SlipRow): SlipDetails =>
+  Object.fromEntries(Object.entries(COLUMNS).map(([name, column]) => [name, row[column]])) as unknown as SlipDetails;
 
 /** Names the first detail that points at nothing. */
-async function danglingDetail(db: Database, { engineId, inHandPartId }: Details): Promise<Trouble | undefined> {
+async function danglingDetail(db: Database, { engineId, inHandPartId }: SentDetails): Promise<Trouble | undefined> {
   if (engineId && !(await findEngine(db, engineId)))
     return trouble('invalid-request', 'Choose an engine of this catalogue.', { engineId: 'no such engine' });
   if (inHandPartId && (await readPartRows(db, [inHandPartId])).length === 0) {
@@ -110,8 +101,7 @@ export function slipRoutes(app: Express, context: Context): void {
     if (dangling) return dangling;
     const changed = await writeOn({ trx, params, body, staff }, 'change', { set: columnsOf(body) });
     if (isTrouble(changed)) return changed;
-    const asksAnew = [body.engineId, body.build, body.duty, body.staying].some((said) => said !== undefined);
-    if (asksAnew) await judgeLinesAgain(context, trx, changed, staff, { cause: 'slip', store: 'all' });
+    if (changesWhatIsAsked(body)) await judgeLinesAgain(context, trx, changed, staff, { cause: 'slip', store: 'all' });
     return showSlip(trx, params.slipId);
   });
 
@@ -159,12 +149,7 @@ export function slipRoutes(app: Express, context: Context): void {
       staffId: staff.id,
       action: 'end',
       set: { state: 'ended', end_reason: body.reason },
-      unless: (slip) =>
-        mayBecome(slip.state, 'ended')
-          ? slip.state === 'open'
-            ? mustHold(staff)(slip)
-            : mustBeTakable(staff)(slip)
-          : trouble('not-allowed-now', `Slip ${slip.docket} is ${SLIP_STATE_WORDS[slip.state]} and final.`),
+      unless: mustBeEndable(staff),
     });
     return isTrouble(ended) ? ended : showSlip(trx, params.slipId);
   });
@@ -172,19 +157,7 @@ export function slipRoutes(app: Express, context: Context): void {
   serve(app, context, copySlip, async ({ params, staff, trx }) => {
     const from = await readSlip(trx, params.slipId);
     if (!from) return trouble('not-found', 'There is no slip of that number.');
-    const { customer, phone, vehicle, came_for, engine_id, build, duty, engine_count, revision_staying } = from;
-    const id = await addSlipRow(trx, {
-      customer,
-      phone,
-      vehicle,
-      came_for,
-      engine_id,
-      build,
-      duty,
-      engine_count,
-      revision_staying,
-      holder_id: staff.id,
-    });
+    const id = await addSlipRow(trx, { ...columnsOf(copiedDetails(detailsOf(from))), holder_id: staff.id });
     await recordChange(trx, {
       staffId: staff.id,
       subject: 'slip',
@@ -217,7 +190,7 @@ export function slipRoutes(app: Express, context: Context): void {
     const [batch] = body.batchId ? await readBatches(trx, { batchId: body.batchId }) : [];
     if (body.batchId && batch?.part_id !== line.part_id)
       return trouble('invalid-request', 'Choose a batch of this part.', { batchId: 'no such batch of this part' });
-    if (batch?.state === 'held' || batch?.state === 'confirmed')
+    if (isHeld(batch?.state))
       return trouble('not-allowed-now', 'That batch is in quarantine: none of it is handed over.');
     const after = {
       ...(body.quantity === undefined ? {} : { quantity: body.quantity }),

@@ -1,41 +1,33 @@
-import { isFinal, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
-import { mayTakeOver, mayWrite } from '@brackenfell/core/slip/who-may';
-import type { Staff } from '@brackenfell/contract/session';
-import { trouble, type Trouble } from '../http/trouble.ts';
-import { changeSlipRow, type SlipRow } from './store.ts';
 import type { Updateable } from 'kysely';
+import {
+  whyNotChanged,
+  whyNotEnd,
+  whyNotTakeOver,
+  whyNotWrite,
+  type Asking,
+  type HeldByName,
+  type Hindrance,
+} from '@brackenfell/core/slip/who-may';
+import type { Staff } from '@brackenfell/contract/session';
 import type { Writing } from '../db/database.ts';
 import type { SlipTable } from '../db/tables/counter.ts';
+import { trouble, type Trouble } from '../http/trouble.ts';
+import { changeSlipRow, type SlipRow } from './store.ts';
 
-const held = (slip: SlipRow) => ({ state: slip.state, holderId: slip.holder_id });
-
-export const mustBeUnfinished = ({ state, docket }: SlipRow): Trouble | undefined =>
-  isFinal(state)
-    ? trouble('not-allowed-now', `Slip ${docket} is ${SLIP_STATE_WORDS[state]} and final: copy it to a new slip.`)
-    : undefined;
-
-/** Only its holder writes on a slip, and only while it is open; says what to do otherwise. */
-export const mustHold =
+/** A rule of core about who may, as a check of a slip's row. */
+const must =
+  (why: (slip: HeldByName, asking: Asking) => Hindrance | undefined) =>
   (staff: Staff) =>
   (slip: SlipRow): Trouble | undefined => {
-    if (mayWrite(held(slip), staff)) return undefined;
-    const is = `Slip ${slip.docket} is ${SLIP_STATE_WORDS[slip.state]}`;
-    if (isFinal(slip.state)) return trouble('not-allowed-now', `${is} and final: copy it to a new slip.`);
-    if (slip.state === 'parked') return trouble('not-allowed-now', `${is}: take it up first.`);
-    return trouble('not-allowed-now', `${slip.holder ?? 'Somebody'} holds slip ${slip.docket}: take it over first.`);
+    const hindrance = why({ ...slip, holderId: slip.holder_id }, staff);
+    return hindrance && trouble(hindrance.kind === 'not-now' ? 'not-allowed-now' : 'role-not-allowed', hindrance.says);
   };
 
-export const mustBeTakable =
-  (staff: Staff) =>
-  (slip: SlipRow): Trouble | undefined => {
-    if (mayTakeOver(held(slip), staff)) return undefined;
-    if (isFinal(slip.state))
-      return trouble('not-allowed-now', `Slip ${slip.docket} is ${SLIP_STATE_WORDS[slip.state]} and final.`);
-    return trouble(
-      'role-not-allowed',
-      `${slip.holder ?? 'A colleague'} holds slip ${slip.docket}: ask them to park it, or ask a specialist to take it over.`,
-    );
-  };
+export const mustBeUnfinished = must(whyNotChanged);
+/** Only its holder writes on a slip, and only while it is open. */
+export const mustHold = must(whyNotWrite);
+export const mustBeTakable = must(whyNotTakeOver);
+export const mustBeEndable = must(whyNotEnd);
 
 interface Write {
   readonly trx: Writing;

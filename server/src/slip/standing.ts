@@ -1,9 +1,8 @@
+import { isHeld } from '@brackenfell/core/authenticity/batch-states';
 import { FACTS, type FactId } from '@brackenfell/core/facts/facts';
 import { openMatters, type LineStanding } from '@brackenfell/core/slip/open-matters';
 import type { OpenMatter } from '@brackenfell/contract/open-matter';
 import type { LineRow } from './line-store.ts';
-
-const HELD: readonly (string | null)[] = ['held', 'confirmed'];
 
 /** A stored line as far as it matters whether it may be collected. */
 export function lineStanding(line: LineRow): LineStanding {
@@ -23,7 +22,7 @@ export function lineStanding(line: LineRow): LineStanding {
     batch:
       line.batch_id === null
         ? null
-        : { code: line.batch_code!, isHeld: HELD.includes(line.batch_state), onHand: line.batch_on_hand! },
+        : { code: line.batch_code!, isHeld: isHeld(line.batch_state), onHand: line.batch_on_hand! },
     heldOnShelf: Number(line.held_on_shelf ?? 0),
     onHand: line.on_hand ?? 0,
   };

@@ -26,7 +26,7 @@ export function slipWorkRoutes(app: Express, context: Context): void {
       staffId: staff.id,
       action: `rule ${rule}: ${school ?? 'as the shop'}`,
       // A supervisor settles a rule on anybody's slip, as they release a line of it.
-      unless: staff.role === 'supervisor' ? mustBeUnfinished : mustHold(staff),
+      unless: (staff.role === 'supervisor' ? mustBeUnfinished : mustHold)(staff),
     });
     if (isTrouble(slip)) return slip;
     await storeSlipChoice(trx, { slipId, rule, school, reason, staffId: staff.id });

@@ -1,3 +1,4 @@
+import { counted } from '@brackenfell/core/words/counted';
 import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Command } from 'cmdk';
@@ -6,7 +7,7 @@ import type { PartAnswer } from '@brackenfell/contract/ask';
 import type { AskedDimensions } from '@brackenfell/contract/dimensions';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { Key } from '../controls/key.tsx';
-import { printPrice } from '../controls/money.ts';
+import { printPrice } from '@brackenfell/core/words/money';
 import { Mark } from '../controls/mark.tsx';
 import { STATE_MARK, STATE_WORDS } from '../quarantine/batch-words.ts';
 import { useCounter } from '../counter/use-counter.ts';
@@ -143,7 +144,7 @@ export function AskLine({
           </span>
           {total > 0 && (
             <button type="button" onClick={onScans} className="min-h-6">
-              {total} {total === 1 ? 'scan' : 'scans'} <Key>`</Key>
+              {counted(total, 'scan')} <Key>`</Key>
             </button>
           )}
           <button type="button" onClick={onKeys} className="min-h-6">

@@ -1,3 +1,4 @@
+import { wordFor } from '@brackenfell/core/words/counted';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { AuditLine, AuditList } from '@brackenfell/contract/audit';
@@ -42,7 +43,7 @@ export function AuditPage() {
         <div className="border-b border-line px-3 py-2">
           <h1 className="text-verdict font-semibold">
             <span className="num">{audit.data?.open ?? 0}</span>{' '}
-            {audit.data?.open === 1 ? 'contradiction open' : 'contradictions open'}
+            {wordFor(audit.data?.open ?? 0, 'contradiction open', 'contradictions open')}
           </h1>
           <p className="text-soft">
             {audit.data ? `of ${audit.data.total} found; by engines, then stock touched` : 'Fetching the audit …'}

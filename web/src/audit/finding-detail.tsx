@@ -1,3 +1,4 @@
+import { counted } from '@brackenfell/core/words/counted';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { AuditFinding, EvidenceEdge } from '@brackenfell/contract/audit';
@@ -71,7 +72,7 @@ export function FindingDetail({ finding, mayEdit }: { finding: AuditFinding; may
         <p>
           {finding.consequence}{' '}
           <b className="font-semibold">
-            {finding.engines.length} {finding.engines.length === 1 ? 'engine' : 'engines'}, {finding.stock} in stock.
+            {counted(finding.engines.length, 'engine')}, {finding.stock} in stock.
           </b>
         </p>
       </div>

@@ -1,3 +1,4 @@
+import { counted } from '@brackenfell/core/words/counted';
 import type { JudgedPiece } from '@brackenfell/core/authenticity/inspection';
 import { BAND_WORDS } from '@brackenfell/core/authenticity/judge-piece';
 import { printChance, sayMissing } from '@brackenfell/core/authenticity/say-conclusion';
@@ -7,7 +8,7 @@ import { KeyButton } from '../controls/key-button.tsx';
 const MOST_SHOWN = 4;
 
 const sayMinutes = (minutes: number): string =>
-  minutes < 1 ? `${Math.round(minutes * 60)} seconds` : `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`;
+  minutes < 1 ? `${Math.round(minutes * 60)} seconds` : counted(minutes, 'minute');
 
 /** What to look at next, and what either answer would mean. */
 export function NextCheckPanel({ piece, onGo }: { piece: JudgedPiece; onGo: (tell: Tell) => void }) {

@@ -9,7 +9,7 @@ import { Key } from '../controls/key.tsx';
 import { KeyButton } from '../controls/key-button.tsx';
 import { Mark } from '../controls/mark.tsx';
 import type { MarkKind } from '../controls/mark-shapes.ts';
-import { printPrice } from '../controls/money.ts';
+import { printPrice } from '@brackenfell/core/words/money';
 import { ShareBar } from '../controls/share-bar.tsx';
 import { WhereToLook } from './where-to-look.tsx';
 

@@ -1,3 +1,4 @@
+import { isHeld } from '@brackenfell/core/authenticity/batch-states';
 import { Link } from 'react-router';
 import type { JudgedInspection } from '@brackenfell/core/authenticity/inspection';
 import { BAND_WORDS } from '@brackenfell/core/authenticity/judge-piece';
@@ -50,7 +51,7 @@ export function ProofHead({
   const tells = inspection.reference?.content.tells.length ?? 0;
   const answered = Object.keys(worst.answers).length;
   const holds = band === 'suspect' || blocks.length > 0;
-  const settled = batch?.state === 'held' || batch?.state === 'confirmed';
+  const settled = isHeld(batch?.state);
   const shownBand = blocks.length > 0 && band === 'consistent' ? 'not-proven' : band;
   return (
     <header className="flex-none border-b border-line px-3 py-1.5">

@@ -1,7 +1,7 @@
 import { useParams } from 'react-router';
 import { VERDICT_WORDS, VERDICTS } from '@brackenfell/core/fitment/verdict';
 import type { OpenRow } from '@brackenfell/contract/open-tray';
-import { printCount } from '../controls/count.ts';
+import { counted, printCount } from '@brackenfell/core/words/counted';
 import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
 import { EngineCard } from '../engine/engine-card.tsx';
 import { useEngine } from '../engine/use-engine.ts';
@@ -45,7 +45,7 @@ export function EnginePage() {
             {maker} <span className="num">{code}</span>
           </h1>
           <span className="text-soft">
-            {summary}; {positions.length} {positions.length === 1 ? 'plug' : 'plugs'}
+            {summary}; {counted(positions.length, 'plug')}
           </span>
           <button
             type="button"

@@ -1,3 +1,4 @@
+import { wordFor } from '@brackenfell/core/words/counted';
 import { useId } from 'react';
 import { CONNECTOR_WORDS } from '@brackenfell/core/coils/connector-words';
 import { formatQuantity, type UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
@@ -341,8 +342,8 @@ function FromAbove({ coil, asked, size }: CoilDrawingProps) {
         textAnchor="middle"
         className={`text-xs ${towersDiffer ? 'fill-madder font-semibold' : 'fill-slate'}`}
       >
-        {coil.shape.towers ?? '?'} {coil.shape.towers === 1 ? 'tower' : 'towers'}, {asked.towers ?? '?'} asked; crosses
-        mark the engine’s bosses
+        {coil.shape.towers ?? '?'} {wordFor(coil.shape.towers ?? 0, 'tower')}, {asked.towers ?? '?'} asked; crosses mark
+        the engine’s bosses
       </text>
     </svg>
   );

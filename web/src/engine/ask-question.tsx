@@ -1,5 +1,5 @@
 import type { Identification } from '@brackenfell/contract/identify';
-import { printAverage, printCount } from '../controls/count.ts';
+import { printAverage, printCount } from '@brackenfell/core/words/counted';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { ShapeAnswer } from '../drawing/shape-answer.tsx';

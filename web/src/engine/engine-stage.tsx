@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import type { EngineLeft, Identification } from '@brackenfell/contract/identify';
-import { printCount } from '../controls/count.ts';
+import { printCount } from '@brackenfell/core/words/counted';
 import { usePickList } from '../controls/pick-list.ts';
 import { Mark } from '../controls/mark.tsx';
 import { useKeys, type KeyBinding } from '../keys/keys.ts';

@@ -1,6 +1,6 @@
 import { useState, type RefObject } from 'react';
 import type { Identification } from '@brackenfell/contract/identify';
-import { printCount } from '../controls/count.ts';
+import { printCount, wordFor } from '@brackenfell/core/words/counted';
 import { Key } from '../controls/key.tsx';
 import { KeyButton } from '../controls/key-button.tsx';
 import { Mark } from '../controls/mark.tsx';
@@ -26,7 +26,7 @@ export function KnownSoFar({ identification, onTakeBack, onStartOver, onSay, sen
           {identification ? (
             <>
               <h2 className="text-verdict font-semibold">
-                <span className="num">{printCount(left)}</span> {left === 1 ? 'engine left' : 'engines left'}
+                <span className="num">{printCount(left)}</span> {wordFor(left, 'engine left', 'engines left')}
               </h2>
               <p className="text-soft">
                 of {printCount(total)} in the catalogue, builds counted apart; {printCount(total - left)} ruled out

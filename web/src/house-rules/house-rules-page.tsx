@@ -1,3 +1,4 @@
+import { wordFor } from '@brackenfell/core/words/counted';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { HouseRuleView } from '@brackenfell/contract/house-rules';
@@ -30,7 +31,7 @@ export function HouseRulesPage() {
     choose.mutate(request, {
       onSuccess: ({ judgedAgain, toldOtherwise, flagged }) =>
         toast(
-          `${title} chosen. ${judgedAgain} open ${judgedAgain === 1 ? 'line' : 'lines'} judged again, ${toldOtherwise} told otherwise now; ${flagged} sold ${flagged === 1 ? 'line' : 'lines'} flagged.`,
+          `${title} chosen. ${judgedAgain} open ${wordFor(judgedAgain, 'line')} judged again, ${toldOtherwise} told otherwise now; ${flagged} sold ${wordFor(flagged, 'line')} flagged.`,
         ),
       onError: (error) => toast.error(error.message),
     });

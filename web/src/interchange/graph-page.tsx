@@ -1,3 +1,4 @@
+import { counted, wordFor } from '@brackenfell/core/words/counted';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
@@ -62,8 +63,7 @@ function Graph({ graph, isJudged }: { graph: PartGraph; isJudged: boolean }) {
           References around <span className="num">{middle.printed}</span>
         </h1>
         <span className="text-soft">
-          {graph.nodes.length} {graph.nodes.length === 1 ? 'number' : 'numbers'}, {graph.edges.length}{' '}
-          {graph.edges.length === 1 ? 'reference' : 'references'}
+          {counted(graph.nodes.length, 'number')}, {graph.edges.length} {wordFor(graph.edges.length, 'reference')}
           {graph.more > 0 ? `; ${graph.more} further numbers are not drawn` : ''}
           {isJudged ? '. Marks: for the engine on the slip.' : '. No engine is chosen, so nothing is judged.'}
         </span>

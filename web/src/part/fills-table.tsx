@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
-import { printPrice } from '../controls/money.ts';
+import { printPrice } from '@brackenfell/core/words/money';
 import { useCounter } from '../counter/use-counter.ts';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';

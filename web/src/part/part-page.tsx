@@ -6,7 +6,7 @@ import type { PartCard } from '@brackenfell/contract/part';
 import { Key } from '../controls/key.tsx';
 import { KeyButton } from '../controls/key-button.tsx';
 import { Mark } from '../controls/mark.tsx';
-import { printPrice } from '../controls/money.ts';
+import { printPrice } from '@brackenfell/core/words/money';
 import { NO_HEAD } from '../drawing/head-outline.ts';
 import { drawPlug } from '../drawing/plug-outline.ts';
 import { frameFor } from '../drawing/section-frame.ts';

@@ -1,3 +1,5 @@
+import { wordFor } from '@brackenfell/core/words/counted';
+import { isHeld } from '@brackenfell/core/authenticity/batch-states';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { BAND_WORDS } from '@brackenfell/core/authenticity/judge-piece';
@@ -8,7 +10,7 @@ import { BAND_MARK } from '../controls/band-mark.ts';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { printMoment } from '../controls/moment.ts';
-import { printPrice } from '../controls/money.ts';
+import { printPrice } from '@brackenfell/core/words/money';
 import { useKeys } from '../keys/keys.ts';
 import { useSession } from '../session/use-session.ts';
 import { call } from '../wire/call.ts';
@@ -59,7 +61,7 @@ export function BatchDetail({ batch }: { batch: Batch }) {
   const write = useQuarantineWrite<Batch>();
   const maySettle = me?.role === 'supervisor';
   const mayHold = me?.role !== 'editor' && (batch.state === 'open' || batch.state === 'released');
-  const stopped = batch.state === 'held' || batch.state === 'confirmed';
+  const stopped = isHeld(batch.state);
   const params = { batchId: batch.batchId };
   const carryOut = (reason: string) => {
     const body = { version: batch.version, reason };
@@ -165,7 +167,7 @@ export function BatchDetail({ batch }: { batch: Batch }) {
                   <span>
                     {one.band ? BAND_WORDS[one.band] : 'Not concluded'}
                     {one.chance === null ? '' : `, ${printChance(one.chance)}`}; {one.pieces}{' '}
-                    {one.pieces === 1 ? 'piece' : 'pieces'}
+                    {wordFor(one.pieces, 'piece')}
                   </span>
                   <span className="text-soft">
                     {printMoment(one.at)}, {one.by}

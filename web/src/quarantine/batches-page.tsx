@@ -1,3 +1,5 @@
+import { wordFor } from '@brackenfell/core/words/counted';
+import { isHeld } from '@brackenfell/core/authenticity/batch-states';
 import { useNavigate, useParams } from 'react-router';
 import type { BatchLine } from '@brackenfell/contract/quarantine';
 import { Mark } from '../controls/mark.tsx';
@@ -31,7 +33,7 @@ export function BatchesPage() {
       <aside className="desk-list" aria-label="Batches">
         <div className="border-b border-line px-3 py-2">
           <h1 className="text-verdict font-semibold">
-            <span className="num">{held}</span> {held === 1 ? 'batch held' : 'batches held'}
+            <span className="num">{held}</span> {wordFor(held, 'batch held', 'batches held')}
           </h1>
           <p className="text-soft">
             {batches.data ? `of ${lines.length + batches.data.more} received or met` : 'Fetching the batches …'}
@@ -60,7 +62,7 @@ export function BatchesPage() {
               </span>
               <span className="col-[2/-1] text-soft">
                 {line.seller}, {STATE_WORDS[line.state]}
-                {(line.state === 'held' || line.state === 'confirmed') && line.toContact > 0 && (
+                {isHeld(line.state) && line.toContact > 0 && (
                   <span className="text-madder">, {line.toContact} to reach</span>
                 )}
               </span>

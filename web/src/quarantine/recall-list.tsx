@@ -1,3 +1,4 @@
+import { isHeld } from '@brackenfell/core/authenticity/batch-states';
 import { useState } from 'react';
 import { CONTACT_WORDS, type ContactOutcome } from './contact-words.ts';
 import type { Batch } from '@brackenfell/contract/quarantine';
@@ -15,7 +16,7 @@ type Sale = Batch['sales'][number];
 /** Who bought of the batch; for one that is held, who was told and who is still to be. */
 export function RecallList({ batch, mayContact }: { batch: Batch; mayContact: boolean }) {
   const [calling, call_] = useState<Sale>();
-  const stopped = batch.state === 'held' || batch.state === 'confirmed';
+  const stopped = isHeld(batch.state);
   const open = batch.sales.find(({ settled }) => !settled);
   useKeys(
     'Recall',

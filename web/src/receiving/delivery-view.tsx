@@ -1,10 +1,11 @@
+import { listed } from '@brackenfell/core/words/counted';
 import { useNavigate } from 'react-router';
 import type { Delivery } from '@brackenfell/contract/delivery';
 import { CHANNEL_WORDS } from '@brackenfell/core/authenticity/prior';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { printMoment } from '../controls/moment.ts';
-import { printPrice } from '../controls/money.ts';
+import { printPrice } from '@brackenfell/core/words/money';
 import { useKeys } from '../keys/keys.ts';
 import { batchCode, STATE_MARK, STATE_WORDS } from '../quarantine/batch-words.ts';
 import { LETTERS } from '../session/switch-person.tsx';
@@ -32,8 +33,8 @@ export function DeliveryView({ delivery }: { delivery: Delivery }) {
         <p key={orderedUnder} className="flex items-center gap-2 pb-2">
           <Mark kind="caution" label="Caution" />
           <span>
-            <span className="num">{orderedUnder}</span> was filled with parts of {makers.join(' and ')}: hand over sets
-            of one maker.
+            <span className="num">{orderedUnder}</span> was filled with parts of {listed(makers)}: hand over sets of one
+            maker.
           </span>
         </p>
       ))}

@@ -1,3 +1,4 @@
+import { counted, wordFor } from '@brackenfell/core/words/counted';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -70,8 +71,7 @@ export function ReceivingPage() {
               >
                 <b className="font-semibold">{one.seller}</b>
                 <span className="block text-soft">
-                  {printMoment(one.at)}, {one.by}: {one.pieces} pieces in {one.lines}{' '}
-                  {one.lines === 1 ? 'line' : 'lines'}
+                  {printMoment(one.at)}, {one.by}: {one.pieces} pieces in {one.lines} {wordFor(one.lines, 'line')}
                 </span>
               </Link>
             </li>
@@ -241,9 +241,7 @@ function NewDelivery() {
           Take it in <Key>Ctrl Enter</Key>
         </button>
         <span className="text-soft">
-          {filled.length === 0
-            ? 'A new line opens as one is filled.'
-            : `${filled.length} ${filled.length === 1 ? 'line' : 'lines'}`}
+          {filled.length === 0 ? 'A new line opens as one is filled.' : counted(filled.length, 'line')}
         </span>
       </p>
     </form>

@@ -1,3 +1,4 @@
+import { counted } from '@brackenfell/core/words/counted';
 import { useLocation } from 'react-router';
 import { Mark } from '../controls/mark.tsx';
 import { useEngine } from '../engine/use-engine.ts';
@@ -14,9 +15,9 @@ export function StageStrip() {
   const partsNeed = !engineId
     ? 'needs the engine'
     : openQuestions > 0
-      ? `${openQuestions} ${openQuestions === 1 ? 'question' : 'questions'} open`
+      ? `${counted(openQuestions, 'question')} open`
       : lines > 0
-        ? `${lines} ${lines === 1 ? 'line' : 'lines'} on the slip`
+        ? `${counted(lines, 'line')} on the slip`
         : 'none chosen yet';
   const proofs = slip.data?.lines.flatMap(({ proof }) => proof?.band ?? []) ?? [];
   const anySuspect = proofs.includes('suspect');

@@ -1,10 +1,11 @@
+import { counted } from '@brackenfell/core/words/counted';
 import type { OpenMatter } from '@brackenfell/contract/open-matter';
 import type { Slip } from '@brackenfell/contract/slip';
 import { END_REASONS, END_REASON_WORDS, type EndReason } from '@brackenfell/core/slip/slip-states';
 import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
-import { printPrice } from '../controls/money.ts';
+import { printPrice } from '@brackenfell/core/words/money';
 import { useKeys } from '../keys/keys.ts';
 import { LETTERS } from '../session/switch-person.tsx';
 import { printDocket } from '../counter/print-docket.ts';
@@ -36,7 +37,7 @@ export function CollectDialog({ slip, onAnswer, onCollect, onClose }: CollectDia
     return (
       <Dialog
         title={`Slip ${printDocket(slip.docket)} is not collected yet`}
-        about={`${open.length === 1 ? 'One thing is' : `${open.length} things are`} open. Each goes to where it is answered.`}
+        about={`${counted(open.length, 'thing is', 'things are')} open. Each goes to where it is answered.`}
         onClose={onClose}
         wide
       >

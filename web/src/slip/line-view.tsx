@@ -1,12 +1,11 @@
+import { printClock } from '@brackenfell/core/words/moments';
 import type { SlipLine } from '@brackenfell/contract/slip';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
 import { BAND_WORDS } from '@brackenfell/core/authenticity/judge-piece';
 import { printChance } from '@brackenfell/core/authenticity/say-conclusion';
 import { BAND_INK } from '../controls/band-mark.ts';
-import { printPrice } from '../controls/money.ts';
-
-const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+import { printPrice } from '@brackenfell/core/words/money';
 
 /** Waits for the supervisor, and nobody has spoken yet. */
 export const mayBeReleased = (line: SlipLine): boolean =>
@@ -94,7 +93,7 @@ export function LineView({ line, engines, picked, acts }: LineViewProps) {
         )}
         {toldOtherwise(line).map((before) => (
           <span key={before.at} className="block border-l-2 border-heather pl-1.5 text-soft">
-            Told {clock.format(new Date(before.at))}: {VERDICT_WORDS[before.verdict]}. {before.reason}. Changed by{' '}
+            Told {printClock(before.at)}: {VERDICT_WORDS[before.verdict]}. {before.reason}. Changed by{' '}
             {before.changedBy}.
           </span>
         ))}

@@ -1,10 +1,11 @@
+import { printClock, printWeekday } from '@brackenfell/core/words/moments';
 import { useState } from 'react';
 import type { Staff } from '@brackenfell/contract/session';
 import type { Slip } from '@brackenfell/contract/slip';
 import { isFinal, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
 import { mayTakeOver, mayWrite } from '@brackenfell/core/slip/who-may';
 import { Key } from '../controls/key.tsx';
-import { printPrice } from '../controls/money.ts';
+import { printPrice } from '@brackenfell/core/words/money';
 import { useKeys } from '../keys/keys.ts';
 import { LineKeys } from './line-keys.tsx';
 import { LineView, mayBeReleased } from './line-view.tsx';
@@ -19,9 +20,6 @@ import { SlipSheets } from './slip-sheets.tsx';
 import { UnsentList } from '../counter/unsent-list.tsx';
 import { useLineActs } from '../counter/use-line-acts.ts';
 import { useOpenMatter } from '../counter/use-open-matter.ts';
-
-const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
-const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 
 /** A slip that is on the counter: its lines, what is open, what was said, the sum, and what can be done. */
 export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips: () => void }) {
@@ -74,10 +72,10 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
           <span className="num text-head font-semibold">{printDocket(slip.docket)}</span>
         </h2>
         <p className="text-right text-xs text-soft">
-          {day.format(new Date(slip.createdAt))}
+          {printWeekday(slip.createdAt)}
           <br />
           {slip.state === 'open'
-            ? `${clock.format(new Date(slip.createdAt))}, ${slip.holder ?? 'nobody'}`
+            ? `${printClock(slip.createdAt)}, ${slip.holder ?? 'nobody'}`
             : SLIP_STATE_WORDS[slip.state]}
         </p>
       </header>

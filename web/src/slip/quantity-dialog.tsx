@@ -1,3 +1,4 @@
+import { wordFor } from '@brackenfell/core/words/counted';
 import { useState } from 'react';
 import type { Slip, SlipLine } from '@brackenfell/contract/slip';
 import { Dialog } from '../controls/dialog.tsx';
@@ -47,7 +48,7 @@ export function QuantityDialog({ slip, line, store, onClose }: QuantityDialogPro
           {quantity === undefined
             ? 'A whole number from 1 to 999.'
             : takes > 0 && quantity > takes
-              ? `That is ${quantity - takes} more than ${slip.engineCount === 1 ? 'the engine takes' : 'they take'}: is it meant?`
+              ? `That is ${quantity - takes} more than ${wordFor(slip.engineCount, 'the engine takes', 'they take')}: is it meant?`
               : ''}
         </p>
         <button type="submit" className="button-act justify-self-start" disabled={quantity === undefined}>

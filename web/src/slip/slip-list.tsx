@@ -1,3 +1,4 @@
+import { counted } from '@brackenfell/core/words/counted';
 import type { Staff } from '@brackenfell/contract/session';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -172,9 +173,7 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
               <span className="truncate">
                 {[s.customer || 'No name', s.vehicle, s.engine].filter(Boolean).join(', ')}
               </span>
-              <span>
-                {s.lines} {s.lines === 1 ? 'line' : 'lines'}
-              </span>
+              <span>{counted(s.lines, 'line')}</span>
               <span className="text-soft">
                 {SLIP_STATE_WORDS[s.state]}
                 {s.holder ? `, ${s.holder}` : ''}

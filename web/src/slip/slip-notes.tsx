@@ -1,8 +1,7 @@
+import { printClock } from '@brackenfell/core/words/moments';
 import type { Staff } from '@brackenfell/contract/session';
 import type { Slip } from '@brackenfell/contract/slip';
 import { slipSheet } from '../counter/slip-sheet.ts';
-
-const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
 
 /** What was said and found, with who wrote it; its author or a supervisor edits it. */
 export function SlipNotes({ slip, me }: { readonly slip: Slip; readonly me: Staff }) {
@@ -13,7 +12,7 @@ export function SlipNotes({ slip, me }: { readonly slip: Slip; readonly me: Staf
       {slip.notes.map((n) => (
         <p key={n.noteId} className="grid grid-cols-[3.25rem_1fr_auto] pt-1 text-soft">
           <time className="num text-slate" dateTime={n.at}>
-            {clock.format(new Date(n.at))}
+            {printClock(n.at)}
           </time>
           <span>
             {n.text}{' '}

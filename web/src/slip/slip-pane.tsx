@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Staff } from '@brackenfell/contract/session';
 import { Key } from '../controls/key.tsx';
-import { printPrice } from '../controls/money.ts';
+import { printPrice } from '@brackenfell/core/words/money';
 import { useKeys } from '../keys/keys.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { useNarrow } from '../settings/use-narrow.ts';

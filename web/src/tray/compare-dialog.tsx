@@ -3,7 +3,7 @@ import type { OpenRow } from '@brackenfell/contract/open-tray';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { Dialog } from '../controls/dialog.tsx';
 import { Mark, MARK_WORDS, VERDICT_MARK } from '../controls/mark.tsx';
-import { printAmount } from '../controls/money.ts';
+import { printAmount } from '@brackenfell/core/words/money';
 import { drawPlug } from '../drawing/plug-outline.ts';
 import { frameFor } from '../drawing/section-frame.ts';
 import { Section } from '../drawing/section.tsx';

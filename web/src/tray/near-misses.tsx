@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { printCount } from '../controls/count.ts';
+import { printCount } from '@brackenfell/core/words/counted';
 import { Dialog } from '../controls/dialog.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { useSettings } from '../settings/settings.ts';

@@ -3,12 +3,12 @@ import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef } from '
 import type { OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
 import { TRAY_ORDER } from '@brackenfell/core/fitment/ranking';
 import { VERDICT_WORDS, type Verdict } from '@brackenfell/core/fitment/verdict';
-import { printCount } from '../controls/count.ts';
+import { printCount } from '@brackenfell/core/words/counted';
 import { Key } from '../controls/key.tsx';
 import { Mark, MARK_WORDS, MarkPaths, VERDICT_MARK } from '../controls/mark.tsx';
 import type { MarkKind } from '../controls/mark-shapes.ts';
 import { withTax } from '@brackenfell/core/slip/totals';
-import { printAmount } from '../controls/money.ts';
+import { printAmount } from '@brackenfell/core/words/money';
 import { useSettings } from '../settings/settings.ts';
 import { gridColumns, markPlaces, marksWidth } from './columns.ts';
 import { useIsPicked, usePickedAfterPaint, type RowPick } from './row-pick.ts';

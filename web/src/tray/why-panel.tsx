@@ -1,3 +1,4 @@
+import { counted, listed, wordFor } from '@brackenfell/core/words/counted';
 import type { OpenFinding, OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
 import type { FactUsed } from '@brackenfell/contract/tray';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
@@ -5,8 +6,6 @@ import { Key } from '../controls/key.tsx';
 import { Mark, MARK_WORDS, VERDICT_MARK } from '../controls/mark.tsx';
 
 const GRAVITY = ['refuse', 'unknown', 'caution', 'acceptable', 'match', 'not-asked'] as const;
-const and = (labels: readonly string[]): string =>
-  labels.length < 2 ? labels.join('') : `${labels.slice(0, -1).join(', ')} and ${labels.at(-1)!}`;
 
 interface WhyPanelProps {
   readonly row: OpenRow;
@@ -63,7 +62,7 @@ export function WhyPanel({
       </p>
       {row.held > 0 && (
         <p className="pb-1 text-heather">
-          {row.held} more {row.held === 1 ? 'is' : 'are'} held in quarantine and not counted.
+          {row.held} more {wordFor(row.held, 'is', 'are')} held in quarantine and not counted.
         </p>
       )}
       {shown.map((finding) => (
@@ -81,8 +80,8 @@ export function WhyPanel({
               <b>One number, {makers.length} makers</b>
             </h3>
             <p>
-              <span className="num">{number}</span> is filled by {makers.join(' and ')}: a set ordered under it can
-              arrive mixed. Hand over boxes of one maker.
+              <span className="num">{number}</span> is filled by {listed(makers)}: a set ordered under it can arrive
+              mixed. Hand over boxes of one maker.
             </p>
           </article>
         ))}
@@ -113,7 +112,7 @@ export function WhyPanel({
       <p className="flex flex-wrap items-center gap-x-3 border-t border-hair pt-1.5 text-soft">
         {!showAll && (
           <span>
-            {matches} {matches === 1 ? 'check matches' : 'checks match'}
+            {counted(matches, 'check matches', 'checks match')}
             {idle > 0 ? `, ${idle} not asked` : ''}
           </span>
         )}
@@ -194,7 +193,7 @@ function FindingSentence({ finding, sources }: { finding: OpenFinding; sources: 
       <p>
         {onlyAt.length > 0 && (
           <b className="font-semibold">
-            {onlyAt.length === 1 ? 'Cylinder' : 'Cylinders'} {and(onlyAt)} only.{' '}
+            {wordFor(onlyAt.length, 'Cylinder')} {listed(onlyAt)} only.{' '}
           </b>
         )}
         {told.says} {told.toDo && <span className="text-slate">{told.toDo}</span>}

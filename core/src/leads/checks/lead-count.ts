@@ -1,3 +1,4 @@
+import { counted, listed } from '../../words/counted.ts';
 import { defineCheck } from '../../fitment/define-check.ts';
 import type { Lead } from '../../facts/lead-facts.ts';
 import { sayRoute } from '../say-route.ts';
@@ -32,13 +33,13 @@ export const leadCount = defineCheck({
       : { outcome: 'match', caseId: 'same', figures };
   },
   explain: ({ caseId, figures: g }) => {
-    const leads = (count: number) => `${count} ${count === 1 ? 'lead' : 'leads'}`;
+    const leads = (count: number) => counted(count, 'lead');
     const common = { asked: leads(g.asked), has: leads(g.has), difference: null };
     switch (caseId) {
       case 'short':
         return {
           ...common,
-          says: `The set is ${leads(g.shortBy)} short: ${g.unserved.join(' and ') || 'a cylinder'} stays without.`,
+          says: `The set is ${leads(g.shortBy)} short: ${listed(g.unserved) || 'a cylinder'} stays without.`,
           toDo: 'Sell a whole set, or the missing lead with it.',
           phrase: `${leads(g.shortBy)} short`,
         };

@@ -1,3 +1,4 @@
+import { listed } from '../../words/counted.ts';
 import { defineCheck } from '../../fitment/define-check.ts';
 import { assignLeads, servedBy } from '../assign-leads.ts';
 import type { Lead, LeadBoot } from '../../facts/lead-facts.ts';
@@ -38,7 +39,7 @@ export const plugBoots = defineCheck({
     says:
       outcome === 'match'
         ? 'Every route has a boot that clears what stands around the plug.'
-        : `No boot is left that clears ${g.where.join(' and ')}: it bears on hot metal and burns through.`,
+        : `No boot is left that clears ${listed(g.where)}: it bears on hot metal and burns through.`,
     toDo: outcome === 'match' ? null : 'Do not fit it.',
     phrase: outcome === 'match' ? 'Boots clear' : `Boot does not clear ${g.where[0] ?? 'the plug'}`,
   }),

@@ -1,3 +1,4 @@
+import { listed } from '../../words/counted.ts';
 import { sameOrRefuse } from '../../fitment/same-or-refuse.ts';
 import type { Lead, SourceEnd } from '../../facts/lead-facts.ts';
 
@@ -13,7 +14,7 @@ export const sourceEnds = sameOrRefuse({
   same: (set, asked) => set.every(({ source }) => source === asked),
   print: (value) => {
     if (typeof value === 'string') return value;
-    return [...new Set(value.map(({ source }) => source))].join(' and ');
+    return listed([...new Set(value.map(({ source }) => source))]);
   },
   says: {
     same: 'The ends hold in the coil or cap.',

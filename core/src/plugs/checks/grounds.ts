@@ -1,3 +1,4 @@
+import { counted } from '../../words/counted.ts';
 import { defineCheck } from '../../fitment/define-check.ts';
 
 const one = { 'position.groundCount': 1, 'position.groundForm': 'over-tip' } as const;
@@ -52,12 +53,12 @@ export const grounds = defineCheck({
       case 'other-count':
         return {
           ...common,
-          says: `${g.count} ground${g.count === 1 ? '' : 's'} where ${g.askedCount} ${g.askedCount === 1 ? 'is' : 'are'} asked.`,
+          says: `${counted(g.count, 'ground')} where ${counted(g.askedCount, 'is', 'are')} asked.`,
           toDo:
             g.count > 1
               ? 'Do not try to set the gap; several grounds cannot be set alike.'
               : 'Gauge the gap before fitting.',
-          phrase: `${g.count} ground${g.count === 1 ? '' : 's'}${g.count > 1 ? ': gap cannot be set' : ''}`,
+          phrase: `${counted(g.count, 'ground')}${g.count > 1 ? ': gap cannot be set' : ''}`,
         };
       case 'other-form':
         return {

@@ -1,3 +1,4 @@
+import { wordFor } from '../../words/counted.ts';
 import type { HeatScale } from '../../heat-range/heat-scale.ts';
 import { heatIndexBar, stepsFromRatings } from '../../heat-range/heat-scale.ts';
 import { defineCheck } from '../../fitment/define-check.ts';
@@ -80,7 +81,7 @@ export const heat = defineCheck({
   explain: ({ caseId, figures: g }) => {
     const steps = (value: number) => {
       const size = Number(Math.abs(value).toFixed(1));
-      return `${size} step${size === 1 ? '' : 's'}`;
+      return `${size} ${wordFor(size, 'step')}`;
     };
     const colder = g.stepsColder ?? 0;
     const hotter = -(g.stepsColderThanRequired ?? 0);

@@ -1,0 +1,43 @@
+import type { PartKind } from '../facts/part-kinds.ts';
+import { counted } from '../words/counted.ts';
+
+/** Pieces that one line takes at most. */
+export const MOST_PIECES = 999;
+
+/** How a part serves the job on a slip; undefined where it was not judged, for no engine is known. */
+export interface Serving {
+  readonly placesServed: number;
+  readonly engines: number;
+  /** The shop's rule gives a spare with the plugs. */
+  readonly withSpare: boolean;
+}
+
+/** How many are put down where nobody says: one for each place served in each engine of the job. Slips: Quantities. */
+export function usualQuantity(kind: PartKind, serving: Serving | undefined): number {
+  if (!serving) return 1;
+  const places = serving.placesServed * serving.engines;
+  return kind === 'plug' && serving.withSpare ? places + 1 : places;
+}
+
+export type Counting =
+  | { readonly kind: 'new-line'; readonly quantity: number }
+  | { readonly kind: 'counted-up'; readonly quantity: number }
+  | { readonly kind: 'already-there'; readonly says: string }
+  | { readonly kind: 'too-many'; readonly says: string };
+
+/**
+ * What putting pieces of a part on a slip makes of its line. A part that stands on it already is counted up only where that is
+ * meant: a second press of a key is no second set.
+ */
+export function countOn(standing: number | undefined, quantity: number, meansMore: boolean): Counting {
+  if (standing === undefined) return { kind: 'new-line', quantity };
+  if (!meansMore)
+    return {
+      kind: 'already-there',
+      says: `${counted(standing, 'is', 'are')} on it: count the line up, or say that as many more are meant.`,
+    };
+  const more = standing + quantity;
+  return more > MOST_PIECES
+    ? { kind: 'too-many', says: `A line takes at most ${counted(MOST_PIECES, 'piece')}.` }
+    : { kind: 'counted-up', quantity: more };
+}
