@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
 import pg from 'pg';
 import { demoStaff } from '@brackenfell/demo/staff';
 import { startServer, stopServer, type RunningServer } from '@brackenfell/scripts/server-process';
@@ -144,3 +144,9 @@ export async function expectAccessible(page: Page): Promise<void> {
 }
 
 export { expect };
+
+/** Opens a choice and takes what it offers under these words. */
+export async function choose(page: Page, field: Locator, says: string | RegExp): Promise<void> {
+  await field.click();
+  await page.getByRole('option', { name: says }).click();
+}

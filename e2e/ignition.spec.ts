@@ -51,7 +51,7 @@ test('a coil is asked about until the build is known, then sold with its questio
   await counter.kill();
   await counter.start();
   await page.reload();
-  await expect(page.getByRole('button', { name: /to Feb 2018/ })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('radio', { name: /to Feb 2018/ })).toBeChecked();
 });
 
 test('a reading that the meter cannot give is not an answer', async ({ page, counter }) => {

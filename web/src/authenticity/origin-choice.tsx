@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { CHANNEL_WORDS } from '@brackenfell/core/authenticity/prior';
 import { printChance } from '@brackenfell/core/authenticity/say-conclusion';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
+import { Choice } from '../controls/choice.tsx';
 import { Key } from '../controls/key.tsx';
 import { KeyButton } from '../controls/key-button.tsx';
 import { useKeys, type KeyBinding } from '../keys/keys.ts';
@@ -32,6 +33,14 @@ interface OriginProps {
   readonly onBack: () => void;
 }
 
+/** What the pieces are held against. */
+const BESIDE_IT = [
+  { value: 'drawings', says: 'the drawings alone' },
+  { value: 'shop-stock', says: 'a known one from the shelf' },
+  { value: 'removed-original', says: 'the removed original' },
+] as const;
+type BesideIt = (typeof BESIDE_IT)[number]['value'];
+
 type Begin = Partial<RequestOf<'beginInspection'>['body']>;
 
 /** Where the pieces came from: a batch on the shelf, a seller, back over the counter, or nobody can say. */
@@ -43,7 +52,7 @@ export function OriginChoice({ subject, pieces, onPieces, onBack }: OriginProps)
     queryFn: () => call('listBatches', { query: { partId: subject.partId } }),
   });
   const sellers = useQuery({ queryKey: ['sellers'], queryFn: () => call('listSellers', {}) });
-  const [used, setUsed] = useState<'drawings' | 'shop-stock' | 'removed-original'>('drawings');
+  const [used, setUsed] = useState<BesideIt>('drawings');
   const start = (from: Begin) => {
     const { partId, askedFor, lineId } = subject;
     begin.mutate(
@@ -98,7 +107,7 @@ export function OriginChoice({ subject, pieces, onPieces, onBack }: OriginProps)
       <h2 className="pb-1 text-head font-semibold">
         Where did <span className="num">{subject.printed}</span> come from?
       </h2>
-      <p className="flex items-center gap-3 pb-2">
+      <div className="flex items-center gap-3 pb-2">
         <span className="flex items-center gap-2">
           In hand: <b className="num font-semibold">{pieces}</b>
           <button
@@ -118,19 +127,15 @@ export function OriginChoice({ subject, pieces, onPieces, onBack }: OriginProps)
             <Key>-</Key>
           </button>
         </span>
-        <label className="flex items-center gap-2">
-          Beside it
-          <select
-            className="field w-auto"
-            value={used}
-            onChange={(event) => setUsed(event.target.value as typeof used)}
-          >
-            <option value="drawings">the drawings alone</option>
-            <option value="shop-stock">a known one from the shelf</option>
-            <option value="removed-original">the removed original</option>
-          </select>
-        </label>
-      </p>
+        <Choice
+          label="Beside it"
+          value={used}
+          options={BESIDE_IT}
+          onChange={setUsed}
+          className="flex items-center gap-2"
+          fieldClass="w-auto"
+        />
+      </div>
       {problem && (
         <p role="alert" className="text-madder">
           {problem.message}

@@ -4,6 +4,7 @@ import { MEASURED } from '@brackenfell/core/authenticity/measured';
 import type { MeasuredId } from '@brackenfell/core/authenticity/tell';
 import { readTyped } from '@brackenfell/core/authenticity/read-typed';
 import type { Inspection } from '@brackenfell/contract/inspection';
+import { Choice } from '../controls/choice.tsx';
 import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
 import type { NewEntry } from './inspection-outbox.ts';
@@ -46,23 +47,16 @@ export function ReadingsDialog({ quantities, first, catalogue, pieces, onNote, o
           store();
         }}
       >
-        <label className="contents">
-          <span>Quantity</span>
-          <select
-            className="field"
-            value={id}
-            onChange={(event) => {
-              setId(event.target.value as MeasuredId);
-              setTexts({});
-            }}
-          >
-            {quantities.map((quantity) => (
-              <option key={quantity} value={quantity}>
-                {MEASURED[quantity].label}, {MEASURED[quantity].unit}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Choice
+          label="Quantity"
+          value={id}
+          options={quantities.map((one) => ({ value: one, says: `${MEASURED[one].label}, ${MEASURED[one].unit}` }))}
+          onChange={(next) => {
+            setId(next);
+            setTexts({});
+          }}
+          className="contents"
+        />
         {read.map(({ piece, typed }, i) => (
           <label key={`${id} ${piece}`} className="contents">
             <span>Piece {pieceLabel(piece)}</span>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { ProofTell } from '@brackenfell/contract/proof-reference';
 import { logRatioOf } from '@brackenfell/core/authenticity/tell';
+import { Choice } from '../controls/choice.tsx';
 import { Dialog } from '../controls/dialog.tsx';
 import { blankTell, FORM_NAMES, TELL_FORMS, tellId, type FormName } from './tell-forms.ts';
 import { TellPicture } from './tell-picture.tsx';
@@ -81,23 +82,16 @@ export function TellEditor({ tell, taken, pending, onSave, onRetire, onClose }: 
           </label>
         ))}
         {!tell && (
-          <label className="contents">
-            <span>Drawn as</span>
-            <select
-              className="field"
-              value={genuine.form}
-              onChange={(event) => {
-                const { place, aspect, drawing } = TELL_FORMS[event.target.value as FormName];
-                setWords({ ...words, place, aspect, drawing });
-              }}
-            >
-              {FORM_NAMES.map((form) => (
-                <option key={form} value={form}>
-                  {TELL_FORMS[form].label}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Choice<FormName>
+            label="Drawn as"
+            value={genuine.form as FormName}
+            options={FORM_NAMES.map((form) => ({ value: form, says: TELL_FORMS[form].label }))}
+            onChange={(form) => {
+              const { place, aspect, drawing } = TELL_FORMS[form];
+              setWords({ ...words, place, aspect, drawing });
+            }}
+            className="contents"
+          />
         )}
         <div className="col-start-2 flex items-center gap-3">
           <span className="w-24 text-center text-xs">

@@ -57,8 +57,14 @@ export function useInspection(inspectionId: string) {
   const staffId = me?.id;
   const told = useMemo(
     () => ({
-      onStored: (reply: NotedEvidence | Inspection) =>
-        void queries.setQueryData<Inspection>(keyOf(reply.inspectionId), (known) => after(reply, known)),
+      onStored: (reply: NotedEvidence | Inspection) => {
+        const queryKey = keyOf(reply.inspectionId);
+        const { data: known, fetchStatus } = queries.getQueryState<Inspection>(queryKey) ?? {};
+        queries.setQueryData<Inspection>(queryKey, after(reply, known));
+        // A reading that was under way may have been made before these entries were: it is let go, and made again.
+        if (!known || fetchStatus === 'fetching')
+          void queries.cancelQueries({ queryKey }).then(() => queries.invalidateQueries({ queryKey }));
+      },
       onRefused: (why: string) => void toast.error(why),
     }),
     [queries],

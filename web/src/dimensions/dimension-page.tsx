@@ -5,6 +5,7 @@ import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
 import { AskedDimensions } from '@brackenfell/contract/dimensions';
 import { printCount } from '@brackenfell/core/words/counted';
 import { printPrice } from '@brackenfell/core/words/money';
+import { Choice } from '../controls/choice.tsx';
 import { useCounter } from '../counter/use-counter.ts';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
@@ -59,16 +60,13 @@ export function DimensionPage() {
     placeholderData: keepPreviousData,
   });
   const choice = (name: 'seat' | 'terminal' | 'how', label: string) => (
-    <label className="grid gap-0.5">
-      <span>{label}</span>
-      <select className="field" value={asked[name] ?? ''} onChange={(event) => set(name, event.target.value)}>
-        {CHOICES[name].map(([value, says]) => (
-          <option key={value} value={value}>
-            {says}
-          </option>
-        ))}
-      </select>
-    </label>
+    <Choice
+      label={label}
+      value={asked[name] ?? ''}
+      options={CHOICES[name].map(([value, says]) => ({ value, says }))}
+      onChange={(value) => set(name, value)}
+      className="grid gap-0.5"
+    />
   );
   const length = (name: 'threadMm' | 'reachMm' | 'hexMm', label: string, hint: string, autoFocus = false) => (
     <DimensionField

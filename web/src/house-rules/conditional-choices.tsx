@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { HouseRuleView } from '@brackenfell/contract/house-rules';
+import { Choice } from '../controls/choice.tsx';
 
 interface ConditionalChoicesProps {
   readonly rule: HouseRuleView;
@@ -45,30 +46,18 @@ export function ConditionalChoices({ rule, mayChoose, onChoose }: ConditionalCho
             onChoose(condition, school);
           }}
         >
-          <label className="grid">
-            <span className="text-slate">Where</span>
-            <select
-              className="field"
-              value={condition}
-              onChange={(event) => setCondition(event.target.value as typeof condition)}
-            >
-              {rule.conditions.map((one) => (
-                <option key={one.condition} value={one.condition}>
-                  {one.says}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label className="grid">
-            <span className="text-slate">the shop works so</span>
-            <select className="field" value={school} onChange={(event) => setSchool(event.target.value)}>
-              {rule.schools.map((one) => (
-                <option key={one.id} value={one.id}>
-                  {one.says}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Choice
+            label="Where"
+            value={condition}
+            options={rule.conditions.map((one) => ({ value: one.condition, says: one.says }))}
+            onChange={setCondition}
+          />
+          <Choice
+            label="the shop works so"
+            value={school}
+            options={rule.schools.map((one) => ({ value: one.id, says: one.says }))}
+            onChange={setSchool}
+          />
           <button type="submit" className="button-plain">
             Choose it there
           </button>

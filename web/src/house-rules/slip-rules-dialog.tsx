@@ -2,7 +2,10 @@ import { useState } from 'react';
 import { mayChooseOnSlip } from '@brackenfell/core/slip/who-may';
 import type { HouseRuleView } from '@brackenfell/contract/house-rules';
 import type { Slip } from '@brackenfell/contract/slip';
+import { chooseOnSlip } from '@brackenfell/contract/slip-work';
+import { TextField, useBodyForm } from '../controls/body-form.tsx';
 import { Dialog } from '../controls/dialog.tsx';
+import { OneOf } from '../controls/one-of.tsx';
 import { useSession } from '../session/use-session.ts';
 import { printDocket } from '../counter/print-docket.ts';
 import { slipCall } from '../counter/slip-call.ts';
@@ -69,6 +72,9 @@ export function SlipRulesDialog({ slip, onClose }: SlipRulesDialogProps) {
   );
 }
 
+/** The choice as the form holds it; the slip's version is known when it is sent. */
+const Settled = chooseOnSlip.body.omit({ version: true });
+
 interface OtherwiseProps {
   readonly slip: Slip;
   readonly rule: HouseRuleView;
@@ -79,8 +85,10 @@ function Otherwise({ slip, rule, onDone }: OtherwiseProps) {
   const write = useSlipWrite();
   const { data: me } = useSession();
   const own = slip.rules.find((one) => one.rule === rule.rule);
-  const [school, setSchool] = useState(own?.school ?? rule.schools.find(({ id }) => id !== rule.chosen)!.id);
-  const [reason, setReason] = useState('');
+  const { register, handleSubmit, setValue, watch, formState } = useBodyForm(Settled, {
+    school: own?.school ?? rule.schools.find(({ id }) => id !== rule.chosen)!.id,
+    reason: '',
+  });
   if (!me || !mayChooseOnSlip(rule, me))
     return <p className="text-slate">This rule decides what may be sold: a supervisor settles it on the slip.</p>;
   const settle = (chosen: string | null, why: string) => {
@@ -96,32 +104,24 @@ function Otherwise({ slip, rule, onDone }: OtherwiseProps) {
   return (
     <form
       className="my-1 grid gap-1 border border-bracken bg-bracken-wash p-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (reason.trim().length >= 3) settle(school, reason.trim());
-      }}
+      onSubmit={(event) => void handleSubmit(({ school, reason }) => settle(school, reason))(event)}
+      noValidate
     >
-      <fieldset className="grid gap-1">
-        <legend className="text-slate">{rule.asks}</legend>
-        {rule.schools.map(({ id, says }, i) => (
-          <label key={id} className="flex items-center gap-2">
-            <input
-              type="radio"
-              name={`slip-rule-${rule.rule}`}
-              autoFocus={i === 0}
-              checked={school === id}
-              onChange={() => setSchool(id)}
-            />
-            {says}
-          </label>
-        ))}
-      </fieldset>
-      <label className="grid gap-0.5">
-        <span className="text-slate">Why, for this customer</span>
-        <input className="field" value={reason} maxLength={200} onChange={(event) => setReason(event.target.value)} />
-      </label>
+      <OneOf
+        label={rule.asks}
+        value={watch('school') ?? ''}
+        options={rule.schools.map(({ id, says }) => ({ value: id, says }))}
+        onChange={(school) => setValue('school', school)}
+        autoFocus
+      />
+      <TextField
+        label="Why, for this customer"
+        error={formState.errors.reason}
+        maxLength={200}
+        {...register('reason')}
+      />
       <p className="flex flex-wrap gap-2">
-        <button type="submit" className="button-act" disabled={reason.trim().length < 3}>
+        <button type="submit" className="button-act">
           Settle it so on this slip
         </button>
         {own && (

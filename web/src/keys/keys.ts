@@ -107,8 +107,12 @@ function takeOut(field: HTMLInputElement, code: string): void {
   field.dispatchEvent(new Event('input', { bubbles: true }));
 }
 
+/** In a field characters are text; in an open choice, or on one, they go to what begins with them. */
 const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+  target instanceof HTMLElement &&
+  (target.isContentEditable ||
+    /^(INPUT|TEXTAREA)$/.test(target.tagName) ||
+    target.closest('[role="combobox"], [data-choice]') !== null);
 
 /** In an open dialog only the dialog's own keys count. */
 const dialogIsOpen = (): boolean => document.querySelector('[role="dialog"]') !== null;

@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { enterNotice } from '@brackenfell/contract/quarantine';
+import { TextField, useBodyForm } from '../controls/body-form.tsx';
 import { Key } from '../controls/key.tsx';
 import { printMoment } from '../controls/moment.ts';
 import { NumberField, type FoundPart } from '../part/number-field.tsx';
@@ -52,77 +54,58 @@ export function NoticesPage() {
   );
 }
 
+/** What the form holds: the notice as the contract takes it, less the part, which the number field finds. */
+const Notice = enterNotice.body.omit({ partId: true });
+
 function NewNotice() {
   const write = useQuarantineWrite<{ batches: number }>();
   const [part, setPart] = useState<FoundPart>();
   const [text, setText] = useState('');
-  const [code, setCode] = useState('');
-  const [from, setFrom] = useState('');
-  const [says, setSays] = useState('');
-  const ready = part !== undefined && code.trim() !== '' && from.trim().length > 1 && says.trim().length > 2;
-  const store = () => {
-    if (!ready || write.isPending) return;
-    write.mutate(
-      () =>
-        call('enterNotice', { body: { partId: part.partId, code: code.trim(), from: from.trim(), says: says.trim() } }),
-      {
-        onSuccess: ({ batches }) => {
-          toast(batches === 0 ? 'Noted. None of it is here; it is held when it comes.' : `${batches} here are held.`);
-          for (const clear of [setText, setCode, setFrom, setSays]) clear('');
-          setPart(undefined);
-        },
+  const { register, handleSubmit, reset, formState } = useBodyForm(Notice, { code: '', from: '', says: '' });
+  const { errors } = formState;
+  const store = handleSubmit((notice) => {
+    if (!part || write.isPending) return;
+    write.mutate(() => call('enterNotice', { body: { partId: part.partId, ...notice } }), {
+      onSuccess: ({ batches }) => {
+        toast(batches === 0 ? 'Noted. None of it is here; it is held when it comes.' : `${batches} here are held.`);
+        reset();
+        setText('');
+        setPart(undefined);
       },
-    );
-  };
+    });
+  });
   return (
     <form
-      className="grid max-w-2xl grid-cols-[8rem_1fr] items-center gap-2"
+      className="grid max-w-2xl gap-2"
       aria-label="A notice that came in"
-      onSubmit={(event) => {
-        event.preventDefault();
-        store();
-      }}
+      onSubmit={(event) => void store(event)}
+      noValidate
     >
-      <h1 className="col-span-2 text-verdict font-semibold">A recall notice came in</h1>
-      <span>Number</span>
-      <NumberField
-        label="Number"
-        text={text}
-        part={part}
-        onChange={(next, found) => {
-          setText(next);
-          setPart(found);
-        }}
-        first
-      />
-      <Field label="Batch code" value={code} onChange={setCode} longest={40} mono />
-      <Field label="From" value={from} onChange={setFrom} longest={80} />
-      <Field label="What it says" value={says} onChange={setSays} longest={300} />
-      <button type="submit" className="button-act col-start-2 justify-self-start" disabled={!ready}>
+      <h1 className="text-verdict font-semibold">A recall notice came in</h1>
+      <div className="grid gap-1">
+        <span className="text-slate">Number</span>
+        <NumberField
+          label="Number"
+          text={text}
+          part={part}
+          onChange={(next, found) => {
+            setText(next);
+            setPart(found);
+          }}
+          first
+        />
+        {formState.isSubmitted && !part && (
+          <span role="alert" className="text-xs text-madder">
+            Which part is it about?
+          </span>
+        )}
+      </div>
+      <TextField label="Batch code" error={errors.code} className="num" maxLength={40} {...register('code')} />
+      <TextField label="From" error={errors.from} maxLength={80} {...register('from')} />
+      <TextField label="What it says" error={errors.says} maxLength={300} {...register('says')} />
+      <button type="submit" className="button-act justify-self-start" disabled={write.isPending}>
         Hold what is here <Key>Enter</Key>
       </button>
     </form>
-  );
-}
-
-interface FieldProps {
-  readonly label: string;
-  readonly value: string;
-  readonly onChange: (text: string) => void;
-  readonly longest: number;
-  readonly mono?: boolean;
-}
-
-function Field({ label, value, onChange, longest, mono = false }: FieldProps) {
-  return (
-    <label className="contents">
-      <span>{label}</span>
-      <input
-        className={`field ${mono ? 'num' : ''}`}
-        value={value}
-        maxLength={longest}
-        onChange={(event) => onChange(event.target.value)}
-      />
-    </label>
   );
 }

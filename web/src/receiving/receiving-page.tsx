@@ -6,6 +6,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { readPriceMinor } from '@brackenfell/core/authenticity/read-typed';
 import { CHANNEL_WORDS } from '@brackenfell/core/authenticity/prior';
 import type { Delivery } from '@brackenfell/contract/delivery';
+import { Choice } from '../controls/choice.tsx';
 import { Key } from '../controls/key.tsx';
 import { printMoment } from '../controls/moment.ts';
 import { useKeys } from '../keys/keys.ts';
@@ -169,19 +170,24 @@ function NewDelivery() {
     >
       <h2 className="text-head font-semibold">Take a delivery in</h2>
       <UnsentList unsent={unsent} />
-      <label className="flex items-center gap-3">
-        <span>From</span>
-        <select className="field w-72" autoFocus value={sellerId} onChange={(event) => setSeller(event.target.value)}>
-          <option value="">Choose the seller</option>
-          {sellerId !== '' && !sellers.data && <option value={sellerId}>The seller chosen before</option>}
-          {sellers.data?.sellers.map((seller) => (
-            <option key={seller.sellerId} value={seller.sellerId}>
-              {seller.name}, {CHANNEL_WORDS[seller.channel]}
-            </option>
-          ))}
-        </select>
+      <div className="flex items-center gap-3">
+        <Choice
+          label="From"
+          value={sellerId}
+          options={
+            sellers.data?.sellers.map((seller) => ({
+              value: seller.sellerId,
+              says: `${seller.name}, ${CHANNEL_WORDS[seller.channel]}`,
+            })) ?? (sellerId === '' ? [] : [{ value: sellerId, says: 'The seller chosen before' }])
+          }
+          onChange={setSeller}
+          hint={sellers.data ? 'Choose the seller' : 'Fetching the sellers …'}
+          autoFocus
+          className="flex items-center gap-3"
+          fieldClass="w-72"
+        />
         {tried && sellerId === '' && <span className="text-madder">Whose delivery is it?</span>}
-      </label>
+      </div>
       <table className="w-full">
         <thead className="text-left text-xs text-slate">
           <tr>

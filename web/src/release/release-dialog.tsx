@@ -1,6 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { toast } from 'sonner';
+import { releaseLineByPin } from '@brackenfell/contract/release';
+import { TextField, useBodyForm } from '../controls/body-form.tsx';
+import { Choice } from '../controls/choice.tsx';
 import { Dialog } from '../controls/dialog.tsx';
 import { call, ProblemError } from '../wire/call.ts';
 
@@ -14,22 +16,25 @@ interface ReleaseDialogProps {
   readonly onClose: () => void;
 }
 
+/** The word as the form holds it; the slip's version is known when it is sent. */
+const ByPin = releaseLineByPin.body.omit({ version: true });
+const Own = ByPin.partial({ staffId: true, pin: true });
+
 /** The supervisor's word on one line, with its reason. */
 export function ReleaseDialog({ slip, line, says, ownSession, onClose }: ReleaseDialogProps) {
   const queries = useQueryClient();
   const staff = useQuery({ queryKey: ['staff'], queryFn: () => call('listStaff', {}), enabled: !ownSession });
   const supervisors = (staff.data?.staff ?? []).filter(({ role }) => role === 'supervisor');
-  const [who, choose] = useState<string>();
-  const [pin, setPin] = useState('');
-  const [reason, setReason] = useState('');
-  const staffId = who ?? supervisors[0]?.id;
+  const { register, handleSubmit, setValue, watch, formState } = useBodyForm(ownSession ? Own : ByPin, { reason: '' });
+  const { errors } = formState;
+  const who = watch('staffId') ?? supervisors[0]?.id ?? '';
   const release = useMutation({
-    mutationFn: () => {
+    mutationFn: ({ reason, pin = '' }: { reason: string; pin?: string | undefined }) => {
       const params = { slipId: slip.slipId, lineId: line.lineId };
-      const said = { version: slip.version, reason: reason.trim() };
+      const said = { version: slip.version, reason };
       return ownSession
         ? call('releaseLine', { params, body: said })
-        : call('releaseLineByPin', { params, body: { ...said, staffId: staffId!, pin } });
+        : call('releaseLineByPin', { params, body: { ...said, staffId: who, pin } });
     },
     onSuccess: (after) => {
       queries.setQueryData(['slips', after.slipId], after);
@@ -52,51 +57,33 @@ export function ReleaseDialog({ slip, line, says, ownSession, onClose }: Release
       <form
         className="grid gap-2"
         onSubmit={(event) => {
-          event.preventDefault();
-          release.mutate();
+          if (!ownSession) setValue('staffId', who);
+          void handleSubmit((said) => release.mutate(said))(event);
         }}
+        noValidate
       >
-        <label className="grid gap-1">
-          <span className="text-slate">Why it may be sold</span>
-          <input
-            className="field"
-            autoFocus
-            value={reason}
-            maxLength={300}
-            onChange={(event) => setReason(event.target.value)}
-          />
-        </label>
+        <TextField label="Why it may be sold" error={errors.reason} autoFocus maxLength={300} {...register('reason')} />
         {!ownSession && (
           <div className="grid grid-cols-[1fr_8rem] gap-2">
-            <label className="grid gap-1">
-              <span className="text-slate">Supervisor</span>
-              <select className="field" value={staffId ?? ''} onChange={(event) => choose(event.target.value)}>
-                {supervisors.map(({ id, name }) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </label>
-            <label className="grid gap-1">
-              <span className="text-slate">PIN</span>
-              <input
-                className="field num"
-                type="password"
-                inputMode="numeric"
-                autoComplete="off"
-                maxLength={8}
-                value={pin}
-                onChange={(event) => setPin(event.target.value)}
-              />
-            </label>
+            <Choice
+              label="Supervisor"
+              value={who}
+              options={supervisors.map(({ id, name }) => ({ value: id, says: name }))}
+              onChange={(staffId) => setValue('staffId', staffId)}
+            />
+            <TextField
+              label="PIN"
+              error={errors.pin}
+              className="num"
+              type="password"
+              inputMode="numeric"
+              autoComplete="off"
+              maxLength={8}
+              {...register('pin')}
+            />
           </div>
         )}
-        <button
-          type="submit"
-          className="button-act justify-self-start"
-          disabled={release.isPending || reason.trim().length < 3 || (!ownSession && (pin === '' || !staffId))}
-        >
+        <button type="submit" className="button-act justify-self-start" disabled={release.isPending}>
           Release
         </button>
       </form>

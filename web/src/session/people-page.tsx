@@ -1,6 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { toast } from 'sonner';
+import type { RequestOf } from '@brackenfell/contract/endpoints';
+import { changeSecret } from '@brackenfell/contract/session';
+import { TextField, useBodyForm } from '../controls/body-form.tsx';
 import { printMoment } from '../controls/moment.ts';
 import { call } from '../wire/call.ts';
 import { useSession } from './use-session.ts';
@@ -70,55 +72,45 @@ function Sessions() {
   );
 }
 
+/** A field left empty changes nothing. */
+const LEFT_OUT = { setValueAs: (text: string) => (text === '' ? undefined : text) };
+
 function NewSecret() {
-  const [password, setPassword] = useState('');
-  const [newPassword, setNewPassword] = useState('');
-  const [newPin, setNewPin] = useState('');
+  const { register, handleSubmit, reset, formState } = useBodyForm(changeSecret.body, { password: '' });
+  const { errors } = formState;
   const change = useMutation({
-    mutationFn: () =>
-      call('changeSecret', {
-        body: { password, ...(newPassword ? { newPassword } : {}), ...(newPin ? { newPin } : {}) },
-      }),
+    mutationFn: (body: RequestOf<'changeSecret'>['body']) => call('changeSecret', { body }),
     onSuccess: () => {
-      setPassword('');
-      setNewPassword('');
-      setNewPin('');
+      reset({ password: '', newPassword: '', newPin: '' });
       toast('Changed. Wherever else you were signed in, you are signed out.');
     },
   });
-  const field = (label: string, value: string, set: (text: string) => void, hint: string, longest: number) => (
-    <label className="grid gap-0.5">
-      <span className="text-slate">{label}</span>
-      <input
-        className="field"
-        type="password"
-        autoComplete="off"
-        value={value}
-        maxLength={longest}
-        placeholder={hint}
-        onChange={(event) => set(event.target.value)}
-      />
-    </label>
-  );
+  const secret = { type: 'password', autoComplete: 'off' } as const;
   return (
     <section aria-label="Password and PIN">
       <h2 className="font-semibold text-slate">Password and PIN</h2>
       <form
         className="grid max-w-80 gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          change.mutate();
-        }}
+        onSubmit={(event) => void handleSubmit((body) => change.mutate(body))(event)}
+        noValidate
       >
-        {field('Password as it is now', password, setPassword, '', 200)}
-        {field('New password', newPassword, setNewPassword, 'ten characters or more', 200)}
-        {field('New PIN', newPin, setNewPin, '4 to 8 digits', 8)}
+        <TextField {...secret} label="Password as it is now" error={errors.password} {...register('password')} />
+        <TextField
+          {...secret}
+          label="New password"
+          placeholder="ten characters or more"
+          error={errors.newPassword}
+          {...register('newPassword', LEFT_OUT)}
+        />
+        <TextField
+          {...secret}
+          label="New PIN"
+          placeholder="4 to 8 digits"
+          error={errors.newPin}
+          {...register('newPin', LEFT_OUT)}
+        />
         <Trouble error={change.error} />
-        <button
-          type="submit"
-          className="button-act justify-self-start"
-          disabled={change.isPending || password === '' || (newPassword === '' && newPin === '')}
-        >
+        <button type="submit" className="button-act justify-self-start" disabled={change.isPending}>
           Change it
         </button>
       </form>

@@ -59,7 +59,9 @@ export function Frame({ me }: { me: Staff }) {
   /** Escape in a field of the desk gives the keys back to the desk; a dialog keeps its own. */
   const leaveField = (event: React.KeyboardEvent) => {
     const { target, currentTarget } = event;
-    const inField = target instanceof HTMLElement && /^(INPUT|SELECT|TEXTAREA)$/.test(target.tagName);
+    const inField =
+      target instanceof HTMLElement &&
+      (/^(INPUT|TEXTAREA)$/.test(target.tagName) || target.getAttribute('role') === 'combobox');
     if (event.key === 'Escape' && inField && !event.defaultPrevented && currentTarget.contains(target)) toDesk();
   };
   useKeys('Everywhere', [

@@ -3,7 +3,6 @@ import { room } from '../controls/room.ts';
 import type { Staff } from '@brackenfell/contract/session';
 import type { Slip } from '@brackenfell/contract/slip';
 import { useCounter } from '../counter/use-counter.ts';
-import { ReleaseDialog } from '../release/release-dialog.tsx';
 import { BatchDialog } from './batch-dialog.tsx';
 import { CollectDialog, EndDialog } from './collect-dialog.tsx';
 import { NoteDialog } from './note-dialog.tsx';
@@ -14,7 +13,8 @@ import { slipCall } from '../counter/slip-call.ts';
 import { useSlipWrite } from '../counter/slip-outbox.ts';
 import { useOpenMatter } from '../counter/use-open-matter.ts';
 
-/** Not part of the first load: it brings along how every fact is answered. */
+/** Not part of the first load: they bring along how every fact is answered, and how a form's fields are checked. */
+const ReleaseDialog = room(async () => (await import('../release/release-dialog.tsx')).ReleaseDialog);
 const AnswerDialog = room(async () => (await import('./answer-dialog.tsx')).AnswerDialog);
 
 const close = () => slipSheet.set(undefined);
@@ -23,13 +23,15 @@ const close = () => slipSheet.set(undefined);
 export function SlipSheets({ slip, me }: { slip: Slip | undefined; me: Staff }) {
   const sheet = slipSheet.use();
   if (!sheet) return null;
-  if (sheet.kind === 'answer')
-    return (
-      <Suspense fallback={null}>
+  return (
+    <Suspense fallback={null}>
+      {sheet.kind === 'answer' ? (
         <AnswerDialog sheet={sheet} slip={slip} onClose={close} />
-      </Suspense>
-    );
-  return slip ? <OfSlip slip={slip} me={me} sheet={sheet} /> : null;
+      ) : (
+        slip && <OfSlip slip={slip} me={me} sheet={sheet} />
+      )}
+    </Suspense>
+  );
 }
 
 interface OfSlipProps {

@@ -14,7 +14,8 @@ import { useCounter } from '../counter/use-counter.ts';
 import { useAddToSlip } from '../counter/use-add-to-slip.ts';
 import { useSayEngine } from '../counter/use-say-engine.ts';
 import { useOtherHalf } from '../counter/use-other-half.ts';
-import { BUILD_LETTERS, BuildQuestion, KindStrip } from './kind-strip.tsx';
+import { BUILD_LETTERS, BuildQuestion } from './build-question.tsx';
+import { KindTabs } from './kind-tabs.tsx';
 import { PickedDetail } from './picked-detail.tsx';
 import { RowPick, usePickedAfterPaint } from './row-pick.ts';
 import type { TraySheet } from './open-sheet.tsx';
@@ -65,15 +66,21 @@ export function PartsStage() {
     );
   }
   if (!tray.data || !engine.data) {
+    const waiting = problem ? (
+      <p role="alert" className="p-6 text-madder">
+        {problem.message}
+      </p>
+    ) : (
+      <p className="p-6 text-soft">Judging every candidate …</p>
+    );
     return (
       <main className="desk-main col-span-2" aria-label="Parts stage">
-        {engine.data && <Kinds engine={engine.data} kind={kind} />}
-        {problem ? (
-          <p role="alert" className="p-6 text-madder">
-            {problem.message}
-          </p>
+        {engine.data ? (
+          <Kinds engine={engine.data} kind={kind}>
+            {waiting}
+          </Kinds>
         ) : (
-          <p className="p-6 text-soft">Judging every candidate …</p>
+          waiting
         )}
       </main>
     );
@@ -247,45 +254,48 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
         <h1 className="sr-only">
           Parts for {engine.maker} {engine.code}
         </h1>
-        <Kinds engine={engine} kind={kind}>
-          {kind === 'plug' && <DutyButton duty={tray.duty} onOpen={() => open('duty')} />}
+        <Kinds
+          engine={engine}
+          kind={kind}
+          beside={kind === 'plug' && <DutyButton duty={tray.duty} onOpen={() => open('duty')} />}
+        >
+          {kind === 'plug' && <DutyStrip duty={tray.duty} />}
+          {split && <BuildQuestion split={split} onBuild={(label) => chooseBuild(label)} />}
+          {mayStay.length > 0 && (
+            <p className="build-question">
+              <span className="text-soft">Coils that stay in the engine:</span>
+              <button type="button" className="underline" onClick={turnStaying}>
+                <Key>y</Key> {staying === undefined ? 'none, all are renewed' : `revision ${staying}`}
+              </button>
+            </p>
+          )}
+          {rows.length === 0 ? (
+            <p className="p-6">
+              No {KIND_WORDS[kind][1]} of this catalogue is referenced, listed or of the right form for this engine. Ask
+              the wholesaler, or check the engine.
+            </p>
+          ) : (
+            <>
+              {allRefused && (
+                <p className="border-b border-line bg-madder-wash px-3 py-1.5">
+                  Every candidate is refused. Nothing here can be sold for this engine; check the engine, or order the
+                  maker’s own number.
+                </p>
+              )}
+              <TrayTable tray={tray} pick={pick} onTake={onTake} onMore={onMore} />
+              <TrayBar tray={tray} pick={pick} acts={{ take, put, sellBetter, note, prove: proveRow, compare, open }} />
+              <PickedDetail
+                tray={tray}
+                pick={pick}
+                engine={engine}
+                showAll={showAll}
+                showSources={showSources}
+                onAll={() => setShowAll((all) => !all)}
+                onSources={() => setShowSources((shown) => !shown)}
+              />
+            </>
+          )}
         </Kinds>
-        {kind === 'plug' && <DutyStrip duty={tray.duty} />}
-        {split && <BuildQuestion split={split} onBuild={(label) => chooseBuild(label)} />}
-        {mayStay.length > 0 && (
-          <p className="build-question">
-            <span className="text-soft">Coils that stay in the engine:</span>
-            <button type="button" className="underline" onClick={turnStaying}>
-              <Key>y</Key> {staying === undefined ? 'none, all are renewed' : `revision ${staying}`}
-            </button>
-          </p>
-        )}
-        {rows.length === 0 ? (
-          <p className="p-6">
-            No {KIND_WORDS[kind][1]} of this catalogue is referenced, listed or of the right form for this engine. Ask
-            the wholesaler, or check the engine.
-          </p>
-        ) : (
-          <>
-            {allRefused && (
-              <p className="border-b border-line bg-madder-wash px-3 py-1.5">
-                Every candidate is refused. Nothing here can be sold for this engine; check the engine, or order the
-                maker’s own number.
-              </p>
-            )}
-            <TrayTable tray={tray} pick={pick} onTake={onTake} onMore={onMore} />
-            <TrayBar tray={tray} pick={pick} acts={{ take, put, sellBetter, note, prove: proveRow, compare, open }} />
-            <PickedDetail
-              tray={tray}
-              pick={pick}
-              engine={engine}
-              showAll={showAll}
-              showSources={showSources}
-              onAll={() => setShowAll((all) => !all)}
-              onSources={() => setShowSources((shown) => !shown)}
-            />
-          </>
-        )}
       </main>
     </>
   );
@@ -294,11 +304,13 @@ function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
 interface KindsProps {
   readonly engine: EngineCardData;
   readonly kind: PartKind;
-  readonly children?: React.ReactNode;
+  readonly beside?: React.ReactNode;
+  /** The tray of the kind. */
+  readonly children: React.ReactNode;
 }
 
 /** What the engine needs, kind by kind; there to choose from while a tray is still being judged. */
-function Kinds({ engine, kind, children }: KindsProps) {
+function Kinds({ engine, kind, beside, children }: KindsProps) {
   const { go } = useCounter();
   const kinds = [{ kind: 'plug' as const, quantity: engine.positions.length }, ...engine.needs];
   const show = (next: PartKind) => go('/counter/parts', { part: next === 'plug' ? null : next });
@@ -311,9 +323,9 @@ function Kinds({ engine, kind, children }: KindsProps) {
     { press: 'Shift+I', printed: 'Shift i', does: 'Kind of part before', run: () => turn(-1) },
   ]);
   return (
-    <KindStrip kinds={kinds} kind={kind} onKind={show}>
+    <KindTabs kinds={kinds} kind={kind} onKind={show} beside={beside}>
       {children}
-    </KindStrip>
+    </KindTabs>
   );
 }
 

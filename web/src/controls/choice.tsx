@@ -1,0 +1,62 @@
+import { useId } from 'react';
+import { Select } from 'radix-ui';
+
+interface ChoiceProps<V extends string> {
+  readonly label: string;
+  readonly value: V;
+  readonly options: readonly { readonly value: V; readonly says: string }[];
+  readonly onChange: (value: V) => void;
+  /** Stands where nothing is chosen yet. */
+  readonly hint?: string;
+  readonly autoFocus?: boolean;
+  /** How label and field stand to each other. */
+  readonly className?: string;
+  readonly fieldClass?: string;
+}
+
+// An item may not be called nothing, and nothing is sometimes the choice.
+const PREFIX = 'is ';
+
+/** One of several, from a list that opens: letters go to what begins with them, arrows move, Enter takes. */
+export function Choice<V extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  hint = 'Choose',
+  autoFocus = false,
+  className = 'grid gap-1',
+  fieldClass = '',
+}: ChoiceProps<V>) {
+  const id = useId();
+  const isOne = options.some((option) => option.value === value);
+  return (
+    <div className={className}>
+      <span id={id} className="text-slate">
+        {label}
+      </span>
+      <Select.Root
+        value={isOne ? PREFIX + value : ''}
+        onValueChange={(next) => onChange(next.slice(PREFIX.length) as V)}
+      >
+        <Select.Trigger className={`field choice ${fieldClass}`} aria-labelledby={id} autoFocus={autoFocus}>
+          <Select.Value placeholder={hint} />
+          <Select.Icon className="choice-icon" aria-hidden>
+            ▾
+          </Select.Icon>
+        </Select.Trigger>
+        <Select.Portal>
+          <Select.Content className="choice-list" position="popper" data-choice>
+            <Select.Viewport>
+              {options.map((option) => (
+                <Select.Item key={option.value} value={PREFIX + option.value} className="choice-item">
+                  <Select.ItemText>{option.says}</Select.ItemText>
+                </Select.Item>
+              ))}
+            </Select.Viewport>
+          </Select.Content>
+        </Select.Portal>
+      </Select.Root>
+    </div>
+  );
+}
