@@ -33,7 +33,7 @@ export const HeadShape = z
     headThreadMm: z.number().nullable(),
     seat: z.enum(['gasket', 'taper']).nullable(),
     wellBoreMm: z.number().nullable(),
-    crownMm: z.number().nullable(),
+    pistonTopMm: z.number().nullable(),
     lengthLimitMm: z.number().nullable(),
   })
   .meta({ id: 'HeadShape' });

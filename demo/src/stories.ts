@@ -178,7 +178,7 @@ export const STORIES: readonly PlantedStory[] = [
     verdict: 'ask-first',
     check: 'depth',
     outcome: 'unknown',
-    figures: { differenceMm: 1.4, crownMm: null },
+    figures: { differenceMm: 1.4, pistonTopMm: null },
     consequence: /not known/,
   },
   {

@@ -40,6 +40,12 @@ export const RECORDED_FACT_IDS = Object.keys(RECORDED_SHAPES) as RecordedFactId[
 /** Every fact as it is declared, once. */
 export const FACTS: Readonly<Record<FactId, AnyFact>> = DECLARED;
 
+/** What a fact was called when something was told of it; what was told is never rewritten. */
+const CALLED_BEFORE: Readonly<Record<string, FactId>> = { 'position.crownMm': 'position.pistonTopMm' };
+
+/** What a fact of a stored judgement is called now. */
+export const factNow = (id: string): FactId => CALLED_BEFORE[id] ?? (id as FactId);
+
 /** Reads a recorded value as core judges by it; undefined where it is on no scale that is known. */
 export function knowFact<K extends FactId>(id: K, recorded: unknown, scales: HeatScales): FactTypes[K] | undefined {
   const { know } = FACTS[id];

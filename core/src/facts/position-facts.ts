@@ -161,12 +161,12 @@ export const POSITION_FACTS = {
     answer: gauged('length', 0.3, 'depthMm'),
   }),
   /** Seat face to piston or valve at its nearest. */
-  'position.crownMm': fact({
-    label: 'piston clearance',
+  'position.pistonTopMm': fact({
+    label: 'piston top',
     question: 'Measure or look up the distance from the seat face to the piston or valve.',
     printedAs: 'length',
     recorded: mm,
-    answer: gauged('length', 0.3, 'crownMm'),
+    answer: gauged('length', 0.3, 'pistonTopMm'),
   }),
   'position.boreMm': fact({
     label: 'bore',

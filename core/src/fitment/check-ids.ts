@@ -35,7 +35,7 @@ export const COIL_CHECK_IDS = [
   'supply',
 ] as const;
 
-/** Checks of a set of leads. Leads: Giving leads to ways. */
+/** Checks of a set of leads. Leads: Giving leads to routes. */
 export const LEAD_CHECK_IDS = [
   'lead-count',
   'lead-lengths',

@@ -59,9 +59,9 @@ describe('leads given to cylinders', () => {
       { maxLength: 5 },
     );
     fc.assert(
-      fc.property(leads, routes, (set, ways) => {
-        const { leadFor, slackMm, leftOver, sumSquaredSlackMm2 } = assignLeads(set, ways);
-        const best = bruteForce(set, ways);
+      fc.property(leads, routes, (set, routes) => {
+        const { leadFor, slackMm, leftOver, sumSquaredSlackMm2 } = assignLeads(set, routes);
+        const best = bruteForce(set, routes);
         const given = leadFor.filter((i) => i !== null);
         expect([given.length, sumSquaredSlackMm2]).toEqual([Math.max(0, best.served), best.sum]);
         expect(new Set(given).size).toBe(given.length);
@@ -80,7 +80,7 @@ describe('leads given to cylinders', () => {
     expect(leadFor).toEqual([1, 2, 0]);
   });
 
-  test('leave the way unserved whose boots none of them clears, and name what is left over', () => {
+  test('leave the route unserved whose boots none of them clears, and name what is left over', () => {
     const { leadFor, leftOver } = assignLeads([lead(420), lead(430)], [route('1', 400), route('2', 400, ['90'])]);
     expect(leadFor).toEqual([0, null]);
     expect(leftOver).toEqual([1]);
@@ -88,7 +88,7 @@ describe('leads given to cylinders', () => {
 });
 
 describe('a set that every check lets through', () => {
-  test('serves every way, long enough, not hanging, with a boot that clears', () => {
+  test('serves every route, long enough, not hanging, with a boot that clears', () => {
     const boots = fc.constantFrom(...LEAD_BOOTS);
     const set = fc.array(
       fc.record({
@@ -100,7 +100,7 @@ describe('a set that every check lets through', () => {
       }),
       { minLength: 1, maxLength: 5 },
     );
-    const ways = fc.array(
+    const routes = fc.array(
       fc.record({
         to: fc.constantFrom('1', '2', '3', 'coil'),
         routedMm: fc.integer({ min: 28, max: 48 }).map((cm) => cm * 10),
@@ -111,7 +111,7 @@ describe('a set that every check lets through', () => {
     const source = { rank: 'engine-maker', name: 'x' } as const;
     const ruling = <T>(value: T) => ({ ruling: [{ value, source }] });
     fc.assert(
-      fc.property(set, ways, (leads, routes) => {
+      fc.property(set, routes, (leads, routes) => {
         const sheet = { 'leads.set': ruling(leads), 'leadsAsked.routes': ruling(routes) };
         const passes = [leadCount, leadLengths, plugBoots].every((check) =>
           ['match', 'acceptable'].includes(check.ask(sheet, sayIn('metric')).outcome),

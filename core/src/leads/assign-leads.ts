@@ -1,13 +1,13 @@
 import { within } from '../fitment/tolerance.ts';
 import type { Lead, LeadRoute } from '../facts/lead-facts.ts';
 
-/** A lead may be this much longer than its way unless the engine says otherwise. Leads: Giving leads to ways. */
+/** A lead may be this much longer than its route unless the engine says otherwise. Leads: Giving leads to routes. */
 export const MOST_SLACK_MM = 80;
 
 export interface LeadAssignment {
-  /** For each way the lead that goes there, by its place in the set; null for a way that none serves. */
+  /** For each route the lead that goes there, by its place in the set; null for a route that none serves. */
   readonly leadFor: readonly (number | null)[];
-  /** Length beyond the way, mm; null where none serves it. */
+  /** Length beyond the route, mm; null where none serves it. */
   readonly slackMm: readonly (number | null)[];
   /** Places in the set of leads that go nowhere. */
   readonly leftOver: readonly number[];
@@ -20,13 +20,13 @@ interface AssignOptions {
   readonly anyBoot?: boolean;
 }
 
-/** How many ways have a lead. */
+/** How many routes have a lead. */
 export const servedBy = ({ leadFor }: LeadAssignment): number => leadFor.filter((lead) => lead !== null).length;
 
-/** Dearer than any sum of squared slacks: serving one more way always comes first. */
+/** Dearer than any sum of squared slacks: serving one more route always comes first. */
 const UNSERVED = 1e12;
 
-/** Whether a lead could go a way, lengths and boots considered. */
+/** Whether a lead could go a route, lengths and boots considered. */
 export function serves(lead: Lead, route: LeadRoute, { mostSlackMm = MOST_SLACK_MM, anyBoot }: AssignOptions): boolean {
   const slack = lead.lengthMm - route.routedMm;
   return (
@@ -38,7 +38,7 @@ export function serves(lead: Lead, route: LeadRoute, { mostSlackMm = MOST_SLACK_
 }
 
 /**
- * Which lead of a set goes where: as many ways as can be served, then the least sum of squared slack, so that no lead is
+ * Which lead of a set goes where: as many routes as can be served, then the least sum of squared slack, so that no lead is
  * left hanging while another is stretched. Leads: Lengths.
  */
 export function assignLeads(
@@ -46,7 +46,7 @@ export function assignLeads(
   routes: readonly LeadRoute[],
   options: AssignOptions = {},
 ): LeadAssignment {
-  // Ways as rows; leads, then one "nobody" for each way, as columns.
+  // Routes as rows; leads, then one "nobody" for each route, as columns.
   const cost = routes.map((route) => [
     ...leads.map((lead) =>
       serves(lead, route, options) ? (lead.lengthMm - route.routedMm) ** 2 : UNSERVED * (routes.length + 1),

@@ -110,7 +110,7 @@ describe('the further a plug differs, the graver the answer', () => {
         'plug.groundThicknessMm': 1.4,
         'position.gapMm': { low: 1, high: 1.1 },
         'position.oeDepthMm': 23.5,
-        'position.crownMm': 27,
+        'position.pistonTopMm': 27,
       }),
     ],
     [

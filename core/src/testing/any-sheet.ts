@@ -78,7 +78,7 @@ const values: Readonly<Record<PlugFactId, fc.Arbitrary<unknown>>> = {
   'position.groundForm': fc.constantFrom(...GROUND_FORMS),
   'position.gapMm': span(0.5, 1.2),
   'position.oeDepthMm': mm(12, 31),
-  'position.crownMm': mm(13, 36),
+  'position.pistonTopMm': mm(13, 36),
   'position.heat': fc.subarray(['11', '12', '13', '14', '15'], { minLength: 1 }).map((codes) => ({ scale, codes })),
   'position.aspiration': fc.constantFrom('natural', 'forced'),
   'position.fuel': fc.constantFrom('petrol', 'gas'),

@@ -24,7 +24,7 @@ export const aldersykeAk23s: EngineEntry = {
     'position.electrodeBan': 'poorer',
     'position.gapMm': { low: 0.6, high: 0.7 },
     'position.oeDepthMm': 23.1,
-    'position.crownMm': 27,
+    'position.pistonTopMm': 27,
     'position.heat': { maker: 'kestrane', codes: ['65'] },
     'position.aspiration': 'forced',
     'position.intervalKm': 60_000,

@@ -22,7 +22,7 @@ export const aldersykeAs22: EngineEntry = {
     'position.groundDesign': 'platinum',
     'position.gapMm': { low: 0.95, high: 1.05 },
     'position.oeDepthMm': 30.95,
-    'position.crownMm': 36,
+    'position.pistonTopMm': 36,
     'position.heat': { maker: 'kestrane', codes: ['63'] },
     'position.intervalKm': 140_000,
     'position.torque': { lowNm: 22, highNm: 26, nominalNm: 24, condition: 'dry' },

@@ -10,7 +10,7 @@ const INTAKE = {
   'position.lengthMm': { low: 50.5, high: 50.5 },
   'position.gapMm': { low: 0.9, high: 1 },
   'position.oeDepthMm': 23.4,
-  'position.crownMm': 28,
+  'position.pistonTopMm': 28,
   'position.heat': { maker: 'kestrane', codes: ['63'] },
 } as const;
 const EXHAUST = {
@@ -23,7 +23,7 @@ const EXHAUST = {
   'position.lengthMm': { low: 50, high: 50 },
   'position.gapMm': { low: 0.7, high: 0.85 },
   'position.oeDepthMm': 22.85,
-  'position.crownMm': 27,
+  'position.pistonTopMm': 27,
   'position.heat': { maker: 'kestrane', codes: ['63'] },
 } as const;
 

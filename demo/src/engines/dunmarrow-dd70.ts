@@ -31,7 +31,7 @@ export const dunmarrowDd70: EngineEntry = {
     'position.groundDesign': 'nickel',
     'position.gapMm': { low: 0.65, high: 0.8 },
     'position.oeDepthMm': 15.9,
-    'position.crownMm': 20,
+    'position.pistonTopMm': 20,
     'position.heat': { maker: 'kestrane', codes: ['59'] },
     'position.intervalKm': 10_000,
     'position.torque': { lowNm: 22, highNm: 30, condition: 'dry' },

@@ -33,7 +33,7 @@ export const dunmarrowHf22: EngineEntry = {
     'position.groundDesign': 'nickel',
     'position.gapMm': { low: 0.85, high: 0.95 },
     'position.oeDepthMm': 15.95,
-    'position.crownMm': 22,
+    'position.pistonTopMm': 22,
     'position.heat': { maker: 'hollin-bray', codes: ['50'] },
     'position.intervalKm': 20_000,
     'position.torque': { lowNm: 22, highNm: 28, condition: 'not-stated' },

@@ -24,7 +24,7 @@ export const ostrelOf16t: EngineEntry = {
     'position.groundDesign': 'platinum',
     'position.gapMm': { low: 0.5, high: 0.6 },
     'position.oeDepthMm': 30.1,
-    'position.crownMm': 33,
+    'position.pistonTopMm': 33,
     'position.heat': { maker: 'kestrane', codes: ['67'] },
     'position.aspiration': 'forced',
     'position.intervalKm': 60000,

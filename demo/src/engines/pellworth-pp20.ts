@@ -33,7 +33,7 @@ export const pellworthPp20: EngineEntry = {
     'position.groundDesign': 'nickel',
     'position.gapMm': { low: 0.5, high: 0.65 },
     'position.oeDepthMm': 12.25,
-    'position.crownMm': 15.5,
+    'position.pistonTopMm': 15.5,
     'position.heat': { maker: 'hollin-bray', codes: ['55'] },
     'position.intervalHours': 100,
     'position.wrenchReaches': false,

@@ -24,7 +24,7 @@ export const skerrowSc20: EngineEntry = {
     'position.singlePreciousBan': true,
     'position.gapMm': { low: 1.05, high: 1.15 },
     'position.oeDepthMm': 23.55,
-    'position.crownMm': 28.5,
+    'position.pistonTopMm': 28.5,
     'position.heat': { maker: 'kestrane', codes: ['63'] },
     'position.intervalKm': 60_000,
     'position.torque': { lowNm: 24, highNm: 30, condition: 'dry' },

@@ -25,7 +25,7 @@ export const skerrowSc20g: EngineEntry = {
     'position.singlePreciousBan': true,
     'position.gapMm': { low: 0.8, high: 0.9 },
     'position.oeDepthMm': 23.3,
-    'position.crownMm': 28.5,
+    'position.pistonTopMm': 28.5,
     'position.heat': { maker: 'kestrane', codes: ['65'] },
     'position.fuel': 'gas',
     'position.intervalKm': 30000,

@@ -23,7 +23,7 @@ export const skerrowSh28: EngineEntry = {
     'position.groundDesign': 'platinum',
     'position.gapMm': { low: 1.0, high: 1.1 },
     'position.oeDepthMm': 26.1,
-    'position.crownMm': 31,
+    'position.pistonTopMm': 31,
     'position.heat': { maker: 'kestrane', codes: ['63'] },
     'position.intervalKm': 90_000,
     'position.torque': { lowNm: 15, highNm: 18, condition: 'dry', dated: '2016-03' },

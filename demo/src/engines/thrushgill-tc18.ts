@@ -22,7 +22,7 @@ export const thrushgillTc18: EngineEntry = {
     'position.groundDesign': 'nickel',
     'position.gapMm': { low: 0.6, high: 0.75 },
     'position.oeDepthMm': 22.15,
-    'position.crownMm': 24.5,
+    'position.pistonTopMm': 24.5,
     'position.heat': { maker: 'kestrane', codes: ['65', '67'] },
     'position.intervalKm': 5000,
     'position.torque': { lowNm: 22, highNm: 27, condition: 'dry' },

@@ -10,7 +10,7 @@ interface LeadSet {
   readonly role: Role;
 }
 
-/** Leads of a set: so much longer than their ways, with the first boot that clears. */
+/** Leads of a set: so much longer than their routes, with the first boot that clears. */
 const cut = (
   routes: readonly LeadRoute[],
   { source, kohmPerM, slackMm }: { source: Lead['source']; kohmPerM: number; slackMm: readonly number[] },
@@ -74,7 +74,7 @@ const all: readonly LeadSet[] = Object.entries(leadNeeds).flatMap(([engineId, [n
       2,
       2600 + routes.length * 210,
     ]),
-    // As many leads and one more, for an engine with another way.
+    // As many leads and one more, for an engine with another route.
     set(
       'long',
       'corrin',

@@ -45,11 +45,11 @@ const PLUG_LINES: readonly LineForm[] = [
     (v, say) => v['position.reachMm'] && say.span('reach', v['position.reachMm']),
   ),
   form('Seat', 'hole', ['position.seat'], false, (v) => v['position.seat']),
-  form('Depth', 'hole', ['position.oeDepthMm', 'position.crownMm'], true, (v, say) => {
+  form('Depth', 'hole', ['position.oeDepthMm', 'position.pistonTopMm'], true, (v, say) => {
     const depth = v['position.oeDepthMm'];
-    const crown = v['position.crownMm'];
+    const pistonTop = v['position.pistonTopMm'];
     if (depth === undefined) return undefined;
-    return `${say.quantity('length', depth)} of ${crown === undefined ? '?' : say.quantity('length', crown)}`;
+    return `${say.quantity('length', depth)} of ${pistonTop === undefined ? '?' : say.quantity('length', pistonTop)}`;
   }),
   form('Hex, well', 'hole', ['position.hexMm', 'position.hexPoints', 'position.wellBoreMm'], true, (v, say) => {
     const hex = v['position.hexMm'];

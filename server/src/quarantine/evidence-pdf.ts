@@ -50,7 +50,10 @@ export async function printPack(pack: EvidencePack): Promise<Uint8Array> {
   for (const inspection of pack.inspections) printInspection(doc, inspection);
   if (pack.inspections.length === 0) paragraph(doc, 'No piece of this batch has been inspected.');
   heading(doc, 'What was done');
-  for (const { at, by, action, reason } of pack.events) row(doc, printWhole(at), `${action}, ${by}: ${reason}`);
+  rows(
+    doc,
+    pack.events.map(({ at, by, action, reason }): Row => [printWhole(at), `${action}, ${by}: ${reason}`]),
+  );
   if (pack.events.length === 0) paragraph(doc, 'Nothing yet.');
   numberPages(doc, pack);
   doc.end();
@@ -62,11 +65,13 @@ function head(doc: Doc, { batch, statement, madeAt, madeBy, soldPieces }: Eviden
   doc.font('strong').fontSize(18).fillColor(INK).text('Evidence pack');
   doc.font('figures').fontSize(13).text(batch.number, { continued: true }).font('text').text(`  ${batch.maker}`);
   doc.moveDown(0.5);
-  row(doc, 'Batch code', batch.code === '' ? 'none on the pieces' : batch.code);
-  row(doc, 'Bought from', `${batch.seller} (${batch.channel}), ${money(batch.unitCostMinor)} each`);
-  row(doc, 'Received', `${printDate(batch.receivedAt)}, ${batch.quantity} pieces; ${soldPieces} of them sold since`);
-  row(doc, 'Stands as', batch.state);
-  row(doc, 'Made', `${printWhole(madeAt)} by ${madeBy}`);
+  rows(doc, [
+    ['Batch code', batch.code === '' ? 'none on the pieces' : batch.code],
+    ['Bought from', `${batch.seller} (${batch.channel}), ${money(batch.unitCostMinor)} each`],
+    ['Received', `${printDate(batch.receivedAt)}, ${batch.quantity} pieces; ${soldPieces} of them sold since`],
+    ['Stands as', batch.state],
+    ['Made', `${printWhole(madeAt)} by ${madeBy}`],
+  ]);
   doc.moveDown(0.5);
   paragraph(doc, statement);
 }
@@ -88,35 +93,43 @@ function paragraph(doc: Doc, text: string): void {
 }
 
 const LABEL_WIDTH = 108;
+type Row = readonly [label: string, text: string];
 
-function row(doc: Doc, label: string, text: string): void {
-  if (doc.y > doc.page.height - MARGIN - 24) doc.addPage();
-  const top = doc.y;
-  doc
-    .font('text')
-    .fontSize(9.5)
-    .fillColor(SOFT)
-    .text(printable(label), MARGIN, top, { width: LABEL_WIDTH - 6 });
-  const after = doc.y;
-  doc
-    .fillColor(INK)
-    .text(printable(text), MARGIN + LABEL_WIDTH, top, { width: doc.page.width - 2 * MARGIN - LABEL_WIDTH });
-  doc.y = Math.max(after, doc.y);
+/** Labels with what they say beside them; a row that does not fit begins the next page whole. */
+function rows(doc: Doc, pairs: readonly Row[]): void {
+  if (pairs.length === 0) return;
+  doc.font('text').fontSize(9.5);
+  doc.table({
+    position: { x: MARGIN, y: doc.y },
+    columnStyles: [
+      { width: LABEL_WIDTH, textColor: SOFT },
+      { width: '*', textColor: INK },
+    ],
+    defaultStyle: { border: 0, padding: [0, 6, 1.5, 0] },
+    data: pairs.map((pair) => pair.map(printable)),
+  });
   doc.x = MARGIN;
 }
 
 function printInspection(doc: Doc, inspection: EvidencePack['inspections'][number]): void {
   heading(doc, `Inspection ${inspection.inspectionId}: ${BAND_WORDS[inspection.band]}`);
-  row(doc, 'When and who', `${printWhole(inspection.at)}, ${inspection.by}`);
-  row(doc, 'Held against', `${inspection.reference}; beside it: ${inspection.referenceUsed.replace('-', ' ')}`);
-  row(doc, 'Before looking', printChance(inspection.priorChance));
-  for (const block of inspection.blocks) row(doc, 'Blocked', block);
-  for (const { place, printed, says } of inspection.numbers) row(doc, place, `${printed}: ${says}`);
+  rows(doc, [
+    ['When and who', `${printWhole(inspection.at)}, ${inspection.by}`],
+    ['Held against', `${inspection.reference}; beside it: ${inspection.referenceUsed.replace('-', ' ')}`],
+    ['Before looking', printChance(inspection.priorChance)],
+    ...inspection.blocks.map((block): Row => ['Blocked', block]),
+    ...inspection.numbers.map(({ place, printed, says }): Row => [place, `${printed}: ${says}`]),
+  ]);
   for (const piece of inspection.pieces) printPiece(doc, piece);
   doc.moveDown(0.3);
   paragraph(doc, 'Journal');
-  for (const { at, by, piece, says, device } of inspection.journal)
-    row(doc, printWhole(at), `${sayPiece(piece)}: ${says}, ${by}${device === null ? '' : `, ${device}`}`);
+  rows(
+    doc,
+    inspection.journal.map(({ at, by, piece, says, device }): Row => [
+      printWhole(at),
+      `${sayPiece(piece)}: ${says}, ${by}${device === null ? '' : `, ${device}`}`,
+    ]),
+  );
 }
 
 const SCALE_WIDTH = 140;
@@ -160,10 +173,16 @@ function printPiece(doc: Doc, piece: Piece): void {
     doc.x = MARGIN;
     doc.y = top + 13;
   }
-  for (const { title, answer, genuine, suspect } of piece.tells)
-    row(doc, title, `${ANSWER_WORDS[answer]} (genuine: ${genuine}; suspect: ${suspect})`);
-  for (const { label, value, unit, expected } of piece.readings)
-    row(doc, label, `${value} ${unit}${expected === null ? '' : `, the catalogue says ${expected}`}`);
+  rows(doc, [
+    ...piece.tells.map(({ title, answer, genuine, suspect }): Row => [
+      title,
+      `${ANSWER_WORDS[answer]} (genuine: ${genuine}; suspect: ${suspect})`,
+    ]),
+    ...piece.readings.map(({ label, value, unit, expected }): Row => [
+      label,
+      `${value} ${unit}${expected === null ? '' : `, the catalogue says ${expected}`}`,
+    ]),
+  ]);
 }
 
 function numberPages(doc: Doc, { batch }: EvidencePack): void {

@@ -1,5 +1,5 @@
 import { isHeld } from '@brackenfell/core/authenticity/batch-states';
-import { FACTS, type FactId } from '@brackenfell/core/facts/facts';
+import { FACTS, factNow, type FactId } from '@brackenfell/core/facts/facts';
 import { openMatters, type LineStanding } from '@brackenfell/core/slip/open-matters';
 import type { OpenMatter } from '@brackenfell/contract/open-matter';
 import type { LineRow } from './line-store.ts';
@@ -17,7 +17,7 @@ export function lineStanding(line: LineRow): LineStanding {
     isReleased: line.released_by !== null,
     questions: blocking.map(({ told, missing }) => ({
       says: told.toDo ?? told.says,
-      facts: missing.flatMap(({ id }) => id ?? []),
+      facts: missing.flatMap(({ id }) => (id ? [factNow(id)] : [])),
     })),
     batch:
       line.batch_id === null

@@ -57,7 +57,7 @@ export function headShape(sheet: FactSheet): HeadShape {
     headThreadMm: rulingValue(sheet, 'position.headThreadMm') ?? null,
     seat: rulingValue(sheet, 'position.seat') ?? null,
     wellBoreMm: typeof well === 'number' ? well : null,
-    crownMm: rulingValue(sheet, 'position.crownMm') ?? null,
+    pistonTopMm: rulingValue(sheet, 'position.pistonTopMm') ?? null,
     lengthLimitMm: rulingValue(sheet, 'position.lengthLimitMm') ?? null,
   };
 }

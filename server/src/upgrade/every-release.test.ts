@@ -2,6 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { Migrator, sql } from 'kysely';
 import { findInspection } from '../authenticity/matter-store.ts';
 import { MIGRATIONS } from '../db/migrations/list.ts';
+import { readLines } from '../slip/line-store.ts';
+import { openOf } from '../slip/standing.ts';
 import { openEmptyDatabase } from '../testing/counter.ts';
 import { migrate } from './migrate.ts';
 
@@ -24,7 +26,8 @@ const SLIP = [
   `insert into slip_note (slip_id, staff_id, text) values (1, 1, 'Runs rough when wet')`,
   `insert into judgement (slip_line_id, staff_id, catalogue_version, rules_version, verdict, reason, findings)
      values (1, 1, 4, 1, 'sell', 'Every check matches', '[{"check":"reach","told":{"says":"19.0 mm, as asked."}}]'),
-            (1, 2, 5, 1, 'needs-supervisor', 'Colder', '[{"check":"heat","told":{"says":"2 steps colder."}}]')`,
+            (1, 2, 5, 1, 'ask-first', 'Deeper', '[{"check":"depth","outcome":"unknown","blocks":true,
+               "told":{"says":"Not known: piston clearance.","toDo":"Measure to the piston."},"missing":[{"id":"position.crownMm"}]}]')`,
   `insert into change_entry (staff_id, subject, subject_id, action, after)
      values (1, 'slip line', '1', 'add', '{"quantity":4}')`,
 ];
@@ -114,6 +117,9 @@ describe('a counter’s data, from whichever release', () => {
         const mayRewrite = await sql<{ may: boolean }>`
           select has_table_privilege('brackenfell_app', 'judgement', 'update, delete') as may`.execute(owner);
         expect(mayRewrite.rows).toEqual([{ may: false }]);
+        // A question of before is answered by the fact's name of today.
+        const [open] = openOf(await readLines(owner, '1'));
+        expect(open).toMatchObject({ kind: 'question', facts: ['position.pistonTopMm'], answeredHere: true });
         if (withProof) {
           const found = await findInspection(owner, '1');
           expect(found?.journal.map(({ subject, by }) => [subject, by])).toEqual([

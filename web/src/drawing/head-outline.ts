@@ -10,7 +10,7 @@ export const NO_HEAD: HeadShape = {
   headThreadMm: null,
   seat: null,
   wellBoreMm: null,
-  crownMm: null,
+  pistonTopMm: null,
   lengthLimitMm: null,
 };
 

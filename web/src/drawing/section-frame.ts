@@ -10,7 +10,7 @@ export function frameFor(
   size: { widthPx: number; heightPx: number },
 ): Frame {
   const deepest = Math.max(
-    head.crownMm ?? 0,
+    head.pistonTopMm ?? 0,
     ...plugs.map((p) => -(p.deepestMm ?? p.shellEndMm ?? -16)),
     head.headThreadMm ?? 0,
   );

@@ -28,7 +28,7 @@ const head: HeadShape = {
   headThreadMm: 19,
   seat: 'gasket',
   wellBoreMm: 24,
-  crownMm: 28.5,
+  pistonTopMm: 28.5,
   lengthLimitMm: 56,
 };
 const widest = (outlines: readonly Outline[]) => Math.max(...outlines.flat().map(([, r]) => r));

@@ -59,10 +59,10 @@ export const Section = memo(function Section({
         <desc id={`${id}d`}>{describe(drawn, oe, outlineIs, head, plug.shape, say)}</desc>
         <PlugBody drawn={drawn} path={path} />
         {long && <path d={path(long)} className="fill-madder/25 stroke-madder" strokeWidth="1.4" />}
-        {head.crownMm !== null && (
+        {head.pistonTopMm !== null && (
           <g clipPath={`url(#${id}struck)`}>
             <clipPath id={`${id}struck`}>
-              <rect x="0" y="0" width={Math.max(0, x(-head.crownMm))} height={size.heightPx} />
+              <rect x="0" y="0" width={Math.max(0, x(-head.pistonTopMm))} height={size.heightPx} />
             </clipPath>
             {[...drawn.grounds, ...drawn.groundsInFront].map((outline, i) => (
               <path key={i} d={path(outline)} className="fill-madder stroke-madder" strokeWidth="1.6" />
@@ -143,16 +143,16 @@ const SectionGround = memo(function SectionGround({
           strokeLinejoin="round"
         />
       ))}
-      {head.crownMm !== null && (
+      {head.pistonTopMm !== null && (
         <>
           <rect
             x="0"
             y={y(top)}
-            width={Math.max(0, x(-head.crownMm))}
+            width={Math.max(0, x(-head.pistonTopMm))}
             height={y(-top) - y(top)}
             fill={`url(#${id}piston)`}
           />
-          <path d={`M${x(-head.crownMm)} ${y(top)}V${y(-top)}`} className="stroke-slate" strokeWidth="1.6" />
+          <path d={`M${x(-head.pistonTopMm)} ${y(top)}V${y(-top)}`} className="stroke-slate" strokeWidth="1.6" />
         </>
       )}
       <Ruler frame={frame} size={size} />
@@ -223,14 +223,14 @@ interface DimensionsProps {
 }
 
 function Dimensions({ drawn, oe, outlineIs, head, x, y, top, say, figure }: DimensionsProps) {
-  const { headThreadMm, crownMm } = head;
+  const { headThreadMm, pistonTopMm } = head;
   const end = drawn.shellEndMm;
   const foot = y(-top) + 12;
   const over = end === null || headThreadMm === null ? 0 : -end - headThreadMm;
   const misfit = Math.abs(over) > FLUSH_MM;
-  const clearance = crownMm === null || drawn.deepestMm === null ? null : crownMm + drawn.deepestMm;
+  const clearance = pistonTopMm === null || drawn.deepestMm === null ? null : pistonTopMm + drawn.deepestMm;
   const oeDeepestMm = oe?.deepestMm ?? null;
-  const oeClearance = crownMm === null || oeDeepestMm === null ? null : crownMm + oeDeepestMm;
+  const oeClearance = pistonTopMm === null || oeDeepestMm === null ? null : pistonTopMm + oeDeepestMm;
   const bad = clearance !== null && clearance < 1;
   return (
     <g>
@@ -266,28 +266,28 @@ function Dimensions({ drawn, oe, outlineIs, head, x, y, top, say, figure }: Dime
           </text>
         </>
       )}
-      {crownMm !== null && (
+      {pistonTopMm !== null && (
         <text x={4} y={y(top) - 5} className="halo fill-soft text-xs">
           piston at top
         </text>
       )}
-      {crownMm === null && headThreadMm !== null && (
+      {pistonTopMm === null && headThreadMm !== null && (
         <text x={6} y={foot + 4} className="halo fill-ash text-xs">
           piston: not known
         </text>
       )}
-      {crownMm !== null && clearance !== null && (
+      {pistonTopMm !== null && clearance !== null && (
         <>
-          <Extend at={x(-crownMm)} from={y(-top)} to={foot + 4} tone="slate" />
+          <Extend at={x(-pistonTopMm)} from={y(-top)} to={foot + 4} tone="slate" />
           <Extend at={x(drawn.deepestMm!)} from={y(0)} to={foot + 4} tone={bad ? 'madder' : 'slate'} />
           <Span
-            from={Math.min(x(-crownMm), x(drawn.deepestMm!))}
-            to={Math.max(x(-crownMm), x(drawn.deepestMm!))}
+            from={Math.min(x(-pistonTopMm), x(drawn.deepestMm!))}
+            to={Math.max(x(-pistonTopMm), x(drawn.deepestMm!))}
             at={foot}
             tone={bad ? 'madder' : 'slate'}
           />
           <text
-            x={Math.max(6, Math.min(x(-crownMm), x(drawn.deepestMm!)) - 16)}
+            x={Math.max(6, Math.min(x(-pistonTopMm), x(drawn.deepestMm!)) - 16)}
             y={foot + 18}
             className={`halo text-xs ${bad ? 'fill-madder font-bold' : 'fill-soft'}`}
           >
@@ -353,8 +353,8 @@ function describe(
   }
   if (drawn.deepestMm !== null) {
     sentences.push(`Its deepest point is ${say(drawn.deepestMm)} below the seat.`);
-    if (head.crownMm !== null) {
-      const clearance = head.crownMm + drawn.deepestMm;
+    if (head.pistonTopMm !== null) {
+      const clearance = head.pistonTopMm + drawn.deepestMm;
       sentences.push(
         clearance < 0
           ? `It overlaps the piston at top dead centre by ${say(clearance)}.`

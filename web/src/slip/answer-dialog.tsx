@@ -215,5 +215,5 @@ const NOMINAL: Readonly<Record<string, number>> = {
   projectionMm: 1.5,
   wellBoreMm: 24,
   depthMm: 22,
-  crownMm: 26,
+  pistonTopMm: 26,
 };

@@ -17,16 +17,16 @@ export const leadCount = defineCheck({
   mayUse: [],
   canRefuse: () => true,
   judge: (f) => {
-    const [set, ways] = [f['leads.set'], f['leadsAsked.routes']];
+    const [set, routes] = [f['leads.set'], f['leadsAsked.routes']];
     const coilLeads = (of: readonly { coilLead?: boolean | undefined; to?: string }[]) =>
       of.filter((one) => one.coilLead === true || one.to === 'coil').length;
     const shortBy =
-      Math.max(0, coilLeads(ways) - coilLeads(set)) +
-      Math.max(0, ways.length - coilLeads(ways) - (set.length - coilLeads(set)));
-    const over = set.length - ways.length + shortBy;
-    const { leadFor } = assignLeads(set, ways, { mostSlackMm: Infinity, anyBoot: true });
-    const unserved = ways.filter((_, i) => leadFor[i] === null).map(sayRoute);
-    const figures = { has: set.length, asked: ways.length, shortBy, over, unserved };
+      Math.max(0, coilLeads(routes) - coilLeads(set)) +
+      Math.max(0, routes.length - coilLeads(routes) - (set.length - coilLeads(set)));
+    const over = set.length - routes.length + shortBy;
+    const { leadFor } = assignLeads(set, routes, { mostSlackMm: Infinity, anyBoot: true });
+    const unserved = routes.filter((_, i) => leadFor[i] === null).map(sayRoute);
+    const figures = { has: set.length, asked: routes.length, shortBy, over, unserved };
     if (shortBy > 0) return { outcome: 'refuse', caseId: 'short', figures };
     return over > 0
       ? { outcome: 'acceptable', caseId: 'over', figures }
@@ -56,7 +56,7 @@ export const leadCount = defineCheck({
   },
   examples: [
     {
-      says: 'as many leads as ways match',
+      says: 'as many leads as routes match',
       facts: { ...engine, 'leads.set': [lead(420), lead(520)] },
       outcome: 'match',
     },

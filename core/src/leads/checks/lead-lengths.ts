@@ -17,30 +17,30 @@ export const leadLengths = defineCheck({
   mayUse: ['leadsAsked.mostSlackMm'],
   canRefuse: () => true,
   judge: (f) => {
-    const [set, ways] = [f['leads.set'], f['leadsAsked.routes']];
+    const [set, routes] = [f['leads.set'], f['leadsAsked.routes']];
     const mostSlackMm = f['leadsAsked.mostSlackMm'] ?? MOST_SLACK_MM;
     // A lead that is missing altogether is the count's matter, and one whose boot does not clear that of the boots.
-    const nowhere = ways.map((way) => ({ ...way, routedMm: 0 }));
+    const nowhere = routes.map((route) => ({ ...route, routedMm: 0 }));
     const possible = servedBy(assignLeads(set, nowhere, { mostSlackMm: Infinity, anyBoot: true }));
-    const reach = (anyBoot: boolean) => servedBy(assignLeads(set, ways, { mostSlackMm: Infinity, anyBoot }));
+    const reach = (anyBoot: boolean) => servedBy(assignLeads(set, routes, { mostSlackMm: Infinity, anyBoot }));
     const anyBoot = reach(false) < reach(true);
-    const tight = assignLeads(set, ways, { mostSlackMm, anyBoot });
+    const tight = assignLeads(set, routes, { mostSlackMm, anyBoot });
     const { leadFor, slackMm, leftOver } = tight;
     const slackest = Math.max(0, ...slackMm.map((slack) => slack ?? 0));
-    const loose = assignLeads(set, ways, { mostSlackMm: Infinity, anyBoot });
+    const loose = assignLeads(set, routes, { mostSlackMm: Infinity, anyBoot });
     const unservedAt = leadFor.findIndex((i) => i === null);
-    const way = unservedAt < 0 ? undefined : ways[unservedAt]!;
+    const route = unservedAt < 0 ? undefined : routes[unservedAt]!;
     const longest = Math.max(
       0,
-      ...leftOver.filter((i) => (set[i]!.coilLead === true) === (way?.to === 'coil')).map((i) => set[i]!.lengthMm),
+      ...leftOver.filter((i) => (set[i]!.coilLead === true) === (route?.to === 'coil')).map((i) => set[i]!.lengthMm),
     );
     const figures = {
       mostSlackMm,
       slackestMm: slackest,
-      where: way ? sayRoute(way) : null,
-      routedMm: way?.routedMm ?? null,
+      where: route ? sayRoute(route) : null,
+      routedMm: route?.routedMm ?? null,
       longestMm: longest || null,
-      looseAt: sayRoute(ways[loose.slackMm.findIndex((slack) => (slack ?? 0) > mostSlackMm)] ?? { to: '?' }),
+      looseAt: sayRoute(routes[loose.slackMm.findIndex((slack) => (slack ?? 0) > mostSlackMm)] ?? { to: '?' }),
       loosestMm: Math.max(0, ...loose.slackMm.map((slack) => slack ?? 0)),
     };
     if (servedBy(tight) >= possible)
@@ -81,9 +81,9 @@ export const leadLengths = defineCheck({
     }
   },
   examples: [
-    { says: 'leads 0 and 80 mm longer than their ways match', facts: of(400, 580), outcome: 'match' },
+    { says: 'leads 0 and 80 mm longer than their routes match', facts: of(400, 580), outcome: 'match' },
     { says: 'a lead 81 mm longer hangs: a caution', facts: of(400, 581), outcome: 'caution', caseId: 'too-long' },
-    { says: 'a lead 1 mm short of its way is refused', facts: of(420, 499), outcome: 'refuse', caseId: 'too-short' },
+    { says: 'a lead 1 mm short of its route is refused', facts: of(420, 499), outcome: 'refuse', caseId: 'too-short' },
     {
       says: 'an engine with little room allows less slack',
       facts: { ...of(400, 540), 'leadsAsked.mostSlackMm': 30 },

@@ -20,11 +20,11 @@ export const plugBoots = defineCheck({
   mayUse: [],
   canRefuse: () => true,
   judge: (f) => {
-    const [set, ways] = [f['leads.set'], f['leadsAsked.routes']];
+    const [set, routes] = [f['leads.set'], f['leadsAsked.routes']];
     // Long enough and clearing at once: a bent boot on a lead that does not reach is none.
-    const joint = assignLeads(set, ways, { mostSlackMm: Infinity });
-    const fits = servedBy(joint) >= servedBy(assignLeads(set, ways, { mostSlackMm: Infinity, anyBoot: true }));
-    const blocked = ways.filter((_, i) => joint.leadFor[i] === null);
+    const joint = assignLeads(set, routes, { mostSlackMm: Infinity });
+    const fits = servedBy(joint) >= servedBy(assignLeads(set, routes, { mostSlackMm: Infinity, anyBoot: true }));
+    const blocked = routes.filter((_, i) => joint.leadFor[i] === null);
     const figures = {
       where: fits ? [] : blocked.map(sayRoute),
       clears: fits ? [] : (blocked[0]?.boots ?? []).map((boot) => BOOT_WORDS[boot]),

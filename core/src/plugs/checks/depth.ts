@@ -15,10 +15,10 @@ const base = {
   'position.gapMm': { low: 1, high: 1.1 },
   'position.oeDepthMm': 23.5,
 } as const;
-const at = (projectionMm: number, crownMm?: number) => ({
+const at = (projectionMm: number, pistonTopMm?: number) => ({
   ...base,
   'plug.projectionMm': projectionMm,
-  ...(crownMm === undefined ? {} : { 'position.crownMm': crownMm }),
+  ...(pistonTopMm === undefined ? {} : { 'position.pistonTopMm': pistonTopMm }),
 });
 
 export const depth = defineCheck({
@@ -35,14 +35,14 @@ export const depth = defineCheck({
     'position.gapMm',
     'position.oeDepthMm',
   ],
-  mayUse: ['position.crownMm', 'plug.gapAdjust', 'plug.gapMm', 'plug.gapToleranceMm'],
+  mayUse: ['position.pistonTopMm', 'plug.gapAdjust', 'plug.gapMm', 'plug.gapToleranceMm'],
   canRefuse: () => true,
   judgePart: (f) => {
-    const [reachMm, crownMm] = [f['plug.reachMm'], f['position.crownMm']];
-    if (reachMm === undefined || crownMm === undefined) return undefined;
+    const [reachMm, pistonTopMm] = [f['plug.reachMm'], f['position.pistonTopMm']];
+    if (reachMm === undefined || pistonTopMm === undefined) return undefined;
     const knownMm = reachMm + (f['plug.projectionMm'] ?? 0);
-    if (within(CLEARANCE_LEAST_MM, crownMm - knownMm)) return undefined;
-    const clearanceMm = Number((crownMm - knownMm).toFixed(6));
+    if (within(CLEARANCE_LEAST_MM, pistonTopMm - knownMm)) return undefined;
+    const clearanceMm = Number((pistonTopMm - knownMm).toFixed(6));
     return {
       outcome: 'refuse',
       caseId: 'strikes',
@@ -50,7 +50,7 @@ export const depth = defineCheck({
         depthMm: knownMm,
         oeDepthMm: f['position.oeDepthMm'] ?? null,
         differenceMm: null as number | null,
-        crownMm: crownMm,
+        pistonTopMm,
         clearanceMm: clearanceMm,
       },
     };
@@ -70,13 +70,13 @@ export const depth = defineCheck({
       gapUpperMm,
     });
     const differenceMm = Number((depthMm - f['position.oeDepthMm']).toFixed(6));
-    const crownMm = f['position.crownMm'] ?? null;
-    const clearanceMm = crownMm === null ? null : Number((crownMm - depthMm).toFixed(6));
+    const pistonTopMm = f['position.pistonTopMm'] ?? null;
+    const clearanceMm = pistonTopMm === null ? null : Number((pistonTopMm - depthMm).toFixed(6));
     const figures = {
       depthMm: Number(depthMm.toFixed(6)),
       oeDepthMm: f['position.oeDepthMm'] as number | null,
       differenceMm: differenceMm as number | null,
-      crownMm,
+      pistonTopMm,
       clearanceMm,
     };
     const closeness = Math.abs(differenceMm) / MATCH_MM;
@@ -87,7 +87,7 @@ export const depth = defineCheck({
         : { outcome: 'caution', caseId: 'much-shallower', figures, closeness };
     }
     if (clearanceMm === null)
-      return { outcome: 'unknown', caseId: 'crown-unknown', figures, missing: ['position.crownMm'] };
+      return { outcome: 'unknown', caseId: 'piston-top-unknown', figures, missing: ['position.pistonTopMm'] };
     if (!within(CLEARANCE_LEAST_MM, clearanceMm)) return { outcome: 'refuse', caseId: 'strikes', figures };
     if (!within(CLEARANCE_SAFE_MM, clearanceMm)) return { outcome: 'caution', caseId: 'tight', figures, closeness };
     return within(differenceMm, ACCEPTABLE_MM)
@@ -97,7 +97,7 @@ export const depth = defineCheck({
   explain: ({ caseId, figures: g }, say) => {
     const mm = (value: number) => say.quantity('length', value);
     const oe = g.oeDepthMm === null ? 'maker’s plug unknown' : mm(g.oeDepthMm);
-    const asked = g.crownMm === null ? oe : `${oe}, limit ${mm(g.crownMm - CLEARANCE_LEAST_MM)}`;
+    const asked = g.pistonTopMm === null ? oe : `${oe}, limit ${mm(g.pistonTopMm - CLEARANCE_LEAST_MM)}`;
     const common = {
       asked,
       has: mm(g.depthMm),
@@ -152,7 +152,7 @@ export const depth = defineCheck({
           toDo: 'Let the supervisor decide.',
           phrase: `Tip ${by} shallower`,
         };
-      case 'crown-unknown':
+      case 'piston-top-unknown':
         return {
           ...common,
           says: `It stands ${by} deeper than the maker's own plug, and how near the piston comes is not known.`,
@@ -165,12 +165,12 @@ export const depth = defineCheck({
   },
   examples: [
     { says: 'the depth of the maker’s own plug matches', facts: at(2), outcome: 'match' },
-    { says: '0.5 mm deeper matches whatever the crown', facts: at(2.5, 23), outcome: 'match' },
+    { says: '0.5 mm deeper matches whatever the piston top', facts: at(2.5, 23), outcome: 'match' },
     {
-      says: '0.6 mm deeper with the crown unknown is unknown',
+      says: '0.6 mm deeper with the piston top unknown is unknown',
       facts: at(2.6),
       outcome: 'unknown',
-      caseId: 'crown-unknown',
+      caseId: 'piston-top-unknown',
     },
     {
       says: '0.6 mm deeper that clears by 1.5 mm is acceptable',
@@ -199,7 +199,7 @@ export const depth = defineCheck({
     },
     {
       says: 'a reach that alone meets the piston is refused with the tip unknown',
-      facts: { 'plug.reachMm': 28, 'position.crownMm': 28.5 },
+      facts: { 'plug.reachMm': 28, 'position.pistonTopMm': 28.5 },
       outcome: 'refuse',
       caseId: 'strikes',
     },
@@ -208,11 +208,11 @@ export const depth = defineCheck({
       says: 'a fixed gap counts as delivered, not as asked',
       facts: { ...at(2), 'plug.gapAdjust': { kind: 'fixed' }, 'plug.gapMm': 1.6, 'plug.gapToleranceMm': 0.1 },
       outcome: 'unknown',
-      caseId: 'crown-unknown',
+      caseId: 'piston-top-unknown',
     },
     {
       says: 'an unknown projection is asked for',
-      facts: { 'plug.reachMm': 19, 'position.crownMm': 28.5 },
+      facts: { 'plug.reachMm': 19, 'position.pistonTopMm': 28.5 },
       outcome: 'unknown',
     },
   ],

@@ -60,7 +60,7 @@ export const reach = defineCheck({
         return {
           ...common,
           says: `It stands ${by} into the chamber: the bare threads carbon up and overheat, and it may meet the piston or a valve.`,
-          toDo: 'Do not fit it. If it has run, look for a marked crown and clean the head threads.',
+          toDo: 'Do not fit it. If it has run, look for a marked piston top and clean the head threads.',
           phrase: `${by} too long`,
         };
       case 'shorter':

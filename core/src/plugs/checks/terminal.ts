@@ -32,7 +32,7 @@ export const terminal = defineCheck({
         return {
           ...common,
           says: 'With its nut tight it is the solid form the boot grips.',
-          toDo: 'Tighten the nut by fingers, then with soft jaws, never bare pliers on the crown; the solid twin is better where both are sold.',
+          toDo: 'Tighten the nut by fingers, then with soft jaws, never bare pliers on the terminal crown; the solid twin is better where both are sold.',
           phrase: 'Nut: tighten it first',
         };
       case 'take-nut-off':

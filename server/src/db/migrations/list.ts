@@ -7,6 +7,7 @@ import * as rightAtTheCounter from './2026-11-29-right-at-the-counter.ts';
 import * as rulesReferencesSecrets from './2026-11-30-rules-references-secrets.ts';
 import * as figuresOfOneShape from './2026-12-01-figures-of-one-shape.ts';
 import * as otherPartsKept from './2026-12-02-other-parts-kept.ts';
+import * as pistonTop from './2026-12-03-piston-top.ts';
 
 /** Every migration by its file name, in order. Listed by hand: a bundle cannot look into folders. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -18,4 +19,5 @@ export const MIGRATIONS: Record<string, Migration> = {
   '2026-11-30-rules-references-secrets': rulesReferencesSecrets,
   '2026-12-01-figures-of-one-shape': figuresOfOneShape,
   '2026-12-02-other-parts-kept': otherPartsKept,
+  '2026-12-03-piston-top': pistonTop,
 };
