@@ -27,8 +27,6 @@ export function radiusCheck({ has, asked, strikesWhen, words, ...about }: Radius
     ...about,
     source: 'Cap and rotor: Radius',
     needs: [has, asked],
-    mayUse: [],
-    canRefuse: () => true,
     judge: (f) => judgeRadius(f[has], f[asked], strikesWhen),
     explain: ({ caseId, figures: g }, say) => {
       const which = caseId as keyof typeof TO_DO;

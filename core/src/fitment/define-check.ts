@@ -69,11 +69,14 @@ export interface CheckDefinition<N extends FactId, O extends FactId, F extends F
   /** Facts without which it cannot answer. */
   readonly needs: readonly N[];
   /** Facts it uses when they are known. Reading any other does not compile. */
-  readonly mayUse: readonly O[];
+  readonly mayUse?: readonly O[];
   /** `undefined` when the check arises; otherwise the reason it is not asked. */
   readonly notAsked?: (facts: Partly<N | O>) => string | undefined;
-  /** Whether it could end in a refusal at this engine and position: then an unknown is an open question. */
-  readonly canRefuse: (facts: Partly<N | O>) => boolean;
+  /**
+   * Whether it could end in a refusal at this engine and position: then an unknown is an open question. Left out, it could:
+   * unknown is never a pass.
+   */
+  readonly canRefuse?: (facts: Partly<N | O>) => boolean;
   /** What the known part alone already decides while needed facts are missing. Quantities: Partial facts. */
   readonly judgePart?: (facts: Partly<N | O>) => Judged<F> | undefined;
   readonly judge: (facts: Known<N, O>) => Judged<F> | StillUnknown<F>;
@@ -168,7 +171,7 @@ function tellMissing(missing: readonly FactId[]): Telling {
 export function defineCheck<N extends FactId, O extends FactId, F extends Figures>(
   definition: CheckDefinition<N, O, F>,
 ): Check {
-  const { id, needs, mayUse } = definition;
+  const { id, needs, mayUse = [], canRefuse = () => true } = definition;
   const facts: FactId[] = [...needs, ...mayUse];
   const shape: Values = Object.fromEntries(facts.map((fact) => [fact, undefined]));
 
@@ -183,12 +186,12 @@ export function defineCheck<N extends FactId, O extends FactId, F extends Figure
     const judged = missing.length > 0 ? definition.judgePart?.(known) : definition.judge(values as Known<N, O>);
     if (judged === undefined) {
       const told = say ? tellMissing(missing) : UNTOLD;
-      return findingOf('unknown', 'missing', {}, told, used, missing, definition.canRefuse(known), 0);
+      return findingOf('unknown', 'missing', {}, told, used, missing, canRefuse(known), 0);
     }
     const { outcome, caseId, figures } = judged;
     const told = say ? inSentenceCase(definition.explain({ outcome, caseId, figures }, say)) : UNTOLD;
     if (judged.outcome === 'unknown') {
-      return findingOf(outcome, caseId, figures, told, used, judged.missing, definition.canRefuse(known), 0);
+      return findingOf(outcome, caseId, figures, told, used, judged.missing, canRefuse(known), 0);
     }
     return findingOf(outcome, caseId, figures, told, used, NOTHING, false, roundCloseness(judged.closeness ?? 0));
   }

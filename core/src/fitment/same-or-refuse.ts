@@ -30,9 +30,7 @@ export function sameOrRefuse<H extends FactId, A extends FactId>(definition: Sam
     why,
     source,
     needs: [has, asked],
-    mayUse: [],
     ...(idle ? { notAsked: idle } : {}),
-    canRefuse: () => true,
     judge: (f) => {
       const [own, wanted] = [f[has] as FactTypes[H], f[asked] as FactTypes[A]];
       const figures = { has: print(own), asked: print(wanted) };

@@ -11,7 +11,6 @@ export function supplyCheck(
     source: 'Plugs: Supply',
     vouchedBy: [],
     needs: [fact],
-    mayUse: [],
     canRefuse: () => false,
     judge: (f) => {
       const { state, successor } = f[fact];

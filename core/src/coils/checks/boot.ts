@@ -18,7 +18,6 @@ export const boot = defineCheck({
   needs: ['coil.bootLengthMm', 'coilAsked.bootLengthMm'],
   mayUse: ['coilAsked.topology'],
   notAsked: (f) => (hasBoot(f['coilAsked.topology']) ? undefined : NO_BOOT),
-  canRefuse: () => true,
   judge: (f) => {
     const bootMm = f['coil.bootLengthMm'];
     const askedMm = f['coilAsked.bootLengthMm'];

@@ -11,8 +11,6 @@ export const connector = defineCheck({
   why: 'A connector of another face or with another number of pins does not go in, or goes in and joins the wrong wires.',
   source: 'Coils: Connector',
   needs: ['coil.connector', 'coil.pinsCount', 'coilAsked.connector', 'coilAsked.pinsCount'],
-  mayUse: [],
-  canRefuse: () => true,
   judgePart: (f) => {
     const [face, askedFace] = [f['coil.connector'], f['coilAsked.connector']];
     const [pins, askedPins] = [f['coil.pinsCount'], f['coilAsked.pinsCount']];

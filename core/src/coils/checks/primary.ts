@@ -12,7 +12,6 @@ export const primary = defineCheck({
   startsGroup: true,
   vouchedBy: ['own-number', 'listing'],
   needs: ['coil.primaryOhm', 'coilAsked.primaryOhm'],
-  mayUse: [],
   canRefuse: () => false,
   judge: (f) => {
     const [hasOhm, asked] = [f['coil.primaryOhm'], f['coilAsked.primaryOhm']];

@@ -9,7 +9,6 @@ export const sparkPolarity = defineCheck({
   source: 'Coils: Spark polarity',
   vouchedBy: ['own-number', 'listing'],
   needs: ['coil.sparkPolarity', 'coilAsked.sparkPolarity'],
-  mayUse: [],
   canRefuse: () => false,
   judge: (f) => {
     const figures = { has: f['coil.sparkPolarity'], asked: f['coilAsked.sparkPolarity'] };

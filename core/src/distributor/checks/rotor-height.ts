@@ -14,8 +14,6 @@ export const rotorHeight = defineCheck({
   why: 'The cap’s spring must press on the rotor; too low it arcs there, too high it is bent.',
   source: 'Cap and rotor: Rotor',
   needs: ['rotor.heightMm', 'rotorAsked.heightMm'],
-  mayUse: [],
-  canRefuse: () => true,
   judge: (f) => {
     const [hasMm, askedMm] = [f['rotor.heightMm'], f['rotorAsked.heightMm']];
     const differenceMm = Number((hasMm - askedMm).toFixed(6));

@@ -11,7 +11,6 @@ export const rotorResistance = defineCheck({
   source: 'Cap and rotor: Rotor',
   vouchedBy: ['own-number', 'listing'],
   needs: ['rotor.resistanceKohm', 'rotorAsked.resistanceKohm'],
-  mayUse: [],
   canRefuse: () => false,
   judge: (f) => {
     const asked = f['rotorAsked.resistanceKohm'];

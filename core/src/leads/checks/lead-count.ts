@@ -14,8 +14,6 @@ export const leadCount = defineCheck({
   why: 'A set one lead short leaves the fitter with the engine open and a cylinder dead.',
   source: 'Leads: Count',
   needs: ['leads.set', 'leadsAsked.routes'],
-  mayUse: [],
-  canRefuse: () => true,
   judge: (f) => {
     const [set, routes] = [f['leads.set'], f['leadsAsked.routes']];
     const coilLeads = (of: readonly { coilLead?: boolean | undefined; to?: string }[]) =>

@@ -15,7 +15,6 @@ export const leadLengths = defineCheck({
   source: 'Leads: Lengths',
   needs: ['leads.set', 'leadsAsked.routes'],
   mayUse: ['leadsAsked.mostSlackMm'],
-  canRefuse: () => true,
   judge: (f) => {
     const [set, routes] = [f['leads.set'], f['leadsAsked.routes']];
     const mostSlackMm = f['leadsAsked.mostSlackMm'] ?? MOST_SLACK_MM;

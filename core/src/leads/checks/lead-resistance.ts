@@ -14,7 +14,6 @@ export const leadResistance = defineCheck({
   startsGroup: true,
   vouchedBy: ['own-number', 'listing'],
   needs: ['leads.set', 'leadsAsked.kohmPerM'],
-  mayUse: [],
   canRefuse: (f) => (f['leadsAsked.kohmPerM']?.low ?? 1) > 0,
   judge: (f) => {
     const asked = f['leadsAsked.kohmPerM'];

@@ -17,8 +17,6 @@ export const plugBoots = defineCheck({
   why: 'A boot of the wrong bend bears on a manifold or a bracket and burns through.',
   source: 'Leads: Boots',
   needs: ['leads.set', 'leadsAsked.routes'],
-  mayUse: [],
-  canRefuse: () => true,
   judge: (f) => {
     const [set, routes] = [f['leads.set'], f['leadsAsked.routes']];
     // Long enough and clearing at once: a bent boot on a lead that does not reach is none.

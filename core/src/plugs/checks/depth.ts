@@ -36,7 +36,6 @@ export const depth = defineCheck({
     'position.oeDepthMm',
   ],
   mayUse: ['position.pistonTopMm', 'plug.gapAdjust', 'plug.gapMm', 'plug.gapToleranceMm'],
-  canRefuse: () => true,
   judgePart: (f) => {
     const [reachMm, pistonTopMm] = [f['plug.reachMm'], f['position.pistonTopMm']];
     if (reachMm === undefined || pistonTopMm === undefined) return undefined;

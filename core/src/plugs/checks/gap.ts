@@ -28,7 +28,6 @@ export const gap = defineCheck({
   startsGroup: true,
   needs: ['plug.gapMm', 'position.gapMm'],
   mayUse: ['plug.gapToleranceMm', 'plug.gapAdjust'],
-  canRefuse: () => true,
   judge: (f) => {
     const range = f['position.gapMm'];
     const nominal = f['plug.gapMm'];

@@ -10,7 +10,6 @@ export const grounds = defineCheck({
   why: 'Count and form of the ground electrodes set how the spark stands and whether the gap can be set.',
   source: 'Plugs: Grounds',
   needs: ['plug.groundCount', 'plug.groundForm', 'position.groundCount', 'position.groundForm'],
-  mayUse: [],
   canRefuse: () => false,
   judge: (f) => {
     const [has, asked] = [f['plug.groundForm'], f['position.groundForm']];

@@ -32,7 +32,6 @@ export const heat = defineCheck({
   ruledBy: ['heatWithPower'],
   needs: ['plug.heat', 'position.heat', 'position.aspiration', 'position.fuel', 'duty.heatOffsetSteps'],
   mayUse: ['duty.shortColdRuns'],
-  canRefuse: () => true,
   judge: (f) => {
     const { scale, codes } = f['position.heat'];
     const offsetSteps = f['duty.heatOffsetSteps'];

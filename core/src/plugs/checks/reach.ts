@@ -20,7 +20,6 @@ export const reach = defineCheck({
   sameWithin: { fact: 'plug.reachMm', by: REACH_MM.match },
   needs: ['plug.reachMm', 'position.reachMm'],
   mayUse: ['plug.threadedLengthMm', 'plug.seat', 'position.headThreadMm'],
-  canRefuse: () => true,
   judge: (f) => {
     const differenceMm = fromNearestEnd(f['plug.reachMm'], f['position.reachMm']);
     const threadedMm = f['plug.threadedLengthMm'] ?? f['plug.reachMm'];

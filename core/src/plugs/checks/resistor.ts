@@ -12,7 +12,6 @@ export const resistor = defineCheck({
   source: 'Plugs: Resistor',
   startsGroup: true,
   needs: ['plug.resistor', 'position.resistor'],
-  mayUse: [],
   canRefuse: (f) =>
     f['position.resistor'] === undefined ||
     f['position.resistor'].kind === 'range' ||

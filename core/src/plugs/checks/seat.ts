@@ -6,8 +6,6 @@ export const seat = defineCheck({
   why: 'A gasket seals on a flat, a taper in a cone; crossed, neither seals and the plug sits at the wrong depth.',
   source: 'Plugs: Seat',
   needs: ['plug.seat', 'position.seat'],
-  mayUse: [],
-  canRefuse: () => true,
   judge: (f) => {
     const has = f['plug.seat'] === 'taper' ? 'taper' : 'gasket';
     const figures = { has, asked: f['position.seat'] };

@@ -9,7 +9,6 @@ export const terminal = defineCheck({
   source: 'Plugs: Terminal',
   needs: ['plug.terminal', 'position.terminal'],
   mayUse: ['plug.nutCanBeFitted'],
-  canRefuse: () => true,
   judge: (f) => {
     const [has, asked] = [f['plug.terminal'], f['position.terminal']];
     const figures = { has: PRINTED[has], asked: PRINTED[asked] };

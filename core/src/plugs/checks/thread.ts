@@ -17,8 +17,6 @@ export const thread = defineCheck({
   why: 'A thread of another diameter or pitch does not hold; forced in, it ruins the head.',
   source: 'Plugs: Thread',
   needs: ['plug.threadDiameterMm', 'plug.threadPitchMm', 'position.threadDiameterMm', 'position.threadPitchMm'],
-  mayUse: [],
-  canRefuse: () => true,
   judgePart: (f) => {
     const [has, need] = [f['plug.threadDiameterMm'], f['position.threadDiameterMm']];
     const [pitch, needPitch] = [f['plug.threadPitchMm'], f['position.threadPitchMm']];
