@@ -1,5 +1,5 @@
 import type { EngineEntry } from '@brackenfell/contract/catalogue-file';
-import { built, forward, hole, USUAL } from './position-forms.ts';
+import { built, hole, USUAL, WASTE_SPARK_FOUR } from './position-forms.ts';
 
 /** 1.7 V4 designed for plain nickel; its cylinders alternate across the banks, and each bank takes other boots. */
 export const thrushgillTn17: EngineEntry = {
@@ -12,6 +12,7 @@ export const thrushgillTn17: EngineEntry = {
   source: { rank: 'engine-maker', name: 'Thrushgill workshop book' },
   cautions: [
     'Cylinders alternate across the banks: label every lead with its cylinder before it comes off.',
+    '2 and 4 fire in reverse: there the ground electrode wears.',
     'Engine cold, ignition off: secondary voltage can kill. Blow out the well before the plug comes out; eye protection.',
   ],
   facts: {
@@ -26,8 +27,8 @@ export const thrushgillTn17: EngineEntry = {
     'position.intervalKm': 20_000,
     'position.torque': { lowNm: 21, highNm: 28, condition: 'dry' },
   },
-  // Cylinder 4 stands against the bulkhead: no torque wrench goes on.
-  positions: forward(4).map((one) =>
+  // 2 and 4 fire in reverse. Cylinder 4 stands against the bulkhead: no torque wrench goes on.
+  positions: WASTE_SPARK_FOUR.map((one) =>
     one.cylinder === 4 ? { ...one, facts: { ...one.facts, 'position.wrenchReaches': false } } : one,
   ),
   oeNumbers: [

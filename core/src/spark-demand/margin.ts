@@ -1,0 +1,76 @@
+import { availableKv, type SparkSource } from './available.ts';
+import { demandKv, type SparkPath, type SparkPlug } from './demand.ts';
+import { operatingPoints, type OperatingPointId, type SparkEngine } from './operating-points.ts';
+
+/** From here a margin is comfortable; from the other it is tight, and below a misfire is likely. Spark demand: Margin. */
+export const COMFORTABLE = 0.3;
+export const TIGHT = 0.15;
+
+export type MarginWord = 'comfortable' | 'tight' | 'misfire-likely';
+export const sayMargin = (margin: number): MarginWord =>
+  margin >= COMFORTABLE ? 'comfortable' : margin >= TIGHT ? 'tight' : 'misfire-likely';
+
+export interface PointEstimate {
+  readonly id: OperatingPointId;
+  readonly demandKv: number;
+  readonly availableKv: number;
+  readonly margin: number;
+}
+
+/** Demand against reserve at each operating point, or that it is not estimated. */
+export type SparkEstimate =
+  | { readonly kind: 'estimated'; readonly points: readonly PointEstimate[]; readonly lowest: PointEstimate }
+  | { readonly kind: 'outside-table' };
+
+export interface SparkSetting {
+  readonly engine: SparkEngine;
+  readonly source: SparkSource;
+  readonly path: SparkPath;
+}
+
+/** The estimate for one plug at one gap; the lowest margin decides. Spark demand: Margin. */
+export function estimateSpark({ engine, source, path }: SparkSetting, plug: SparkPlug): SparkEstimate {
+  const points: PointEstimate[] = [];
+  for (const point of operatingPoints(engine)) {
+    const available = availableKv(source, point);
+    if (available === undefined) return { kind: 'outside-table' };
+    const demand = demandKv(plug, point, { isOnGas: engine.isOnGas, path });
+    points.push({ id: point.id, demandKv: demand, availableKv: available, margin: 1 - demand / available });
+  }
+  return { kind: 'estimated', points, lowest: points.reduce((a, b) => (b.margin < a.margin ? b : a)) };
+}
+
+const STEP_MM = 0.01;
+
+export type GapAdvice =
+  /** The widest gap that keeps both. */
+  | { readonly kind: 'gap'; readonly gapMm: number; readonly asSet: number; readonly atEnd: number }
+  /** Not even the narrowest does. */
+  | { readonly kind: 'none'; readonly narrowestMm: number; readonly asSet: number; readonly atEnd: number }
+  | { readonly kind: 'outside-table' };
+
+/**
+ * The widest gap of a range that keeps 30% as set and 15% at the interval's end, `growthMm` wider and worn by so much of its
+ * life. Spark demand: Margin.
+ */
+export function widestGap(
+  setting: SparkSetting,
+  plug: Omit<SparkPlug, 'gapMm' | 'lifeUsed'>,
+  range: { readonly low: number; readonly high: number },
+  end: { readonly growthMm: number; readonly lifeUsed: number },
+): GapAdvice {
+  const at = (gapMm: number, lifeUsed: number) => {
+    const estimate = estimateSpark(setting, { ...plug, gapMm, lifeUsed });
+    return estimate.kind === 'estimated' ? estimate.lowest.margin : undefined;
+  };
+  const steps = Math.round((range.high - range.low) / STEP_MM);
+  let last: { gapMm: number; asSet: number; atEnd: number } | undefined;
+  for (let step = steps; step >= 0; step -= 1) {
+    const gapMm = Number((range.low + step * STEP_MM).toFixed(2));
+    const [asSet, atEnd] = [at(gapMm, 0), at(gapMm + end.growthMm, end.lifeUsed)];
+    if (asSet === undefined || atEnd === undefined) return { kind: 'outside-table' };
+    last = { gapMm, asSet, atEnd };
+    if (asSet >= COMFORTABLE && atEnd >= TIGHT) return { kind: 'gap', ...last };
+  }
+  return { kind: 'none', narrowestMm: last!.gapMm, asSet: last!.asSet, atEnd: last!.atEnd };
+}

@@ -1,0 +1,97 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { breakdownKv, demandKv, electrodeFactor, type SparkPlug } from './demand.ts';
+import { densityAtSpark, volumeRatioAtSpark } from './density.ts';
+import { estimateSpark, sayMargin, type SparkSetting } from './margin.ts';
+import { operatingPoints } from './operating-points.ts';
+
+const engine = { compressionRatio: 10, ratedRpm: 6000, boostKpa: 0, isOnGas: false };
+const coil = {
+  kind: 'inductive',
+  place: 'on-plug',
+  cylinders: 4,
+  primaryOhm: 0.5,
+  inductanceMh: 2.6,
+  peakA: 7.5,
+  ratedKv: 36,
+} as const;
+const setting: SparkSetting = { engine, source: coil, path: 'direct' };
+const plug: SparkPlug = { gapMm: 1, tip: 'fine-wire', lifeUsed: 0, inReverse: false };
+const margin = (of: Partial<SparkPlug>, at: SparkSetting = setting) => {
+  const estimate = estimateSpark(at, { ...plug, ...of });
+  return estimate.kind === 'estimated' ? estimate.lowest.margin : undefined;
+};
+
+describe('how dense the mixture is between the electrodes', () => {
+  test('is the compression ratio at the very top, and less the earlier the spark', () => {
+    expect(volumeRatioAtSpark(10, 0)).toBeCloseTo(10, 9);
+    expect(volumeRatioAtSpark(10, 180)).toBeCloseTo(1, 9);
+    expect(volumeRatioAtSpark(10, 30)).toBeLessThan(volumeRatioAtSpark(10, 15));
+  });
+
+  test('is one for the outside air at 20 °C, doubled by another atmosphere of boost', () => {
+    expect(densityAtSpark(1, 101.325, 20)).toBeCloseTo(1, 9);
+    expect(densityAtSpark(1, 202.65, 20)).toBeCloseTo(2, 9);
+  });
+});
+
+describe('what a spark asks', () => {
+  test('is the breakdown that books print for air: 4.56 kV at 0.1 bar·cm, 31.08 at 1', () => {
+    const density = 1 / 1.01325;
+    expect(breakdownKv(1, density)).toBeCloseTo(4.561, 2);
+    expect(breakdownKv(10, density)).toBeCloseTo(31.08, 2);
+  });
+
+  test('is more on nickel, worn, in reverse, on gas and over a rotor; in reverse not at cold cranking', () => {
+    const [crank, torque] = operatingPoints(engine);
+    const asked = (of: Partial<SparkPlug>, more = {}) =>
+      demandKv({ ...plug, ...of }, torque!, { isOnGas: false, path: 'direct', ...more });
+    expect(asked({ tip: 'nickel' }) / asked({})).toBeCloseTo(0.85 / 0.7, 9);
+    expect(asked({ lifeUsed: 0.5 }) / asked({})).toBeCloseTo(0.775 / 0.7, 9);
+    expect(asked({ inReverse: true }) / asked({})).toBeCloseTo(1.15, 9);
+    expect(asked({}, { isOnGas: true }) / asked({})).toBeCloseTo(1.1, 9);
+    expect(asked({}, { path: 'rotor-gap' }) - asked({})).toBeCloseTo(2, 9);
+    const cold = (inReverse: boolean) => demandKv({ ...plug, inReverse }, crank!, { isOnGas: false, path: 'direct' });
+    expect(cold(true)).toBe(cold(false));
+    expect(electrodeFactor({ tip: 'nickel', lifeUsed: 3 })).toBe(1);
+  });
+});
+
+describe('the margin', () => {
+  test('never grows with the gap, the wear or the boost, nor shrinks with the coil’s rated voltage', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.4, max: 1.4, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 150, noNaN: true }),
+        (gapMm, lifeUsed, boostKpa) => {
+          const here = { ...setting, engine: { ...engine, boostKpa } };
+          const m = margin({ gapMm, lifeUsed }, here)!;
+          expect(margin({ gapMm: gapMm + 0.1, lifeUsed }, here)!).toBeLessThanOrEqual(m);
+          expect(margin({ gapMm, lifeUsed: Math.min(1, lifeUsed + 0.2) }, here)!).toBeLessThanOrEqual(m);
+          expect(
+            margin({ gapMm, lifeUsed }, { ...here, engine: { ...engine, boostKpa: boostKpa + 20 } })!,
+          ).toBeLessThanOrEqual(m);
+          expect(margin({ gapMm, lifeUsed }, { ...here, source: { ...coil, ratedKv: 40 } })!).toBeGreaterThanOrEqual(m);
+        },
+      ),
+    );
+  });
+
+  test('is told in a word: 30% comfortable, 15% tight, below it a misfire is likely', () => {
+    expect([0.3, 0.29, 0.15, 0.14].map(sayMargin)).toEqual(['comfortable', 'tight', 'tight', 'misfire-likely']);
+  });
+
+  test('falls at speed where contact points or a distributor leave little time to charge', () => {
+    const slow = { ...coil, place: 'distributor', cylinders: 8, inductanceMh: 7, primaryOhm: 0.9 } as const;
+    const at = (ratedRpm: number, onPoints: boolean) => {
+      const estimate = estimateSpark(
+        { engine: { ...engine, ratedRpm }, source: { ...slow, onPoints }, path: 'rotor-gap' },
+        plug,
+      );
+      return estimate.kind === 'estimated' ? estimate.points[2]!.availableKv : 0;
+    };
+    expect(at(6000, false)).toBeLessThan(at(3000, false));
+    expect(at(6000, true)).toBeLessThan(at(3000, true));
+  });
+});
