@@ -1,5 +1,6 @@
 import { defineCheck } from '../../fitment/define-check.ts';
 import { inside, within } from '../../fitment/tolerance.ts';
+import { middleOf, moveToMiddle } from '../../gap/gap-move.ts';
 
 /** Stands in for a tolerance the maker does not publish, mm. Gap and wear: Box statistics. */
 const UNPUBLISHED_TOLERANCE_MM = 0.05;
@@ -34,7 +35,7 @@ export const gap = defineCheck({
     const published = f['plug.gapToleranceMm'] !== undefined;
     const tolerance = f['plug.gapToleranceMm'] ?? UNPUBLISHED_TOLERANCE_MM;
     const [low, high] = [nominal - tolerance, nominal + tolerance];
-    const middle = Number(((range.low + range.high) / 2).toFixed(6));
+    const middle = middleOf(range);
     const adjust = f['plug.gapAdjust'];
     const limit = adjust?.kind === 'limit' ? adjust.mm : null;
     const figures = {
@@ -56,13 +57,12 @@ export const gap = defineCheck({
       return { outcome: 'acceptable', caseId: 'overlaps', figures, closeness };
     if (adjust === undefined)
       return { outcome: 'unknown', caseId: 'adjust-unknown', figures, missing: ['plug.gapAdjust'] };
-    if (limit === null) return { outcome: 'refuse', caseId: 'not-adjustable', figures };
-    const nearest = nominal < middle ? nominal + limit : nominal - limit;
-    const setToMm = within(Math.abs(middle - nominal), limit) ? middle : Number(nearest.toFixed(6));
-    const changeMm = Number((setToMm - nominal).toFixed(6));
-    const adjusted = { ...figures, setToMm, changeMm };
-    if (!inside(setToMm, range)) return { outcome: 'refuse', caseId: 'past-limit', figures: adjusted };
-    return within(Math.abs(changeMm), limit * EASY_SHARE)
+    const move = moveToMiddle(nominal, range, limit);
+    if (move.kind === 'not-adjustable') return { outcome: 'refuse', caseId: 'not-adjustable', figures };
+    const setToMm = move.kind === 'set' ? move.setToMm : move.nearestMm;
+    const adjusted = { ...figures, setToMm, changeMm: move.changeMm };
+    if (move.kind === 'past-limit') return { outcome: 'refuse', caseId: 'past-limit', figures: adjusted };
+    return within(move.usesShare, EASY_SHARE)
       ? { outcome: 'acceptable', caseId: 'set', figures: adjusted, closeness }
       : { outcome: 'caution', caseId: 'set-near-limit', figures: adjusted, closeness };
   },
