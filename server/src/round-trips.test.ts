@@ -30,6 +30,8 @@ describe('a question at the counter asks the database few things', () => {
   ])('a tray of %s six at most: who asks, the version, the rules, the shelf', async (_, path) => {
     const asked = await askedBy(() => agent.get(`/api/engines/${path}`).expect(200));
     expect(asked.length).toBeLessThanOrEqual(6);
+    // Nothing is asked twice.
+    expect(new Set(asked).size).toBe(asked.length);
     // What a catalogue says is kept by its version: neither figures nor references are read again.
     expect(
       asked.filter((statement) => /\b(figure|reference|listing|named_number|engine_position)\b/.test(statement)),

@@ -57,9 +57,10 @@ export class CatalogueIndexes {
     return this.at(db);
   }
 
-  /** `known`: the catalogue's version where a caller has just read it. */
+  /** `known`: the version that a caller has just read: what is held of it is not read for anew. */
   async at(db: Database, known?: string): Promise<CatalogueIndex> {
-    const version = known ?? (await readCatalogueVersion(db));
+    if (known !== undefined && this.#held?.version === known) return this.#held;
+    const version = await readCatalogueVersion(db);
     this.#lookedAt = performance.now();
     if (this.#held?.version === version) return this.#held;
     this.#making ??= makeIndex(db, version).finally(() => (this.#making = undefined));

@@ -63,7 +63,9 @@ export class FactSheets {
     });
   }
 
-  async at(db: Database): Promise<HeldFacts> {
+  /** `known`: the version that a caller has just read: what is held of it is not read for anew. */
+  async at(db: Database, known?: string): Promise<HeldFacts> {
+    if (known !== undefined && this.#held?.version === known) return this.#held;
     const version = await readCatalogueVersion(db);
     if (this.#held?.version === version) return this.#held;
     this.#held = { version, scales: await readHeatScales(db), positions: new Map(), memo: new Memo() };

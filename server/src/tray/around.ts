@@ -10,8 +10,13 @@ import type { Around } from './drawing.ts';
 import { plugShape } from './shapes.ts';
 
 /** Reads what stands around the other parts of an engine, for drawing them where they go. */
-export async function readAround(context: Context, db: Database, engineId: string): Promise<Around> {
-  const held = await context.sheets.at(db);
+export async function readAround(
+  context: Context,
+  db: Database,
+  engineId: string,
+  catalogueVersion: string,
+): Promise<Around> {
+  const held = await context.sheets.at(db, catalogueVersion);
   const day = new Date().toISOString().slice(0, 10);
   return held.memo.once(`around ${engineId} ${day}`, () => readStored(context, db, held, engineId));
 }

@@ -17,12 +17,11 @@ export function trayRoutes(app: Express, context: Context): void {
     const { position, units, duty, slip, ...asked } = query;
     const found = slip === undefined ? undefined : await readFound(db, slip);
     const question = { ...asked, engineId: params.engineId, positionId: position, duty: readDuty(duty ?? ''), found };
-    const [judged, around] = await Promise.all([
-      judgeEngine(context, question, units, db),
-      query.kind === 'plug' ? undefined : readAround(context, db, params.engineId),
-    ]);
+    const judged = await judgeEngine(context, question, units, db);
     if (!judged)
       return trouble('not-found', 'No engine of this catalogue has that key, or it takes no such part there.');
+    const around =
+      query.kind === 'plug' ? undefined : await readAround(context, db, params.engineId, judged.catalogueVersion);
     return trayView(judged, question, units, around);
   });
 
