@@ -34,7 +34,7 @@ const VIEWS: Readonly<Record<string, readonly Theme[]>> = {
   leads: ['night'],
   fitted: ['chalk'],
   misfire: ['night'],
-  compare: ['chalk'],
+  feelers: ['chalk'],
   'house-rules': ['night'],
   audit: ['chalk'],
   proof: ['chalk'],
@@ -57,7 +57,7 @@ async function shoot(page: Page, address: string, theme: Theme): Promise<void> {
   await press(page, ['Enter']);
   await page.getByRole('listbox', { name: 'Engines left' }).waitFor();
   await press(page, ['f']);
-  await page.keyboard.type('skerrow turbo', { delay: 40 });
+  await page.keyboard.type('skerrow petrol', { delay: 40 });
   await press(page, ['Enter', 'Escape']);
   await page.waitForTimeout(SETTLE_MS);
   await press(page, ['n']);
@@ -117,7 +117,7 @@ async function shoot(page: Page, address: string, theme: Theme): Promise<void> {
   await shot('audit');
 }
 
-/** Coils, leads and what is fitted. */
+/** Coils, leads, what is fitted, and the blades for a gap. */
 async function shootIgnition(page: Page, address: string, shot: (name: string) => Promise<void>): Promise<void> {
   const open = async (query: string) => {
     await page.goto(`${address}/counter/parts?${query}`);
@@ -142,13 +142,9 @@ async function shootIgnition(page: Page, address: string, shot: (name: string) =
   await page.keyboard.type('X0303', { delay: 45 });
   await press(page, ['Enter', 'a']);
   await shot('misfire');
-  await open('engine=skerrow-sc20');
-  const rows = page.locator('[data-tray] [aria-selected="true"]');
-  await press(page, ['x']);
-  while ((await rows.getAttribute('data-row')) !== 'KN 426G-63DR') await press(page, ['j']);
-  await press(page, ['x']);
-  await page.getByRole('dialog').waitFor();
-  await shot('compare');
+  await page.goto(`${address}/sums/feelers?gap=1.05-1.15`);
+  await page.getByText('To tell whether a gap lies inside').waitFor();
+  await shot('feelers');
 }
 
 /** The marketplace batch of the story, half looked at; then held, with its buyers. */

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { formatQuantity } from './format-quantity.ts';
+import { formatQuantity, printTenths } from './format-quantity.ts';
 
 test.each([
   ['gap', 0.8128, 'metric', '0.81 mm'],
@@ -35,3 +35,13 @@ test.each([
     expect(formatQuantity(kind, low, high, display)).toBe(printed);
   },
 );
+
+test('a half goes away from zero, also where it has no exact binary form', () => {
+  expect([21.15, 23.55, 31.05, -2.55].map((mm) => formatQuantity('length', mm, mm, 'metric'))).toEqual([
+    '21.2 mm',
+    '23.6 mm',
+    '31.1 mm',
+    '-2.6 mm',
+  ]);
+  expect(printTenths(-2.55)).toBe('2.6');
+});

@@ -23,13 +23,17 @@ const ON_STEP = 1e-6;
 
 function toStep(value: number, step: number, rounding: Rounding): number {
   const steps = value / step;
-  const nearest = Math.round(steps);
+  // A half goes away from zero, also where it has no exact binary form.
+  const nearest = Math.round(steps + Math.sign(steps) * ON_STEP);
   if (rounding === 'nearest' || Math.abs(steps - nearest) <= ON_STEP) return nearest * step;
   return (rounding === 'up' ? Math.ceil(steps) : Math.floor(steps)) * step;
 }
 
 const printStep = (value: number, step: number): string =>
   grouped(value.toFixed(step >= 1 ? 0 : Math.min(6, Math.ceil(-Math.log10(step) - ON_STEP))));
+
+/** The size of a length in mm to a tenth, as drawings are dimensioned. */
+export const printTenths = (mm: number): string => printStep(toStep(Math.abs(mm), 0.1, 'nearest'), 0.1);
 
 const FINER = [1, 0.1, 0.01] as const;
 

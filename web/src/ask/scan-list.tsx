@@ -1,4 +1,4 @@
-import { counted } from '@brackenfell/core/words/counted';
+import { counted, printCount } from '@brackenfell/core/words/counted';
 import { useQuery } from '@tanstack/react-query';
 import { Dialog } from '../controls/dialog.tsx';
 import { call } from '../wire/call.ts';
@@ -10,7 +10,7 @@ const MOST_SHOWN = 40;
 export function ScanList({ onClose }: { onClose: () => void }) {
   const { scans, total } = useScans();
   return (
-    <Dialog title={`${counted(total, 'scan')}, ${scans.length} different`} onClose={onClose}>
+    <Dialog title={`${counted(total, 'scan')}, ${printCount(scans.length)} different`} onClose={onClose}>
       <ol className="max-h-96 overflow-auto" tabIndex={0} aria-label="Scanned codes">
         {scans.slice(0, MOST_SHOWN).map((scan) => (
           <Line key={scan.code} scan={scan} />

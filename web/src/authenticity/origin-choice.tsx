@@ -132,6 +132,7 @@ export function OriginChoice({ subject, pieces, onPieces, onBack }: OriginProps)
           value={used}
           options={BESIDE_IT}
           onChange={setUsed}
+          labelClass=""
           className="flex items-center gap-2"
           fieldClass="w-auto"
         />

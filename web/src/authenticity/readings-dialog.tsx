@@ -55,6 +55,7 @@ export function ReadingsDialog({ quantities, first, catalogue, pieces, onNote, o
             setId(next);
             setTexts({});
           }}
+          labelClass=""
           className="contents"
         />
         {read.map(({ piece, typed }, i) => (

@@ -90,6 +90,7 @@ export function TellEditor({ tell, taken, pending, onSave, onRetire, onClose }: 
               const { place, aspect, drawing } = TELL_FORMS[form];
               setWords({ ...words, place, aspect, drawing });
             }}
+            labelClass=""
             className="contents"
           />
         )}

@@ -11,6 +11,7 @@ interface ChoiceProps<V extends string> {
   readonly autoFocus?: boolean;
   /** How label and field stand to each other. */
   readonly className?: string;
+  readonly labelClass?: string;
   readonly fieldClass?: string;
 }
 
@@ -26,13 +27,14 @@ export function Choice<V extends string>({
   hint = 'Choose',
   autoFocus = false,
   className = 'grid gap-1',
+  labelClass = 'text-slate',
   fieldClass = '',
 }: ChoiceProps<V>) {
   const id = useId();
   const isOne = options.some((option) => option.value === value);
   return (
     <div className={className}>
-      <span id={id} className="text-slate">
+      <span id={id} className={labelClass}>
         {label}
       </span>
       <Select.Root

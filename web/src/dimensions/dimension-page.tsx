@@ -65,6 +65,7 @@ export function DimensionPage() {
       value={asked[name] ?? ''}
       options={CHOICES[name].map(([value, says]) => ({ value, says }))}
       onChange={(value) => set(name, value)}
+      labelClass=""
       className="grid gap-0.5"
     />
   );

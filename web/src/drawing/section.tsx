@@ -1,6 +1,6 @@
 import { memo, useId, useMemo } from 'react';
 import type { HeadShape, PlugShape } from '@brackenfell/contract/shapes';
-import { formatQuantity, type UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
+import { formatQuantity, printTenths, type UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { drawHead, protrusion } from './head-outline.ts';
 import { PlugBody } from './plug-body.tsx';
 import { pathOf, toPx, type Frame, type Outline } from './outline.ts';
@@ -43,7 +43,7 @@ export const Section = memo(function Section({
   const long = headThreadMm === null ? null : protrusion(drawn, headThreadMm);
   const say = (mm: number) => formatQuantity('length', Math.abs(mm), Math.abs(mm), units);
   // On the drawing the ruler gives the unit; figures in inches say so themselves.
-  const figure = (mm: number) => (units === 'imperial' ? say(mm) : Math.abs(mm).toFixed(1));
+  const figure = (mm: number) => (units === 'imperial' ? say(mm) : printTenths(mm));
   return (
     <div className="relative" style={{ width: size.widthPx, height: size.heightPx }}>
       <SectionGround head={head} frame={frame} size={size} />

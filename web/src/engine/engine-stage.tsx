@@ -133,7 +133,9 @@ function Outcome({ data }: { data: Identification }) {
     'none-left': ['refuse', 'No engine answers to all of that', 'Take back one of the statements marked at the left.'],
     settled: [
       'match',
-      data.left === 1 ? 'One engine is left' : `All ${data.left} that are left take the same plug`,
+      data.left === 1
+        ? 'One engine is left'
+        : `${data.left === 2 ? 'Both' : `All ${data.left}`} that are left take the same plug`,
       'The question is settled: take it.',
     ],
     'cannot-separate': [

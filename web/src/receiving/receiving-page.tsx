@@ -183,6 +183,7 @@ function NewDelivery() {
           onChange={setSeller}
           hint={sellers.data ? 'Choose the seller' : 'Fetching the sellers …'}
           autoFocus
+          labelClass=""
           className="flex items-center gap-3"
           fieldClass="w-72"
         />

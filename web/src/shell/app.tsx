@@ -24,6 +24,7 @@ const EngineList = room(async () => (await import('../catalogue/engine-list.tsx'
 const EnginePage = room(async () => (await import('../catalogue/engine-page.tsx')).EnginePage);
 const GraphPage = room(async () => (await import('../interchange/graph-page.tsx')).GraphPage);
 const DimensionPage = room(async () => (await import('../dimensions/dimension-page.tsx')).DimensionPage);
+const FeelersPage = room(async () => (await import('../sums/feelers-page.tsx')).FeelersPage);
 const PeoplePage = room(async () => (await import('../session/people-page.tsx')).PeoplePage);
 const HelpPage = room(async () => (await import('../help/help-page.tsx')).HelpPage);
 const HouseRulesPage = room(async () => (await import('../house-rules/house-rules-page.tsx')).HouseRulesPage);
@@ -72,6 +73,8 @@ export function App() {
                 <Route path="catalogue/engines" element={<EngineList />} />
                 <Route path="catalogue/dimensions" element={<DimensionPage />} />
                 <Route path="catalogue/audit" element={<AuditPage />} />
+                <Route path="sums" element={<Navigate to="/sums/feelers" replace />} />
+                <Route path="sums/feelers" element={<FeelersPage />} />
                 <Route path="people" element={<PeoplePage />} />
                 <Route path="help" element={<HelpPage />} />
                 <Route path="house-rules" element={<HouseRulesPage />} />

@@ -78,6 +78,7 @@ export function Frame({ me }: { me: Staff }) {
     { press: ', c', printed: ', then c', does: 'Counter', run: () => void navigate(lastCounter()) },
     { press: ', k', printed: ', then k', does: 'Catalogue', run: () => go('/catalogue/engines') },
     { press: ', q', printed: ', then q', does: 'Quarantine', run: () => go('/quarantine/batches') },
+    { press: ', s', printed: ', then s', does: 'Sums', run: () => go('/sums/feelers') },
     { press: ', h', printed: ', then h', does: 'House rules', run: () => go('/house-rules') },
     { press: '=', does: 'Slips: begin, park, take up', run: () => open('slips') },
     { press: '`', does: 'What was scanned', run: () => open('scans') },

@@ -10,7 +10,7 @@ const ROOMS = [
   { name: 'Catalogue', key: 'k', to: '/catalogue/engines' },
   { name: 'Quarantine', key: 'q', to: '/quarantine/batches' },
   { name: 'Garage book', key: 'g' },
-  { name: 'Sums', key: 's' },
+  { name: 'Sums', key: 's', to: '/sums/feelers' },
   { name: 'Drill', key: 'd' },
   { name: 'House rules', key: 'h', to: '/house-rules' },
 ] as const;
@@ -29,7 +29,9 @@ export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
       ? 'Quarantine'
       : pathname.startsWith('/house-rules')
         ? 'House rules'
-        : 'Counter';
+        : pathname.startsWith('/sums')
+          ? 'Sums'
+          : 'Counter';
   return (
     <Tooltip.Provider delayDuration={150}>
       <nav className="frame-rail" aria-label="Rooms">

@@ -13,6 +13,7 @@ const TITLES: readonly (readonly [start: string, title: string])[] = [
   ['/quarantine/receiving', 'Deliveries'],
   ['/quarantine', 'Quarantine'],
   ['/house-rules', 'House rules'],
+  ['/sums/feelers', 'Feelers'],
   ['/help', 'Getting started'],
   ['/people', 'Sign-ins and people'],
 ];

@@ -1,0 +1,147 @@
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { BLADE_SETS, type BladeSet } from '@brackenfell/core/gap/blade-sets';
+import { feelerStack, goNoGo } from '@brackenfell/core/gap/feeler-stack';
+import { sayIn, type Say } from '@brackenfell/core/fitment/say';
+import { readQuantity, type QuantityReading } from '@brackenfell/core/quantities/read-quantity';
+import { Choice } from '../controls/choice.tsx';
+import { useSettings } from '../settings/settings.ts';
+import { StackView } from './stack-view.tsx';
+
+/** Which blades make a gap, and which pair tells a gap inside its range: for a quick answer, without a slip. */
+export function FeelersPage() {
+  const [search, setSearch] = useSearchParams();
+  const { units } = useSettings();
+  // What is being typed is this field's own; the address follows it.
+  const [typed, setTyped] = useState(search.get('gap') ?? '');
+  const set = BLADE_SETS.find(({ id }) => id === search.get('blades')) ?? BLADE_SETS[0]!;
+  const reading =
+    typed.trim() === ''
+      ? undefined
+      : readQuantity(typed, 'gap', { system: units === 'imperial' ? 'imperial' : 'metric' });
+  const say = (name: string, value: string) =>
+    setSearch(
+      (before) => {
+        const after = new URLSearchParams(before);
+        if (value === '') after.delete(name);
+        else after.set(name, value);
+        return after;
+      },
+      { replace: true },
+    );
+  const type = (text: string) => {
+    setTyped(text);
+    say('gap', text);
+  };
+  return (
+    <>
+      <aside className="desk-list" aria-label="What is to be gauged">
+        <div className="border-b border-line px-3 py-2">
+          <h1 className="text-verdict font-semibold">Feelers</h1>
+          <p className="text-soft">Which blades make a gap, or tell one inside its range.</p>
+        </div>
+        <form className="grid gap-2 p-3" onSubmit={(event) => event.preventDefault()}>
+          <label className="grid gap-1">
+            <span className="text-slate">Gap, or its range</span>
+            <input
+              className="field num"
+              autoFocus
+              value={typed}
+              maxLength={24}
+              placeholder="0.7–0.8, or .028-.031 in"
+              spellCheck={false}
+              onChange={(event) => type(event.target.value)}
+            />
+          </label>
+          <AskedBack reading={reading} onChoose={type} />
+          <Choice
+            label="Blades"
+            value={set.id}
+            options={BLADE_SETS.map(({ id, says }) => ({ value: id, says }))}
+            onChange={(id) => say('blades', id)}
+          />
+          <p className="text-soft">A usual set: what is missing in yours is not known here.</p>
+        </form>
+      </aside>
+      <main className="desk-main" aria-label="Blades">
+        <div
+          className="grid content-start gap-4 overflow-auto p-4"
+          tabIndex={0}
+          role="region"
+          aria-label="What the blades make"
+        >
+          {reading?.kind === 'read' ? (
+            <Answer low={reading.low} high={reading.high} set={set} say={sayIn(units)} />
+          ) : (
+            <p className="text-soft">Type a gap, and the blades for it stand here.</p>
+          )}
+        </div>
+      </main>
+    </>
+  );
+}
+
+interface AskedBackProps {
+  readonly reading: QuantityReading | undefined;
+  readonly onChoose: (text: string) => void;
+}
+
+/** What was typed and can hardly be meant, with what it may be. */
+function AskedBack({ reading, onChoose }: AskedBackProps) {
+  if (reading?.kind === 'unreadable') return <p role="alert">{reading.why}</p>;
+  if (reading?.kind === 'read') return reading.said ? <p className="text-soft">{reading.said}</p> : null;
+  if (reading?.kind !== 'asked') return null;
+  return (
+    <div role="alert" className="grid gap-1 text-heather">
+      <p>{reading.question}</p>
+      {reading.likely
+        .filter(({ plausible }) => plausible)
+        .map(({ label }) => (
+          <button key={label} type="button" className="button-plain justify-self-start" onClick={() => onChoose(label)}>
+            {label}
+          </button>
+        ))}
+    </div>
+  );
+}
+
+interface AnswerProps {
+  readonly low: number;
+  readonly high: number;
+  readonly set: BladeSet;
+  readonly say: Say;
+}
+
+function Answer({ low, high, set, say }: AnswerProps) {
+  const middle = Number(((low + high) / 2).toFixed(6));
+  const answer = feelerStack(set.bladesMm, middle);
+  const stacks =
+    answer.kind === 'hit'
+      ? [['To set it', answer.stack] as const]
+      : [['The nearest below', answer.below] as const, ['The nearest above', answer.above] as const];
+  const pair = goNoGo(set.bladesMm, { low, high });
+  return (
+    <>
+      <section aria-label="To set it">
+        <h2 className="text-head font-semibold">
+          {low === high ? `For ${say.quantity('gap', low)}` : `For the middle of ${say.span('gap', { low, high })}`}
+        </h2>
+        {answer.kind === 'near' && <p>These blades make nothing within 0.01 mm of it, three together at most.</p>}
+        {stacks.map(([title, stack]) => (
+          <StackView key={title} title={title} stack={stack} set={set} say={say} errorShown />
+        ))}
+      </section>
+      {low !== high && (
+        <section aria-label="To tell it">
+          <h2 className="text-head font-semibold">To tell whether a gap lies inside</h2>
+          <StackView title="Go: it enters" stack={pair.go} set={set} say={say} />
+          <StackView title="No-go: it does not" stack={pair.noGo} set={set} say={say} />
+        </section>
+      )}
+      <p className="max-w-2xl text-soft">
+        Wipe the blades; a light drag, never forced; the middle blade first. A fine wire is gauged with a wire or a
+        blade, never a ramp, and the centre tip is never levered on.
+      </p>
+    </>
+  );
+}
