@@ -32,3 +32,43 @@ test('blades for a gap are told by keyboard, in any unit, with what tells a gap 
   await page.keyboard.press('Enter');
   await expect(made).toContainText('32 thou');
 });
+
+test('a supercharged five on a smaller pulley runs out of spark at its stock gap, and the address keeps the sum', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter);
+  await page.keyboard.press(',');
+  await page.keyboard.press('s');
+  await expect(page.getByRole('heading', { name: 'Feelers' })).toBeVisible();
+  await page.getByLabel('Gap, or its range').press('Escape');
+  await page.keyboard.press('2');
+  const estimate = page.getByRole('region', { name: 'The estimate' });
+  await expect(estimate).toContainText('Compression ratio');
+  const typed = [
+    ['Gap, mm', '0.60-0.70'],
+    ['Compression ratio', '8.8'],
+    ['Rated speed, rpm', '6500'],
+    [/^Boost/, '110'],
+    [/^Primary at 20/, '0.5'],
+    ['Primary, mH', '2.5'],
+    ['Peak current, A', '7'],
+    ['Rated voltage, kV', '32'],
+  ] as const;
+  for (const [label, figure] of typed) {
+    await page.getByLabel(label).focus();
+    await page.keyboard.type(figure, { delay: 20 });
+  }
+  await expect(estimate.getByRole('heading')).toContainText('Runs out before it is worn: at 0.70 mm 29% in hand new');
+  await expect(estimate).toContainText('No gap of this range keeps 30%');
+  await expect(estimate.getByRole('img', { name: /Drawn for torque peak/ })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel('Rated voltage, kV').fill('38');
+  await page.getByLabel('Primary, mH').fill('2.8');
+  await page.getByLabel('Peak current, A').fill('7.5');
+  await expect(estimate).toContainText('The widest that keeps 30%');
+  await page.reload();
+  await expect(estimate).toContainText('The widest that keeps 30%');
+  await page.getByLabel('Compression ratio').fill('88');
+  await expect(estimate.getByRole('alert')).toContainText('Cannot be: Compression ratio');
+});

@@ -24,6 +24,7 @@ const EngineList = room(async () => (await import('../catalogue/engine-list.tsx'
 const EnginePage = room(async () => (await import('../catalogue/engine-page.tsx')).EnginePage);
 const GraphPage = room(async () => (await import('../interchange/graph-page.tsx')).GraphPage);
 const DimensionPage = room(async () => (await import('../dimensions/dimension-page.tsx')).DimensionPage);
+const SparkPage = room(async () => (await import('../sums/spark-page.tsx')).SparkPage);
 const FeelersPage = room(async () => (await import('../sums/feelers-page.tsx')).FeelersPage);
 const PeoplePage = room(async () => (await import('../session/people-page.tsx')).PeoplePage);
 const HelpPage = room(async () => (await import('../help/help-page.tsx')).HelpPage);
@@ -74,6 +75,7 @@ export function App() {
                 <Route path="catalogue/dimensions" element={<DimensionPage />} />
                 <Route path="catalogue/audit" element={<AuditPage />} />
                 <Route path="sums" element={<Navigate to="/sums/feelers" replace />} />
+                <Route path="sums/spark" element={<SparkPage />} />
                 <Route path="sums/feelers" element={<FeelersPage />} />
                 <Route path="people" element={<PeoplePage />} />
                 <Route path="help" element={<HelpPage />} />

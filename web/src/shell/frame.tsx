@@ -16,13 +16,21 @@ import { FaultScreen } from './fault-screen.tsx';
 import { AwayBanner } from './away-banner.tsx';
 import { KeyHelp } from './key-help.tsx';
 import { useKeys, watchForBursts } from '../keys/keys.ts';
-import { isCatalogue, isQuarantine, Rail } from './rail.tsx';
+import { isCatalogue, isQuarantine, isSums, Rail } from './rail.tsx';
 import { CatalogueStrip } from '../catalogue/catalogue-strip.tsx';
 import { QuarantineStrip } from '../quarantine/quarantine-strip.tsx';
+import { SumsStrip } from '../sums/sums-strip.tsx';
 import { keepCounter, lastCounter } from '../counter/last-address.ts';
 import { usePageTitle } from './use-page-title.ts';
 import { StageStrip } from './stage-strip.tsx';
 import { useCounter } from '../counter/use-counter.ts';
+
+/** The sheets of the room that is entered, or the stages of the counter. */
+function Strip({ pathname }: { readonly pathname: string }) {
+  if (isCatalogue(pathname)) return <CatalogueStrip />;
+  if (isQuarantine(pathname)) return <QuarantineStrip />;
+  return isSums(pathname) ? <SumsStrip /> : <StageStrip />;
+}
 
 type Sheet = 'keys' | 'person' | 'slips' | 'scans' | undefined;
 
@@ -68,7 +76,7 @@ export function Frame({ me }: { me: Staff }) {
     { press: '/', does: 'Ask line', run: () => ask.current?.focus() },
     { press: '?', does: 'Keys and reading', run: () => open('keys') },
     { press: 'Shift+?', printed: '?', does: 'Keys and reading', run: () => open('keys') },
-    ...(inCatalogue || inQuarantine
+    ...(inCatalogue || inQuarantine || isSums(pathname)
       ? []
       : [
           { press: '1', does: 'Engine stage', run: () => go('/counter/engine') },
@@ -101,7 +109,7 @@ export function Frame({ me }: { me: Staff }) {
       />
       <div className="frame-strip">
         <AwayBanner />
-        {inCatalogue ? <CatalogueStrip /> : inQuarantine ? <QuarantineStrip /> : <StageStrip />}
+        <Strip pathname={pathname} />
       </div>
       <div className="frame-desk" ref={desk} tabIndex={-1} data-desk onKeyDown={leaveField}>
         <ErrorBoundary FallbackComponent={FaultScreen} resetKeys={[pathname]}>

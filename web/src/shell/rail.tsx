@@ -20,6 +20,8 @@ export const isCatalogue = (pathname: string): boolean => /^\/(catalogue|engines
 
 export const isQuarantine = (pathname: string): boolean => pathname.startsWith('/quarantine');
 
+export const isSums = (pathname: string): boolean => pathname.startsWith('/sums');
+
 export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
   const { pathname } = useLocation();
   const navigate = useNavigate();
@@ -29,7 +31,7 @@ export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
       ? 'Quarantine'
       : pathname.startsWith('/house-rules')
         ? 'House rules'
-        : pathname.startsWith('/sums')
+        : isSums(pathname)
           ? 'Sums'
           : 'Counter';
   return (

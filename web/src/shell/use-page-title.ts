@@ -14,6 +14,7 @@ const TITLES: readonly (readonly [start: string, title: string])[] = [
   ['/quarantine', 'Quarantine'],
   ['/house-rules', 'House rules'],
   ['/sums/feelers', 'Feelers'],
+  ['/sums/spark', 'Spark demand'],
   ['/help', 'Getting started'],
   ['/people', 'Sign-ins and people'],
 ];

@@ -1,5 +1,3 @@
-import { useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { BLADE_SETS, type BladeSet } from '@brackenfell/core/gap/blade-sets';
 import { feelerStack, goNoGo } from '@brackenfell/core/gap/feeler-stack';
 import { sayIn, type Say } from '@brackenfell/core/fitment/say';
@@ -7,32 +5,18 @@ import { readQuantity, type QuantityReading } from '@brackenfell/core/quantities
 import { Choice } from '../controls/choice.tsx';
 import { useSettings } from '../settings/settings.ts';
 import { StackView } from './stack-view.tsx';
+import { useTyped } from './use-typed.ts';
 
 /** Which blades make a gap, and which pair tells a gap inside its range: for a quick answer, without a slip. */
 export function FeelersPage() {
-  const [search, setSearch] = useSearchParams();
+  const { text, set: say } = useTyped();
   const { units } = useSettings();
-  // What is being typed is this field's own; the address follows it.
-  const [typed, setTyped] = useState(search.get('gap') ?? '');
-  const set = BLADE_SETS.find(({ id }) => id === search.get('blades')) ?? BLADE_SETS[0]!;
+  const typed = text('gap');
+  const set = BLADE_SETS.find(({ id }) => id === text('blades')) ?? BLADE_SETS[0]!;
   const reading =
     typed.trim() === ''
       ? undefined
       : readQuantity(typed, 'gap', { system: units === 'imperial' ? 'imperial' : 'metric' });
-  const say = (name: string, value: string) =>
-    setSearch(
-      (before) => {
-        const after = new URLSearchParams(before);
-        if (value === '') after.delete(name);
-        else after.set(name, value);
-        return after;
-      },
-      { replace: true },
-    );
-  const type = (text: string) => {
-    setTyped(text);
-    say('gap', text);
-  };
   return (
     <>
       <aside className="desk-list" aria-label="What is to be gauged">
@@ -50,10 +34,10 @@ export function FeelersPage() {
               maxLength={24}
               placeholder="0.7–0.8, or .028-.031 in"
               spellCheck={false}
-              onChange={(event) => type(event.target.value)}
+              onChange={(event) => say('gap', event.target.value)}
             />
           </label>
-          <AskedBack reading={reading} onChoose={type} />
+          <AskedBack reading={reading} onChoose={(likely) => say('gap', likely)} />
           <Choice
             label="Blades"
             value={set.id}

@@ -1,0 +1,50 @@
+import { useLocation, useNavigate } from 'react-router';
+import { useKeys } from '../keys/keys.ts';
+
+/** One sheet of a room: its key, where it is, and what stands under its name. One without an address is not built yet. */
+export interface Sheet {
+  readonly key: string;
+  readonly name: string;
+  readonly to?: string;
+  readonly needs: React.ReactNode;
+}
+
+interface SheetStripProps {
+  /** Of the keys in the help. */
+  readonly title: string;
+  /** Of the strip to a screen reader. */
+  readonly label: string;
+  readonly sheets: readonly Sheet[];
+}
+
+/** The sheets of a room, each with what it still needs, under the ask line. */
+export function SheetStrip({ title, label, sheets }: SheetStripProps) {
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  useKeys(
+    title,
+    sheets.flatMap(({ key, name, to }) => (to ? [{ press: key, does: name, run: () => void navigate(to) }] : [])),
+  );
+  return (
+    <nav className="strip strip-five" aria-label={label}>
+      {sheets.map(({ key, name, to, needs }) => (
+        <button
+          key={key}
+          type="button"
+          {...(to
+            ? {
+                'aria-current': pathname.startsWith(to) ? ('page' as const) : undefined,
+                onClick: () => void navigate(to),
+              }
+            : { 'aria-disabled': true, className: 'later' })}
+        >
+          <span className="num text-xs" aria-hidden="true">
+            {key}
+          </span>
+          <b>{name}</b>
+          <small>{needs}</small>
+        </button>
+      ))}
+    </nav>
+  );
+}
