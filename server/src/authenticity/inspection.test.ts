@@ -1,11 +1,16 @@
+import supertest from 'supertest';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { judgeInspection } from '@brackenfell/core/authenticity/inspection';
-import type { Inspection } from '@brackenfell/contract/inspection';
+import type { Inspection, NotedEvidence } from '@brackenfell/contract/inspection';
 import { matterOf } from '@brackenfell/contract/inspection-matter';
 import type { Batch, BatchLine } from '@brackenfell/contract/quarantine';
 import type { ProofReference } from '@brackenfell/contract/proof-reference';
 import type { Slip } from '@brackenfell/contract/slip';
 import { MARKETPLACE_BATCH, ODD_BOX_BATCH, RETURNED_BATCH } from '@brackenfell/demo/proof/past';
+import { demoStaff } from '@brackenfell/demo/staff';
+import { createApp } from '../app.ts';
+import { createContext } from '../context/context.ts';
+import { silentLog } from '../context/log.ts';
 import { openTestCounter, write, type Agent, type TestCounter } from '../testing/counter.ts';
 
 let counter: TestCounter;
@@ -210,6 +215,46 @@ describe('an inspection’s record', () => {
         hold: false,
       },
     ).expect(409);
+  });
+
+  test('is noted on as well by a server that has never read it, and held to its pieces and tells there too', async () => {
+    const batch = await batchOf(ODD_BOX_BATCH);
+    const { inspectionId } = await begin({ partId: batch.partId, batchId: batch.batchId, pieces: 2 });
+    const other = supertest.agent(createApp(createContext(counter.db, silentLog())));
+    const { name, password } = demoStaff.find(({ role }) => role === 'specialist')!;
+    await other.post('/api/session').send({ name, password }).expect(200);
+    const entry = (piece: number, subject: string) => ({ what: 'tell', subject, piece, answer: 'differs' });
+    const send = (id: string, entries: object[]) => write(other, 'post', `/api/inspections/${id}/entries`, { entries });
+    await send(inspectionId, [entry(3, 'crown')]).expect(400);
+    await send(inspectionId, [entry(1, 'nothing')]).expect(400);
+    await send('999999', [entry(1, 'crown')]).expect(404);
+    // One wrong entry keeps all of a call out.
+    await send(inspectionId, [entry(1, 'crown'), entry(9, 'crown')]).expect(400);
+    const noted = (await send(inspectionId, [entry(1, 'crown'), entry(2, 'gasket')]).expect(200)).body as NotedEvidence;
+    expect(noted.journal.map(({ subject, piece, by }) => [subject, piece, by])).toEqual([
+      ['crown', 1, 'Wren'],
+      ['gasket', 2, 'Wren'],
+    ]);
+    expect([noted.stale, noted.rereads]).toEqual([false, false]);
+  });
+
+  test('tells what was noted since it was concluded, and when a number or a price says more than the journal', async () => {
+    const batch = await batchOf(ODD_BOX_BATCH);
+    const begun = await begin({ partId: batch.partId, batchId: batch.batchId, pieces: 1 });
+    await note(begun, { crown: 'genuine-like', shoulder: 'genuine-like', gasket: 'genuine-like' });
+    await conclude(begun);
+    const at = `/api/inspections/${begun.inspectionId}/entries`;
+    const send = async (entry: object) =>
+      (await write(wren!, 'post', at, { entries: [{ piece: 0, ...entry }] }).expect(200)).body as NotedEvidence;
+    const tell = await send({ what: 'tell', subject: 'box-print', piece: 1, answer: 'differs' });
+    expect([tell.stale, tell.rereads]).toEqual([true, false]);
+    const price = await send({ what: 'measure', subject: 'paidMinor', value: 120 });
+    const number = await send({ what: 'number', subject: 'box', answer: 'HB/19/45.D1' });
+    expect([price.rereads, number.rereads]).toEqual([true, true]);
+    const whole = await show(begun);
+    expect(whole.price?.paidMinor).toBe(120);
+    expect(Object.keys(whole.bearers)).toEqual(['HB/19/45.D1']);
+    expect(whole.conclusion?.stale).toBe(true);
   });
 
   test('concluded by eight at once makes one batch of its pieces', async () => {

@@ -118,3 +118,21 @@ describe('the engine stage', () => {
     await agent.get('/api/identify').query({ said: 'colour:red' }).expect(400);
   });
 });
+
+describe('an engine that changed at a serial number', () => {
+  test('is asked for it, and one answer settles the coil where no month would', async () => {
+    const told = ['code:AS22', 'built:2012-05'];
+    const both = await identify(...told);
+    expect(both.engines.map(({ build }) => build)).toEqual(['serial to 408 211', 'serial 408 212 on']);
+    const late = await identify(...told, 'answer:serial:408212=from');
+    expect(late.engines.map(({ build }) => build)).toEqual(['serial 408 212 on']);
+    expect(late.statements.at(-1)!.told).toBe('Serial number from 408\u00a0212');
+    const cannotTell = await identify(...told, 'answer:serial:408212=?');
+    expect(cannotTell.left).toBe(2);
+  });
+
+  test('and a serial number nobody changed at is no question', async () => {
+    const { left } = await identify('code:AS22', 'answer:serial:0=from');
+    expect(left).toBe(2);
+  });
+});
