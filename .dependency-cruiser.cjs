@@ -16,7 +16,10 @@ module.exports = {
       severity: 'error',
       comment: 'core computes from its arguments alone; zod says what the figures it takes look like',
       from: { path: '^core/src', pathNot: '(\\.test\\.ts$|/testing/)' },
-      to: { dependencyTypes: ['npm', 'npm-dev', 'npm-no-pkg', 'core'], pathNot: 'node_modules/(zod|date-fns|@date-fns)/' },
+      to: {
+        dependencyTypes: ['npm', 'npm-dev', 'npm-no-pkg', 'core'],
+        pathNot: 'node_modules/(zod|date-fns|@date-fns)/',
+      },
     },
     only('contract-sees-core', '^contract/', '^(contract|core)/', 'the wire is described in terms of core'),
     only(
