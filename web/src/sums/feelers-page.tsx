@@ -1,5 +1,6 @@
 import { BLADE_SETS, type BladeSet } from '@brackenfell/core/gap/blade-sets';
 import { feelerStack, goNoGo } from '@brackenfell/core/gap/feeler-stack';
+import { middleOf } from '@brackenfell/core/gap/gap-move';
 import { sayIn, type Say } from '@brackenfell/core/fitment/say';
 import { readQuantity, type QuantityReading } from '@brackenfell/core/quantities/read-quantity';
 import { Choice } from '../controls/choice.tsx';
@@ -97,8 +98,7 @@ interface AnswerProps {
 }
 
 function Answer({ low, high, set, say }: AnswerProps) {
-  const middle = Number(((low + high) / 2).toFixed(6));
-  const answer = feelerStack(set.bladesMm, middle);
+  const answer = feelerStack(set.bladesMm, middleOf({ low, high }));
   const stacks =
     answer.kind === 'hit'
       ? [['To set it', answer.stack] as const]
