@@ -46,7 +46,7 @@ test('a supercharged five on a smaller pulley runs out of spark at its stock gap
   const estimate = page.getByRole('region', { name: 'The estimate' });
   await expect(estimate).toContainText('Compression ratio');
   const typed = [
-    ['Gap, mm', '0.60-0.70'],
+    ['Gap, or its range', '0.60-0.70'],
     ['Compression ratio', '8.8'],
     ['Rated speed, rpm', '6500'],
     [/^Boost/, '110'],

@@ -1,8 +1,11 @@
-import type { QuantityKind } from './plausible-ranges.ts';
+import type { QuantityKind, UnitSystem } from './plausible-ranges.ts';
 import { fromBase, UNITS, type UnitId } from './units.ts';
 
 /** How the reader wants figures shown. */
 export type UnitDisplay = 'metric' | 'imperial' | 'both';
+
+/** The units a bare number is in for who reads in these. */
+export const systemOf = (display: UnitDisplay): UnitSystem => (display === 'imperial' ? 'imperial' : 'metric');
 
 /** What a printed figure measures; decides unit and digits. */
 export type DisplayKind = QuantityKind | 'length' | 'lead-length' | 'thread';

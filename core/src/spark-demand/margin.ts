@@ -1,3 +1,4 @@
+import type { Span } from '../facts/fact-shapes.ts';
 import { availableKv, type SparkSource } from './available.ts';
 import { demandKv, type SparkPath, type SparkPlug } from './demand.ts';
 import { operatingPoints, type OperatingPointId, type SparkEngine } from './operating-points.ts';
@@ -40,7 +41,11 @@ export function estimateSpark({ engine, source, path }: SparkSetting, plug: Spar
   return { kind: 'estimated', points, lowest: points.reduce((a, b) => (b.margin < a.margin ? b : a)) };
 }
 
-const STEP_MM = 0.01;
+/** Gaps that can be asked for, mm, widest first: the hundredths that lie inside a range, or its low end where none does. */
+function gapsInside({ low, high }: Span): readonly number[] {
+  const [first, last] = [Math.ceil(low * 100 - 1e-6), Math.floor(high * 100 + 1e-6)];
+  return last < first ? [low] : Array.from({ length: last - first + 1 }, (_, i) => (last - i) / 100);
+}
 
 export type GapAdvice =
   /** The widest gap that keeps both. */
@@ -56,17 +61,15 @@ export type GapAdvice =
 export function widestGap(
   setting: SparkSetting,
   plug: Omit<SparkPlug, 'gapMm' | 'lifeUsed'>,
-  range: { readonly low: number; readonly high: number },
+  range: Span,
   end: { readonly growthMm: number; readonly lifeUsed: number },
 ): GapAdvice {
   const at = (gapMm: number, lifeUsed: number) => {
     const estimate = estimateSpark(setting, { ...plug, gapMm, lifeUsed });
     return estimate.kind === 'estimated' ? estimate.lowest.margin : undefined;
   };
-  const steps = Math.round((range.high - range.low) / STEP_MM);
   let last: { gapMm: number; asSet: number; atEnd: number } | undefined;
-  for (let step = steps; step >= 0; step -= 1) {
-    const gapMm = Number((range.low + step * STEP_MM).toFixed(2));
+  for (const gapMm of gapsInside(range)) {
     const [asSet, atEnd] = [at(gapMm, 0), at(gapMm + end.growthMm, end.lifeUsed)];
     if (asSet === undefined || atEnd === undefined) return { kind: 'outside-table' };
     last = { gapMm, asSet, atEnd };

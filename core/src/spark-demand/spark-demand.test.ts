@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { breakdownKv, demandKv, electrodeFactor, type SparkPlug } from './demand.ts';
 import { densityAtSpark, volumeRatioAtSpark } from './density.ts';
-import { estimateSpark, sayMargin, type SparkSetting } from './margin.ts';
+import { judgeRange } from './judge-range.ts';
+import { estimateSpark, sayMargin, widestGap, type SparkSetting } from './margin.ts';
 import { operatingPoints } from './operating-points.ts';
 
 const engine = { compressionRatio: 10, ratedRpm: 6000, boostKpa: 0, isOnGas: false };
@@ -93,5 +94,51 @@ describe('the margin', () => {
     };
     expect(at(6000, false)).toBeLessThan(at(3000, false));
     expect(at(6000, true)).toBeLessThan(at(3000, true));
+  });
+});
+
+describe('a gap range', () => {
+  const strong = { ...setting, source: { ...coil, ratedKv: 60, inductanceMh: 8 } };
+  const weak = (ratedKv: number) => ({ ...setting, source: { ...coil, ratedKv } });
+  const judged = (at: SparkSetting) => {
+    const judgement = judgeRange(at, { tip: 'fine-wire', inReverse: false }, { low: 0.9, high: 1 });
+    if (judgement.kind !== 'judged') throw new Error('not judged');
+    return judgement;
+  };
+
+  test('is told by its widest gap, new; or that it runs out before the plug is worn', () => {
+    expect(judged(strong).word).toBe('comfortable');
+    const later = judged(weak(27));
+    expect([later.word, later.fresh.lowest.margin > 0.15, later.worn.lowest.margin < 0.15]).toEqual([
+      'runs-out',
+      true,
+      true,
+    ]);
+  });
+
+  test('whose new plug misfires already is not told to run out later', () => {
+    const short = judged(weak(12));
+    expect([short.word, short.advice.kind]).toEqual(['misfire-likely', 'none']);
+  });
+
+  test('is not judged where a magneto’s table does not reach', () => {
+    const magneto = { kind: 'magneto', kvAtRpm: [{ rpm: 1000, kv: 14 }] } as const;
+    expect(judgeRange({ ...setting, source: magneto }, plug, { low: 0.6, high: 0.7 })).toEqual({
+      kind: 'outside-table',
+    });
+  });
+
+  test('gets advice from inside it alone, also where it is given in thousandths', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 20, max: 50 }), fc.integer({ min: 0, max: 5 }), (thou, more) => {
+        const range = { low: thou * 0.0254, high: (thou + more) * 0.0254 };
+        for (const at of [strong, weak(27), weak(12)]) {
+          const advice = widestGap(at, plug, range, { growthMm: 0.2, lifeUsed: 1 });
+          const gapMm = advice.kind === 'gap' ? advice.gapMm : advice.kind === 'none' ? advice.narrowestMm : NaN;
+          expect(gapMm).toBeGreaterThanOrEqual(range.low - 1e-9);
+          expect(gapMm).toBeLessThanOrEqual(range.high + 1e-9);
+        }
+      }),
+    );
   });
 });

@@ -3,6 +3,7 @@ import { readDimensions } from '@brackenfell/core/dimensions/read-dimensions';
 import { followSupersession } from '@brackenfell/core/interchange/supersession';
 import { askedNumber, rankNames, type AskedNumber, type Ranked } from '@brackenfell/core/part-numbers/match-name';
 import { LONGEST_PART_NUMBER } from '@brackenfell/core/part-numbers/normal-form';
+import { systemOf } from '@brackenfell/core/quantities/format-quantity';
 import { readMeasure } from '@brackenfell/core/quantities/read-measure';
 import { ask, type PartAnswer } from '@brackenfell/contract/ask';
 import type { CatalogueIndex } from '../catalogue/catalogue-index.ts';
@@ -150,7 +151,7 @@ export function askRoutes(app: Express, context: Context): void {
       !isQuick && isNumber ? findBatches(db, asked.normal, MOST_ANSWERS) : [],
     ]);
     const measured = readDimensions(query.q);
-    const measure = readMeasure(query.q, query.units === 'imperial' ? 'imperial' : 'metric');
+    const measure = readMeasure(query.q, systemOf(query.units));
     return {
       parts,
       ...findByWords(index, query.q),

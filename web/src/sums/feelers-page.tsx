@@ -2,22 +2,19 @@ import { BLADE_SETS, type BladeSet } from '@brackenfell/core/gap/blade-sets';
 import { feelerStack, goNoGo } from '@brackenfell/core/gap/feeler-stack';
 import { middleOf } from '@brackenfell/core/gap/gap-move';
 import { sayIn, type Say } from '@brackenfell/core/fitment/say';
-import { readQuantity, type QuantityReading } from '@brackenfell/core/quantities/read-quantity';
 import { Choice } from '../controls/choice.tsx';
 import { useSettings } from '../settings/settings.ts';
+import { GapField } from './gap-field.tsx';
+import { readGap } from './read-gap.ts';
 import { StackView } from './stack-view.tsx';
 import { useTyped } from './use-typed.ts';
 
 /** Which blades make a gap, and which pair tells a gap inside its range: for a quick answer, without a slip. */
 export function FeelersPage() {
-  const { text, set: say } = useTyped();
+  const { typed, text, set } = useTyped();
   const { units } = useSettings();
-  const typed = text('gap');
-  const set = BLADE_SETS.find(({ id }) => id === text('blades')) ?? BLADE_SETS[0]!;
-  const reading =
-    typed.trim() === ''
-      ? undefined
-      : readQuantity(typed, 'gap', { system: units === 'imperial' ? 'imperial' : 'metric' });
+  const blades = BLADE_SETS.find(({ id }) => id === text('blades')) ?? BLADE_SETS[0]!;
+  const reading = readGap(typed, units);
   return (
     <>
       <aside className="desk-list" aria-label="What is to be gauged">
@@ -26,24 +23,12 @@ export function FeelersPage() {
           <p className="text-soft">Which blades make a gap, or tell one inside its range.</p>
         </div>
         <form className="grid gap-2 p-3" onSubmit={(event) => event.preventDefault()}>
-          <label className="grid gap-1">
-            <span className="text-slate">Gap, or its range</span>
-            <input
-              className="field num"
-              autoFocus
-              value={typed}
-              maxLength={24}
-              placeholder="0.7–0.8, or .028-.031 in"
-              spellCheck={false}
-              onChange={(event) => say('gap', event.target.value)}
-            />
-          </label>
-          <AskedBack reading={reading} onChoose={(likely) => say('gap', likely)} />
+          <GapField text={text('gap')} reading={reading} onType={(gap) => set('gap', gap)} />
           <Choice
             label="Blades"
-            value={set.id}
+            value={blades.id}
             options={BLADE_SETS.map(({ id, says }) => ({ value: id, says }))}
-            onChange={(id) => say('blades', id)}
+            onChange={(id) => set('blades', id)}
           />
           <p className="text-soft">A usual set: what is missing in yours is not known here.</p>
         </form>
@@ -56,37 +41,13 @@ export function FeelersPage() {
           aria-label="What the blades make"
         >
           {reading?.kind === 'read' ? (
-            <Answer low={reading.low} high={reading.high} set={set} say={sayIn(units)} />
+            <Answer low={reading.low} high={reading.high} set={blades} say={sayIn(units)} />
           ) : (
             <p className="text-soft">Type a gap, and the blades for it stand here.</p>
           )}
         </div>
       </main>
     </>
-  );
-}
-
-interface AskedBackProps {
-  readonly reading: QuantityReading | undefined;
-  readonly onChoose: (text: string) => void;
-}
-
-/** What was typed and can hardly be meant, with what it may be. */
-function AskedBack({ reading, onChoose }: AskedBackProps) {
-  if (reading?.kind === 'unreadable') return <p role="alert">{reading.why}</p>;
-  if (reading?.kind === 'read') return reading.said ? <p className="text-soft">{reading.said}</p> : null;
-  if (reading?.kind !== 'asked') return null;
-  return (
-    <div role="alert" className="grid gap-1 text-heather">
-      <p>{reading.question}</p>
-      {reading.likely
-        .filter(({ plausible }) => plausible)
-        .map(({ label }) => (
-          <button key={label} type="button" className="button-plain justify-self-start" onClick={() => onChoose(label)}>
-            {label}
-          </button>
-        ))}
-    </div>
   );
 }
 

@@ -2,7 +2,8 @@ import { RECORDED_SHAPES, type RecordedFactId } from '@brackenfell/core/facts/fa
 import type { CoilPlace } from '@brackenfell/core/spark-demand/available';
 import type { SparkPath, SparkPlug } from '@brackenfell/core/spark-demand/demand';
 import type { SparkSetting } from '@brackenfell/core/spark-demand/margin';
-import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
+import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
+import { readGap } from './read-gap.ts';
 
 /** A figure that is typed. What it may be is what its fact may be. */
 interface Figure {
@@ -77,7 +78,7 @@ export const chosen = <V extends string>(
 ): V => options.find(({ value }) => value === search.get(name))?.value ?? options[0]!.value;
 
 /** Reads what an address asks of the sum. Nothing is taken for granted that decides it: what is not there is named. */
-export function readSparkInputs(search: URLSearchParams): SparkReading {
+export function readSparkInputs(search: URLSearchParams, units: UnitDisplay): SparkReading {
   const missing: string[] = [];
   const wrong: string[] = [];
   const figure = ({ name, label, fact, unless }: Figure): number => {
@@ -89,10 +90,9 @@ export function readSparkInputs(search: URLSearchParams): SparkReading {
   };
   const [ratio, rpm, boost] = ENGINE_FIGURES.map(figure);
   const [ohm, mh, amps, kv] = COIL_FIGURES.map(figure);
-  const gapText = (search.get('gap') ?? '').trim();
-  const gap = gapText === '' ? undefined : readQuantity(gapText, 'gap');
-  if (gapText === '') missing.push('Gap');
-  else if (gap?.kind !== 'read') wrong.push('Gap');
+  const gap = readGap(search, units);
+  if (gap === undefined) missing.push('Gap');
+  else if (gap.kind !== 'read') wrong.push('Gap');
   if (missing.length > 0 || wrong.length > 0 || gap?.kind !== 'read') return { kind: 'not-estimated', missing, wrong };
   const [place, cylinders, path] = ARRANGED[chosen(search, 'place', PLACES)];
   return {
