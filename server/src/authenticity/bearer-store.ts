@@ -4,6 +4,7 @@ import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import type { Database } from '../db/database.ts';
 import type { StoredKind } from '../db/tables/catalogue.ts';
 
+/** A part that bears a number: as it was asked for, or as it can be read where the stamping is `worn`. */
 export interface BearerRow {
   readonly id: string;
   readonly printed: string;
@@ -18,6 +19,7 @@ type FoundBearer = Omit<BearerRow, 'worn'> & { readonly exact: boolean };
 const askedNumbers = (numbers: readonly string[]): string[] =>
   [...new Set(numbers)].filter((number) => normalForm(number) !== '');
 
+/** Parts that bear any of the numbers, as written or as they can be read; a selection, to be read alone or with others. */
 export const bearersOf = (numbers: readonly string[]) => {
   const asked = askedNumbers(numbers);
   return sql<FoundBearer>`(
@@ -32,6 +34,7 @@ export const bearersOf = (numbers: readonly string[]) => {
      order by p.id)`;
 };
 
+/** What was found, number by number: as written; with `worn`, as it can be read where none bears it as written. */
 export function bearersAsAsked(numbers: readonly string[], rows: readonly FoundBearer[], worn: boolean): BearerRow[] {
   return askedNumbers(numbers).flatMap((number) => {
     const found = rows.filter((row) => row.asked === number);

@@ -10,7 +10,7 @@ import type { Database } from '../db/database.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
 import { decodedView } from '../part/present.ts';
 import { plugShape } from '../tray/shapes.ts';
-import { findInspection, readAround, type JournalRow } from './matter-store.ts';
+import { findInspection, readAround, type JournalRow } from './inspection-store.ts';
 import { judgePaper } from './paper-trail.ts';
 import { referenceView } from './reference-routes.ts';
 

@@ -3,7 +3,7 @@ import { paperItems } from '@brackenfell/core/authenticity/paper';
 import { median, readPrice } from '@brackenfell/core/authenticity/price';
 import type { Inspection } from '@brackenfell/contract/inspection';
 import type { ReferenceRow } from './reference-store.ts';
-import type { Elsewhere } from './matter-store.ts';
+import type { Elsewhere } from './inspection-store.ts';
 
 /** What is known of the paper of some pieces. */
 interface Papers {

@@ -31,7 +31,7 @@ import { readPartRows } from '../catalogue/part-store.ts';
 import { findLine, nameBatch } from '../slip/line-store.ts';
 import { readBearers } from './bearer-store.ts';
 import { journalView, loadInspection, NO_INSPECTION, PAID } from './load-inspection.ts';
-import { addEntries, findInspection } from './matter-store.ts';
+import { addEntries, findInspection } from './inspection-store.ts';
 import { chooseReference } from './paper-trail.ts';
 import { findReference, readReferenceRows } from './reference-store.ts';
 import {

@@ -7,7 +7,7 @@ import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { getDelivery, listDeliveries, receiveDelivery, type Delivery } from '@brackenfell/contract/delivery';
 import { chooseReference, judgePaper } from '../authenticity/paper-trail.ts';
 import { readReferenceRows } from '../authenticity/reference-store.ts';
-import { readElsewhere, readRecord } from '../authenticity/matter-store.ts';
+import { readElsewhere, readRecord } from '../authenticity/inspection-store.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { Migrator, sql } from 'kysely';
-import { findInspection } from '../authenticity/matter-store.ts';
+import { findInspection } from '../authenticity/inspection-store.ts';
 import { MIGRATIONS } from '../db/migrations/list.ts';
 import { readLines } from '../slip/line-store.ts';
 import { openOf } from '../slip/standing.ts';

@@ -1,6 +1,6 @@
 import { Dialog } from '../controls/dialog.tsx';
 import { changeSettings, useSettings, type Settings } from '../settings/settings.ts';
-import { useKeyMap } from '../keys/keys.ts';
+import { useKeyMap, type KeyBinding } from '../keys/keys.ts';
 import { useCounter } from '../counter/use-counter.ts';
 
 const CHOICES: readonly {
@@ -63,6 +63,10 @@ const CHOICES: readonly {
 
 const AFTER_CLOSE_MS = 50;
 
+/** Not merely the same sign, typed with Shift on this keyboard. */
+const isOwnKey = ({ press, printed = press }: KeyBinding): boolean =>
+  !press.startsWith('Shift+') || printed.startsWith('Shift');
+
 /** The keys that act on this screen, and how this reader likes to read. */
 export function KeyHelp({ onClose }: { onClose: () => void }) {
   const groups = useKeyMap().filter((group) => group.bindings.length > 0 && !group.inDialog);
@@ -83,7 +87,7 @@ export function KeyHelp({ onClose }: { onClose: () => void }) {
               <ul className="grid gap-y-0.5">
                 {group
                   .current()
-                  .filter((b) => !b.press.startsWith('Shift+') || b.press.startsWith('Shift+Arrow'))
+                  .filter(isOwnKey)
                   .map((b) => (
                     <li key={b.press}>
                       <button

@@ -8,7 +8,7 @@ import { usePickedAfterPaint, type RowPick } from './row-pick.ts';
 
 export const FIND_IN_TRAY = 'find-in-tray';
 
-interface TrayActs {
+export interface TrayActs {
   readonly take: (row: OpenRow | undefined) => void;
   readonly put: (row: OpenRow | undefined) => void;
   readonly sellBetter: () => void;
