@@ -2,7 +2,9 @@ import { rulingValue, type FactSheet, type FactSource } from '../facts/facts.ts'
 import { type ClassRule } from '../facts/settled-facts.ts';
 import { HOUSE_RULES, type HouseRules, type RuleId } from '../house-rules/house-rules.ts';
 import { saySpoke, settleRules, type SettledRules } from '../house-rules/settle-rules.ts';
-import { agreedIntervalHours, agreedIntervalKm, gapForDuty, heatOffsetSteps, type Duty } from './duty.ts';
+import { agreedInterval } from './agreed-interval.ts';
+import { gapForDuty } from './gap-for-duty.ts';
+import { heatOffsetSteps, withFactoryBoost, type Duty } from './duty.ts';
 
 const BY_DUTY: FactSource = { rank: 'house-rule', name: 'Duty on this slip' };
 const entry = <T>(value: T, source: FactSource) => ({ ruling: [{ value, source }] });
@@ -28,7 +30,7 @@ export function classRuleOn(lists: readonly ClassList[], className: string | und
  */
 export function dutyFacts(
   position: FactSheet,
-  duty: Duty,
+  told: Duty,
   { rules, spoke }: SettledRules,
   classRule: ClassRule,
 ): FactSheet {
@@ -36,14 +38,13 @@ export function dutyFacts(
     rank: 'house-rule',
     name: [`House rule: ${HOUSE_RULES[rule].title}`, saySpoke(spoke[rule])].filter(Boolean).join(', '),
   });
+  const duty = withFactoryBoost(told, position);
   const madeFor = rulingValue(position, 'position.fuel') ?? 'petrol';
-  const gap = rulingValue(position, 'position.gapMm');
   const intervalKm = rulingValue(position, 'position.intervalKm');
   const hours = rulingValue(position, 'position.intervalHours');
-  const agreedHours = hours === undefined ? undefined : agreedIntervalHours(rules.interval, duty, hours);
-  const asked = gap && gapForDuty(rules.gapForDuty, duty, gap, madeFor);
-  const agreedKm = intervalKm === undefined ? undefined : agreedIntervalKm(rules.interval, duty, intervalKm);
-  const isMoved = asked !== undefined && (asked.low !== gap!.low || asked.high !== gap!.high);
+  const agreedKm = agreedInterval(rules.interval, duty, { makers: intervalKm })?.value;
+  const agreedHours = agreedInterval(rules.interval, duty, { makers: hours }, 'hours')?.value;
+  const gap = gapForDuty(position, duty, rules);
   return {
     'rule.electrodeUpgrade': entry(rules.electrodeUpgrade, byRule('electrodeUpgrade')),
     'rule.twoPiece': entry(rules.twoPiece, byRule('twoPiece')),
@@ -53,7 +54,9 @@ export function dutyFacts(
     // Boost added to a naturally aspirated engine, and gas, bring their rules with them.
     ...((duty.boostKpa ?? 0) > 0 ? { 'position.aspiration': entry('forced' as const, BY_DUTY) } : {}),
     ...(duty.gasFuel === true ? { 'position.fuel': entry('gas' as const, BY_DUTY) } : {}),
-    ...(isMoved ? { 'position.gapMm': entry(asked, byRule('gapForDuty')) } : {}),
+    ...(gap.kind === 'as-made' || gap.kind === 'not-estimated'
+      ? {}
+      : { 'position.gapMm': entry(gap.range, byRule('gapForDuty')) }),
     ...(agreedHours !== undefined && agreedHours !== hours
       ? { 'position.intervalHours': entry(agreedHours, byRule('interval')) }
       : {}),

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { agreedIntervalHours, agreedIntervalKm, gapForDuty, heatOffsetSteps, type Duty } from './duty.ts';
+import { heatOffsetSteps, type Duty } from './duty.ts';
 import { classRuleOn } from './duty-facts.ts';
 import { printDuty, readDuty, sayDuty } from './duty-text.ts';
 
@@ -36,32 +36,6 @@ describe('heat for a duty', () => {
   });
 });
 
-describe('gap for a duty', () => {
-  const stock = { low: 0.7, high: 0.8 };
-  test('the margin school closes it as pressure rises, and not below half a millimetre', () => {
-    expect(gapForDuty('margin', { boostKpa: 25.33 }, stock, 'petrol')).toEqual({ low: 0.56, high: 0.64 });
-    expect(gapForDuty('margin', { boostKpa: 200 }, stock, 'petrol')).toEqual({ low: 0.5, high: 0.5 });
-    expect(gapForDuty('stock', { boostKpa: 200 }, stock, 'petrol')).toEqual(stock);
-  });
-  test('a range already under half a millimetre is left, and standard duty changes nothing', () => {
-    expect(gapForDuty('margin', { boostKpa: 100 }, { low: 0.4, high: 0.45 }, 'petrol')).toEqual({
-      low: 0.4,
-      high: 0.45,
-    });
-    expect(gapForDuty('margin', {}, stock, 'petrol')).toEqual(stock);
-  });
-  test('on gas its lower half is used', () => {
-    expect(gapForDuty('margin', { gasFuel: true }, stock, 'petrol')).toEqual({ low: 0.7, high: 0.75 });
-  });
-});
-
-test('the interval: the maker’s, two thirds for the cautious, and less for a modified engine', () => {
-  expect(agreedIntervalKm('engine-maker', {}, 60_000)).toBe(60_000);
-  expect(agreedIntervalKm('cautious', {}, 60_000)).toBe(40_000);
-  expect(agreedIntervalKm('engine-maker', power(1.4), 60_000)).toBe(30_000);
-  expect(agreedIntervalKm('cautious', power(1.4), 60_000)).toBe(18_000);
-});
-
 describe('a sanctioned class', () => {
   const lists = [
     { className: 'Tarn 2', from: '2024-01-01', to: '2025-12-31', permitted: ['A'] },
@@ -95,22 +69,5 @@ describe('a duty in an address', () => {
   });
   test.each(['boost:much', 'power:9', 'load:yes', 'class:', 'on:yesterday', 'speed:3'])('%s is none', (text) => {
     expect(readDuty(text)).toBeUndefined();
-  });
-});
-
-describe('an interval that is computed', () => {
-  test('is rounded down: to a thousand, under ten thousand to a hundred, hours to ten; the maker’s own stands as printed', () => {
-    expect(agreedIntervalKm('cautious', {}, 100_000)).toBe(66_000);
-    expect(agreedIntervalKm('cautious', {}, 5000)).toBe(3300);
-    expect(agreedIntervalHours('cautious', {}, 100)).toBe(60);
-    expect(agreedIntervalKm('engine-maker', {}, 12_345)).toBe(12_345);
-    expect(agreedIntervalHours('engine-maker', {}, 125)).toBe(125);
-  });
-  test('is halved from a tenth more output on, or in competition, and not before', () => {
-    expect(agreedIntervalKm('engine-maker', power(1.09), 60_000)).toBe(60_000);
-    expect(agreedIntervalKm('engine-maker', power(1.1), 60_000)).toBe(30_000);
-    expect(agreedIntervalKm('cautious', power(1.1), 60_000)).toBe(18_000);
-    expect(agreedIntervalHours('engine-maker', power(1.5), 250)).toBe(120);
-    expect(agreedIntervalKm('engine-maker', { className: 'Tarn 2' }, 60_000)).toBe(30_000);
   });
 });

@@ -1,6 +1,6 @@
-import { ATMOSPHERE_KPA } from './intake.ts';
+import { ATMOSPHERE_KPA } from '../quantities/atmosphere.ts';
+import { rulingValue, type FactSheet } from '../facts/facts.ts';
 import type { SchoolOf } from '../house-rules/house-rules.ts';
-import type { Span } from '../facts/fact-shapes.ts';
 
 /** What the customer does with the engine, and what was changed on it. Nothing set is standard duty. */
 export interface Duty {
@@ -19,6 +19,12 @@ export interface Duty {
 }
 
 export const STANDARD_DUTY: Duty = {};
+
+/** A duty with the boost the engine was built with, from the catalogue, where it was not told. */
+export function withFactoryBoost(duty: Duty, position: FactSheet): Duty {
+  const built = rulingValue(position, 'position.boostKpa');
+  return duty.factoryBoostKpa !== undefined || built === undefined ? duty : { ...duty, factoryBoostKpa: built };
+}
 
 /** How much more a changed engine gives: the larger of power and absolute intake pressure. Plugs: Heat rating. */
 export function outputRatio({ powerRatio, boostKpa, factoryBoostKpa = 0 }: Duty): number {
@@ -49,49 +55,9 @@ export function heatOffsetSteps(school: SchoolOf<'heatWithPower'>, duty: Duty, m
   return Math.min(MOST_STEPS, power + load) + gas;
 }
 
-/** A boosted engine's gap is not closed below this. Gap and wear: Duty. */
-const LEAST_GAP_MM = 0.5;
-
-const toHundredth = (mm: number): number => Math.round(mm * 100) / 100;
-
-/**
- * The gap range a school asks for a duty. Breakdown follows pressure times distance (domain section 8), so the gap that asks
- * of the coil what the stock one did is the stock range divided by the pressure's rise; a gas conversion, which asks more
- * voltage, uses the range's lower half.
- */
-export function gapForDuty(school: SchoolOf<'gapForDuty'>, duty: Duty, stock: Span, madeFor: 'petrol' | 'gas'): Span {
-  if (school === 'stock') return stock;
-  const ratio = pressureRatio(duty);
-  const closed = (mm: number) => toHundredth(Math.max(Math.min(mm, LEAST_GAP_MM), mm / ratio));
-  const converted = duty.gasFuel === true && madeFor === 'petrol';
-  const high = converted ? (stock.low + stock.high) / 2 : stock.high;
-  return { low: closed(stock.low), high: closed(high) };
-}
-
-/** Modified engines wear plugs this much sooner; the cautious school takes the lower share. Service: Interval. */
-const MODIFIED = { 'engine-maker': 0.5, cautious: 0.3 } as const;
-const CAUTIOUS = 2 / 3;
-
 /** From so much more output on, or in competition, an engine counts as modified. Service: Interval. */
 const MODIFIED_FROM = 1.1;
 
-/** The share of the engine maker's interval that is agreed with the customer; 1 is the maker's own. */
-export function intervalShare(school: SchoolOf<'interval'>, duty: Duty): number {
-  if (outputRatio(duty) >= MODIFIED_FROM - 1e-9 || duty.className !== undefined) return MODIFIED[school];
-  return school === 'cautious' ? CAUTIOUS : 1;
-}
-
-const downTo = (step: number, value: number): number => Math.floor(value / step + 1e-9) * step;
-
-/** The interval agreed, km: what is computed is rounded down to 1 000 km, under 10 000 km to 100; the maker's own stands. */
-export function agreedIntervalKm(school: SchoolOf<'interval'>, duty: Duty, makersKm: number): number {
-  const share = intervalShare(school, duty);
-  if (share === 1) return makersKm;
-  return makersKm * share < 10_000 ? downTo(100, makersKm * share) : downTo(1000, makersKm * share);
-}
-
-/** The same in running hours, rounded down to ten. */
-export function agreedIntervalHours(school: SchoolOf<'interval'>, duty: Duty, makersHours: number): number {
-  const share = intervalShare(school, duty);
-  return share === 1 ? makersHours : downTo(10, makersHours * share);
-}
+/** Whether what was done to an engine makes it one that the maker's figures were not proven on. Service: Interval. */
+export const isModified = (duty: Duty): boolean =>
+  outputRatio(duty) >= MODIFIED_FROM - 1e-9 || duty.className !== undefined;

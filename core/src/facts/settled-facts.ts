@@ -26,6 +26,8 @@ export const SETTLED_FACTS = {
     label: 'two-piece rule',
     question: 'Set the shop’s rule on engines that seize two-piece plugs.',
   }),
+  /** Of the engine that the job is for: a distributor feeds so many plugs in turn. */
+  'job.cylindersCount': settled<number>({ label: 'cylinders', question: 'Count the cylinders of the engine.' }),
   /** Revision of the coils that stay in the engine; `none` where all are renewed. */
   'job.revisionStaying': settled<string>({
     label: 'revision that stays',

@@ -2,7 +2,8 @@ import { rulingValue, type FactSheet } from '../facts/facts.ts';
 import type { Say } from '../fitment/say.ts';
 import { chosenSchool, HOUSE_RULES, type RuleId } from '../house-rules/house-rules.ts';
 import { saySpoke, type SettledRules } from '../house-rules/settle-rules.ts';
-import { compoundOn, sayTightening } from './tighten.ts';
+import { compoundOn } from '../torque/torque-desk.ts';
+import { sayTightening } from './tighten.ts';
 
 /** One step of fitting plugs. */
 export interface FittingStep {

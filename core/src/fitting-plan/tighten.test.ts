@@ -3,7 +3,8 @@ import type { FactId, FactSheet } from '../facts/facts.ts';
 import { sayIn } from '../fitment/say.ts';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house-rules/house-rules.ts';
 import { settleRules } from '../house-rules/settle-rules.ts';
-import { compoundOn, sayTightening } from './tighten.ts';
+import { compoundOn } from '../torque/torque-desk.ts';
+import { sayTightening } from './tighten.ts';
 
 const sheet = (facts: Partial<Record<FactId, unknown>>): FactSheet =>
   Object.fromEntries(

@@ -99,9 +99,9 @@ export const HOUSE_RULES = {
       ),
       school(
         'margin',
-        'Closed in proportion to the pressure',
-        'Breakdown follows pressure times distance: the same voltage asks a smaller gap.',
-        'The asked range is divided by the pressure’s rise, not below 0.5 mm; on gas its lower half is used.',
+        'As wide as the coil keeps in reserve',
+        'A denser charge asks more voltage of the same gap, and a worn one more again.',
+        'The asked range ends at the widest gap that keeps 30% as set and 15% at the interval’s end, and reaches 0.10 mm below it, not under 0.5 mm; an estimate.',
       ),
     ],
   },
@@ -144,6 +144,12 @@ export const HOUSE_RULES = {
         'The engine maker’s',
         'It was proven on that engine and is what a warranty is held to.',
         'A plug must last it; one that does not waits for the supervisor.',
+      ),
+      school(
+        'part-life',
+        'The plug’s own life',
+        'A plug made for twice as long need not come out half used.',
+        'The next service is told by the life its maker states; where it is less than the engine maker’s it counts in every school.',
       ),
       school(
         'cautious',

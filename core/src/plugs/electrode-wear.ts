@@ -1,11 +1,6 @@
 import type { Span } from '../facts/fact-shapes.ts';
 import { MATERIALS, type Material } from '../facts/plug-facts.ts';
-
-/** Gap growth in mm per 10 000 km. Gap and wear: Wear. */
-const GROWTH_MM: Readonly<Record<Material, number>> = { nickel: 0.1, silver: 0.06, platinum: 0.03, iridium: 0.015 };
-const FORCED_INDUCTION_FACTOR = 1.5;
-/** A gap is worn out this far past the range's upper limit, mm. */
-const WORN_PAST_MM = 0.2;
+import { kmUntil, usualGrowthMm, WORN_PAST_MM } from '../wear/growth.ts';
 
 /** Place in the order of wear; the higher, the slower it wears. */
 export const wearRank = (material: Material): number => MATERIALS.indexOf(material);
@@ -38,8 +33,8 @@ export function lifeAtPositionKm(f: WearFacts): number | undefined {
   if (f.polarity === 'reverse' && f.statedReversedKm !== undefined) return f.statedReversedKm;
   if (f.polarity === 'forward' || !groundIsPoorer) return f.statedLifeKm;
   if (gapMm === undefined) return undefined;
-  const growth = GROWTH_MM[ground] * (f.aspiration === 'forced' ? FORCED_INDUCTION_FACTOR : 1);
-  const roomMm = gapMm.high + WORN_PAST_MM - (gapMm.low + gapMm.high) / 2;
-  const byWearKm = Math.round(((roomMm / growth) * 10_000) / 100) * 100;
+  const growthMm = usualGrowthMm({ material: ground, isForced: f.aspiration === 'forced' });
+  const middle = (gapMm.low + gapMm.high) / 2;
+  const byWearKm = Math.round(kmUntil(middle, gapMm.high + WORN_PAST_MM, growthMm) / 100) * 100;
   return f.statedLifeKm === undefined ? byWearKm : Math.min(f.statedLifeKm, byWearKm);
 }

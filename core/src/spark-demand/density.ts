@@ -1,4 +1,4 @@
-import { ATMOSPHERE_KPA } from '../duty/intake.ts';
+import { ATMOSPHERE_KPA } from '../quantities/atmosphere.ts';
 
 /** Rod over stroke of an ordinary engine, where nobody says. Spark demand: Density. */
 export const USUAL_ROD_OVER_STROKE = 1.75;

@@ -1,4 +1,4 @@
-import { ATMOSPHERE_KPA } from '../duty/intake.ts';
+import { ATMOSPHERE_KPA } from '../quantities/atmosphere.ts';
 import { densityAtSpark, volumeRatioAtSpark } from './density.ts';
 
 /** What an estimate has to be told of the engine. */

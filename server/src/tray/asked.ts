@@ -9,6 +9,7 @@ import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { findEngine, listNamedNumbers, listPositions } from '../engine/store.ts';
 import { readEdgesAround, type StoredEdge } from '../interchange/store.ts';
+import { readOwnCoils } from './own-coil.ts';
 import { readListings } from './store.ts';
 
 export interface AskedPosition {
@@ -127,19 +128,32 @@ function readStored(context: Context, db: Database, held: HeldFacts, engineId: s
       readListings(db, engineId, kind),
     ]);
     const roots = named.map((n) => n.part_id);
-    const [sheets, edges] = await Promise.all([
+    const [onPaper, edges, coils] = await Promise.all([
       context.sheets.positions(
         db,
         held,
         stored.map((p) => p.id),
       ),
       readEdgesAround(db, roots),
+      kind === 'plug' ? readOwnCoils(db, held.scales, engineId) : undefined,
     ]);
+    const cylindersCount = new Set(stored.map(({ cylinder }) => cylinder)).size;
+    const sheets = new Map(
+      stored.map(({ id, place }) => [
+        id,
+        coils ? { ...onPaper.get(id), ...coils(place), ...inAll(cylindersCount) } : onPaper.get(id)!,
+      ]),
+    );
     const met = [...new Set([...roots, ...edges.flatMap(({ from, to }) => [from, to])])];
     const printed = new Map((await readNamedParts(db, met)).map((part) => [part.id, part.printed]));
     return { engine, stored, sheets, named, edges, printed, listings };
   });
 }
+
+/** How many cylinders the engine has, as a fact of each of its plugs. */
+const inAll = (count: number): FactSheet => ({
+  'job.cylindersCount': { ruling: [{ value: count, source: { rank: 'engine-maker', name: 'Its plug places' } }] },
+});
 
 /** The builds it could be: the one named, those that were made in the month, all when neither is known. */
 export function builtWithin(

@@ -1,9 +1,8 @@
 import { defineCheck } from '../../fitment/define-check.ts';
 import { inside, within } from '../../fitment/tolerance.ts';
+import { UNPUBLISHED_TOLERANCE_MM } from '../../gap/gap-desk.ts';
 import { middleOf, moveToMiddle } from '../../gap/gap-move.ts';
 
-/** Stands in for a tolerance the maker does not publish, mm. Gap and wear: Box statistics. */
-const UNPUBLISHED_TOLERANCE_MM = 0.05;
 /** Share of the adjust limit that may be used before it is a caution. */
 const EASY_SHARE = 0.8;
 
