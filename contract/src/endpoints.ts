@@ -29,6 +29,7 @@ import { getFittedSet } from './fitted-set.ts';
 import { searchByDimension } from './dimensions.ts';
 import { chooseOnSlip, keepOnSlip } from './slip-work.ts';
 import { getFittingPlan } from './fitting-plan.ts';
+import { addGapReading, getBlades, getSetUp, saveBlades, withdrawGapReading } from './set-up.ts';
 import { chooseHouseRule, chooseUnderCondition, getHouseRules } from './house-rules.ts';
 import { listWaiting, releaseLine, releaseLineByPin } from './release.ts';
 import {
@@ -120,6 +121,11 @@ export const ENDPOINTS = {
   listWaiting,
   releaseLine,
   releaseLineByPin,
+  addGapReading,
+  withdrawGapReading,
+  getSetUp,
+  getBlades,
+  saveBlades,
   getFittingPlan,
   getFittedSet,
   listReferences,

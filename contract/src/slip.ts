@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { VERDICTS } from '@brackenfell/core/fitment/verdict';
+import { GAP_STAGES } from '@brackenfell/core/gap/gap-desk';
+import { setUpFigures } from '@brackenfell/core/set-up/told-figures';
 import { READING_HOWS } from '@brackenfell/core/slip/piece-readings';
 import { END_REASONS, SLIP_STATES } from '@brackenfell/core/slip/slip-states';
 import { RULE_IDS } from '@brackenfell/core/house-rules/house-rules';
@@ -64,6 +66,20 @@ export const SlipLine = z
     held: z.string().nullable(),
     /** The latest inspection of its pieces. */
     proof: InspectionLine.nullable(),
+    /** What is to be set, as it was told with its judgement; places alike are told once. Empty for what is no plug. */
+    setUp: z.array(setUpFigures),
+    /** Gaps that were read of its pieces, in the order taken. */
+    gaps: z.array(
+      z.object({
+        piece: z.number().int(),
+        stage: z.enum(GAP_STAGES),
+        gapMm: z.number(),
+        how: z.enum(['gauged', 'typed']),
+        device: z.string().nullable(),
+        by: z.string(),
+        at: z.string(),
+      }),
+    ),
     /** On a sold line: a rule chosen since would judge it otherwise. */
     review: z
       .object({ rule: z.string(), before: z.enum(VERDICTS), after: z.enum(VERDICTS), at: z.string() })

@@ -29,6 +29,8 @@ import { quarantineRoutes } from './quarantine/routes.ts';
 import { receivingRoutes } from './receiving/routes.ts';
 import { releaseRoutes } from './release/routes.ts';
 import { dimensionRoutes } from './dimensions/routes.ts';
+import { setUpRoutes } from './set-up/routes.ts';
+import { gapRoutes } from './slip/gap-routes.ts';
 import { slipNoteRoutes } from './slip/note-routes.ts';
 import { slipReadingRoutes } from './slip/reading-routes.ts';
 import { slipRoutes } from './slip/routes.ts';
@@ -103,6 +105,8 @@ export function createApp(context: Context): Express {
   askRoutes(app, context);
   engineRoutes(app, context);
   trayRoutes(app, context);
+  gapRoutes(app, context);
+  setUpRoutes(app, context);
   partRoutes(app, context);
   slipRoutes(app, context);
   slipNoteRoutes(app, context);

@@ -1,4 +1,4 @@
-import { SAME_HEX_MM } from '../plugs/checks/hex-and-well.ts';
+import { SAME_HEX_MM } from '../plugs/socket.ts';
 import { REACH_MM } from '../plugs/checks/reach.ts';
 
 /** What a cluster member is held against others by. Null where no single figure rules. */

@@ -1,4 +1,4 @@
-import { SAME_HEX_MM } from '../plugs/checks/hex-and-well.ts';
+import { SAME_HEX_MM } from '../plugs/socket.ts';
 import { REACH_MM } from '../plugs/checks/reach.ts';
 import type { Terminal } from '../facts/plug-facts.ts';
 

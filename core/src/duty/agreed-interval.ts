@@ -18,7 +18,9 @@ export const wearFactor = (school: School, duty: Duty): number => (isModified(du
 export type CountedIn = 'km' | 'hours';
 const stepOf = (value: number, countedIn: CountedIn): number =>
   countedIn === 'hours' ? 10 : value < 10_000 ? 100 : 1000;
-function roundedDown(value: number, countedIn: CountedIn): number {
+
+/** A computed interval, never told for more than it is: whole thousands of km, under ten thousand hundreds; tens of hours. Service: Interval. */
+export function roundedDown(value: number, countedIn: CountedIn): number {
   const step = stepOf(value, countedIn);
   return Math.floor(value / step + 1e-9) * step;
 }

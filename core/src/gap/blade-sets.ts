@@ -1,29 +1,34 @@
-const THOU_MM = 0.0254;
+import { z } from 'zod';
+import { toBase, UNITS } from '../quantities/units.ts';
+
+const BLADE_UNITS = ['mm', 'thou'] as const;
+
+/** A feeler blade by what is engraved on it. */
+export const ownedBlade = z
+  .object({ size: z.number().positive().max(100), unit: z.enum(BLADE_UNITS) })
+  .readonly()
+  .refine(({ size, unit }) => toBase(size, unit) <= 2.2, 'no feeler blade is so thick');
+export type OwnedBlade = z.infer<typeof ownedBlade>;
+
+/** How thick it is, mm. */
+export const thicknessMm = ({ size, unit }: OwnedBlade): number => Number(toBase(size, unit).toFixed(6));
+
+/** What is engraved on it. */
+export const engraved = ({ size, unit }: OwnedBlade): string =>
+  `${unit === 'mm' ? size.toFixed(2) : String(Number(size.toFixed(1)))} ${UNITS[unit].printed}`;
+
+/** The blade of a set that is so thick; the metric one where both are. */
+export const bladeOf = (blades: readonly OwnedBlade[], mm: number): OwnedBlade | undefined =>
+  [...blades].sort((a, b) => a.unit.localeCompare(b.unit)).find((blade) => Math.abs(thicknessMm(blade) - mm) < 1e-6);
 
 const stepped = (from: number, to: number, by: number): number[] =>
   Array.from({ length: Math.round((to - from) / by) + 1 }, (_, i) => Number((from + i * by).toFixed(2)));
 
-/** A set of feeler blades as it is commonly sold; `bladesMm` in mm, whatever is engraved on them. */
-export interface BladeSet {
-  readonly id: 'metric' | 'thou';
-  readonly says: string;
-  readonly bladesMm: readonly number[];
-  /** What is engraved on a blade. */
-  readonly engraved: (mm: number) => string;
-}
+/** A usual set, until a shop says which blades it owns. Gap and wear: Feelers. */
+export const USUAL_BLADES: readonly OwnedBlade[] = stepped(0.05, 1, 0.05).map((size) => ({ size, unit: 'mm' }));
 
-/** The usual sets, until a shop says which blades it owns. Gap and wear: Feelers. */
-export const BLADE_SETS: readonly BladeSet[] = [
-  {
-    id: 'metric',
-    says: 'metric, 0.05 to 1.00 mm in twentieths',
-    bladesMm: stepped(0.05, 1, 0.05),
-    engraved: (mm) => `${mm.toFixed(2)} mm`,
-  },
-  {
-    id: 'thou',
-    says: 'inch, 2 to 25 thou in ones, 28, 32 and 35',
-    bladesMm: [...stepped(2, 25, 1), 28, 32, 35].map((thou) => thou * THOU_MM),
-    engraved: (mm) => `${Math.round(mm / THOU_MM)} thou`,
-  },
-];
+/** The usual set in thousandths, to begin a list with. */
+export const USUAL_THOU_BLADES: readonly OwnedBlade[] = [...stepped(2, 25, 1), 28, 32, 35].map((size) => ({
+  size,
+  unit: 'thou',
+}));

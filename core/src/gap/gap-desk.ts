@@ -55,7 +55,7 @@ export interface BoxStatistics {
   readonly setAsideMm: number | null;
   readonly toleranceMm: number;
   readonly isToleranceAssumed: boolean;
-  /** Within its maker's tolerance; undefined where the delivered gap is not published. */
+  /** Within its maker's tolerance; undefined until all are read, and where the delivered gap is not published. */
   readonly fits: boolean | undefined;
 }
 
@@ -89,7 +89,12 @@ function stateOf(beforeMm: number | undefined, afterMm: number | undefined, aske
 }
 
 /** How the gaps of a box lie, as delivered. Undefined until two were read. Gap and wear: Box statistics. */
-export function boxStatistics(gapsMm: readonly number[], asked: GapAsked): BoxStatistics | undefined {
+export function boxStatistics(
+  gapsMm: readonly number[],
+  asked: GapAsked,
+  /** How many the box holds; told of once all are read, or sooner where too many are off already. */
+  boxOf = gapsMm.length,
+): BoxStatistics | undefined {
   const toleranceMm = asked.toleranceMm ?? UNPUBLISHED_TOLERANCE_MM;
   const spread = boxSpread(gapsMm, toleranceMm * 2);
   if (!spread) return undefined;
@@ -105,7 +110,14 @@ export function boxStatistics(gapsMm: readonly number[], asked: GapAsked): BoxSt
     setAsideMm: spread.setAside,
     toleranceMm,
     isToleranceAssumed: asked.toleranceMm === undefined,
-    fits: off === undefined ? undefined : off <= (gapsMm.length >= LEAST_FOR_ONE_OFF ? 1 : 0),
+    fits:
+      off === undefined
+        ? undefined
+        : off > (boxOf >= LEAST_FOR_ONE_OFF ? 1 : 0)
+          ? false
+          : gapsMm.length >= boxOf
+            ? true
+            : undefined,
   };
 }
 
@@ -142,6 +154,7 @@ export function gapDesk(
     box: boxStatistics(
       pieces.flatMap(({ beforeMm }) => beforeMm ?? []),
       asked,
+      quantity,
     ),
     toMeasure: stillToMeasure(pieces, school),
   };

@@ -14,7 +14,17 @@ export type DisplayKind = QuantityKind | 'length' | 'lead-length' | 'thread';
 const SMALL_TORQUE_NM = 20;
 
 /** Smallest digit a figure of a unit can honestly carry: never more than the measurement supports. */
-const STEP: Partial<Record<UnitId, number>> = { mm: 0.01, in: 0.001, thou: 1, nm: 0.5, lbfFt: 1, lbfIn: 1, kohm: 0.1 };
+const STEP: Partial<Record<UnitId, number>> = {
+  mm: 0.01,
+  in: 0.001,
+  thou: 1,
+  nm: 0.5,
+  lbfFt: 1,
+  lbfIn: 1,
+  kgfM: 0.1,
+  bar: 0.1,
+  kohm: 0.1,
+};
 
 /** Thousands set apart by a space that does not break, as every trade reads them: 60 000. */
 const grouped = (text: string): string =>

@@ -1,4 +1,4 @@
-import { counted } from '../words/counted.ts';
+import { counted, listed } from '../words/counted.ts';
 import type { Verdict } from '../fitment/verdict.ts';
 
 /** What a line of a slip has to do with its being collected. */
@@ -15,6 +15,8 @@ export interface LineStanding {
   readonly questions: readonly { readonly facts: readonly string[]; readonly says: string }[];
   /** The batch its pieces are from, where somebody said. */
   readonly batch: { readonly code: string; readonly isHeld: boolean; readonly onHand: number } | null;
+  /** Pieces whose gap cannot be brought into the range, by their numbers. */
+  readonly piecesToReturn: readonly number[];
   /** Pieces of the part that lie in a batch held in quarantine. */
   readonly heldOnShelf: number;
   /** All pieces of the part in the shop, held ones included. */
@@ -29,6 +31,7 @@ export const OPEN_MATTERS = [
   'waits-for-supervisor',
   'batch-held',
   'batch-not-named',
+  'piece-to-return',
   'not-on-shelf',
 ] as const;
 export type OpenMatterKind = (typeof OPEN_MATTERS)[number];
@@ -81,6 +84,13 @@ function matterOf(line: LineStanding, wanted: number, wantedOfBatch: number): Op
       break;
     default:
   }
+  if (line.piecesToReturn.length > 0)
+    found.push(
+      matter(
+        'piece-to-return',
+        `The gap of ${counted(line.piecesToReturn.length, 'plug')} (number ${listed(line.piecesToReturn.map(String))}) cannot be brought into the range: put another in its place.`,
+      ),
+    );
   const there = line.batch === null ? freeOf(line) : Math.max(0, line.batch.onHand);
   const asked = line.batch === null ? wanted : wantedOfBatch;
   if (asked > there) {

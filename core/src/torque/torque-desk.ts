@@ -48,7 +48,7 @@ export interface TorqueDesk {
 }
 
 /** Whether compound goes on these threads: never on plated ones, and not said where plating is not known. */
-export function compoundOn({ rules }: SettledRules, plug: FactSheet): CompoundHere {
+export function compoundOn({ rules }: Pick<SettledRules, 'rules'>, plug: FactSheet): CompoundHere {
   const plating = rulingValue(plug, 'plug.plating');
   if (plating !== undefined && plating !== 'none') return 'dry';
   switch (rules.threadCompound) {
@@ -121,7 +121,7 @@ function questionsOf(sources: readonly TorqueSource[], position: FactSheet, plug
 }
 
 /** How far a plug is tightened here, with every source, what is odd about them, and the method that reaches. Torque: Settling sources. */
-export function torqueDesk(position: FactSheet, plug: FactSheet, settled: SettledRules): TorqueDesk {
+export function torqueDesk(position: FactSheet, plug: FactSheet, settled: Pick<SettledRules, 'rules'>): TorqueDesk {
   const [engine, ofPlug] = [position['position.torque']?.ruling ?? [], plug['plug.torque']?.ruling ?? []];
   const makersSpeak = engine.length + ofPlug.length > 0;
   const general = generalSources(position, plug, !makersSpeak);

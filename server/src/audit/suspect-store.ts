@@ -1,6 +1,6 @@
 import { sql } from 'kysely';
 import type { AuditedPlug } from '@brackenfell/core/catalogue-audit/rules';
-import { SAME_HEX_MM } from '@brackenfell/core/plugs/checks/hex-and-well';
+import { SAME_HEX_MM } from '@brackenfell/core/plugs/socket';
 import { REACH_MM } from '@brackenfell/core/plugs/checks/reach';
 import { PLUG_CHECKS } from '@brackenfell/core/plugs/plug-checks';
 import { KM_PER_HOUR } from '@brackenfell/core/service-plan/running-hours';

@@ -41,6 +41,8 @@ export interface Tables {
   release: counter.ReleaseTable;
   change_entry: counter.ChangeEntryTable;
   piece_reading: counter.PieceReadingTable;
+  gap_reading: counter.GapReadingTable;
+  blades_owned: counter.BladesOwnedTable;
   failed_try: counter.FailedTryTable;
   request_receipt: counter.RequestReceiptTable;
   job: audit.JobTable;

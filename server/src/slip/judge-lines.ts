@@ -1,7 +1,11 @@
+import { isDeepStrictEqual } from 'node:util';
 import { readDuty } from '@brackenfell/core/duty/duty-text';
 import type { SharedFinding } from '@brackenfell/core/fitment/judge-part';
 import { PART_KINDS, type PartKind } from '@brackenfell/core/facts/part-kinds';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
+import { figuresFor } from '@brackenfell/core/set-up/figures';
+import type { SetUpFigures } from '@brackenfell/core/set-up/told-figures';
+import { withReadings } from '@brackenfell/core/slip/piece-readings';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { Verdict } from '@brackenfell/core/fitment/verdict';
 import type { ShopRules } from '@brackenfell/core/house-rules/settle-rules';
@@ -57,13 +61,38 @@ export async function judgeForSlip(
 export type Cause = 'slip' | 'reading' | `rule:${RuleId}`;
 
 /** A judgement as it is kept: what was told, by whom, at which state of catalogue and rules. */
-export const toldRow = (staff: Staff, judged: JudgedEngine, candidate: JudgedCandidate, cause: Cause | null) => ({
-  staff_id: staff.id,
-  catalogue_version: judged.catalogueVersion,
-  rules_version: judged.ruling.rules.version,
-  cause,
-  ...told(candidate),
-});
+export function toldRow(
+  staff: Staff,
+  judged: JudgedEngine,
+  candidate: JudgedCandidate,
+  { cause, found }: { readonly cause: Cause | null; readonly found: FoundHere },
+) {
+  const figures = figuresToSet(judged, candidate, found);
+  return {
+    staff_id: staff.id,
+    catalogue_version: judged.catalogueVersion,
+    rules_version: judged.ruling.rules.version,
+    cause,
+    ...told(candidate),
+    set_up: figures.length > 0 ? JSON.stringify(figures) : null,
+  };
+}
+
+/** What a plug is to be set to at each of its places; nothing for what is refused or no plug. */
+function figuresToSet(
+  { kind, positions, ruling }: JudgedEngine,
+  { place, sheet, judgement }: JudgedCandidate,
+  found: FoundHere,
+): readonly SetUpFigures[] {
+  if (kind !== 'plug' || judgement.verdict === 'refuse') return [];
+  const places = positions
+    .filter((position) => position.place === place)
+    .map(({ label, sheet: paper }) => {
+      const onPaper = withReadings(paper, found.ofVehicle);
+      return { label, onPaper, asked: ruling.apply(onPaper) };
+    });
+  return figuresFor(places, sheet, ruling.duty, (asked, plug) => ruling.settle(asked, plug));
+}
 
 /** What would be stored of a judgement. */
 function told({ judgement: { findings, verdict }, evidence }: JudgedCandidate) {
@@ -76,8 +105,15 @@ const bare = ({ outcome, caseId, figures, onlyAt }: Pick<SharedFinding, 'outcome
   JSON.stringify([outcome, caseId, onlyAt, Object.entries(figures).sort(([a], [b]) => (a < b ? -1 : 1))]);
 
 /** Whether a customer who was told the one would have to be told the other. */
-const differs = (line: LineRow, { judgement: { verdict, findings } }: JudgedCandidate): boolean =>
-  line.verdict !== verdict || (line.findings ?? []).map(bare).join() !== findings.map(bare).join();
+const differs = (
+  line: LineRow,
+  { judgement: { verdict, findings } }: JudgedCandidate,
+  figures: readonly SetUpFigures[],
+): boolean =>
+  line.verdict !== verdict ||
+  (line.findings ?? []).map(bare).join() !== findings.map(bare).join() ||
+  // What was judged before figures were told with it is no other judgement for that.
+  (line.set_up !== null && !isDeepStrictEqual(line.set_up, figures));
 
 export interface JudgedAgain {
   readonly line: LineRow;
@@ -113,10 +149,10 @@ export async function judgeLinesAgain(
     for (const line of own) {
       const candidate = judged?.candidates.find((c) => c.part.id === line.part_id);
       if (!judged || !candidate) continue;
-      const changed = differs(line, candidate);
+      const changed = differs(line, candidate, figuresToSet(judged, candidate, found));
       again.push({ line, verdict: candidate.judgement.verdict, differs: changed });
       if (store === 'none' || (store === 'changed' && !changed)) continue;
-      await addJudgement(trx, { slip_line_id: line.id, ...toldRow(staff, judged, candidate, cause) });
+      await addJudgement(trx, { slip_line_id: line.id, ...toldRow(staff, judged, candidate, { cause, found }) });
       await changeLineRow(trx, line.id, { positions: [...candidate.servedAt] });
     }
   }

@@ -1,5 +1,6 @@
 import { HELD_STATES } from '@brackenfell/core/authenticity/batch-states';
 import { sql, type InferResult, type Insertable, type Updateable } from 'kysely';
+import { gapsOfLine } from './gap-store.ts';
 import { recordedAfter } from '../history/store.ts';
 import type { JudgementTable, SlipLineTable } from '../db/tables/counter.ts';
 import type { Database, Writing } from '../db/database.ts';
@@ -28,6 +29,7 @@ export const linesOf = (db: Database, slipId: string) =>
             'judgement.verdict',
             'judgement.reason',
             'judgement.findings',
+            'judgement.set_up',
             'judgement.at',
             'staff.name as judged_by',
           ])
@@ -72,6 +74,8 @@ export const linesOf = (db: Database, slipId: string) =>
       'latest.verdict',
       'latest.reason',
       'latest.findings',
+      'latest.set_up',
+      gapsOfLine.as('gaps'),
       'latest.at as judged_at',
       'latest.judged_by',
     ])
@@ -162,9 +166,11 @@ const judgedAfter = (made: string, told: NewLine['judgement']) =>
   told === undefined
     ? sql<{ id: string }>`(select id from ${sql.ref(made)} where false)`
     : sql<{ id: string }>`(
-          insert into judgement (slip_line_id, staff_id, catalogue_version, rules_version, cause, verdict, reason, findings)
+          insert into judgement (slip_line_id, staff_id, catalogue_version, rules_version, cause, verdict, reason, findings,
+                                 set_up)
           select id, ${told.staff_id}::bigint, ${told.catalogue_version}::bigint, ${told.rules_version}::int, ${told.cause}::text,
-                 ${told.verdict}::text, ${told.reason}::text, ${told.findings}::jsonb from ${sql.ref(made)} returning id)`;
+                 ${told.verdict}::text, ${told.reason}::text, ${told.findings}::jsonb,
+                 ${told.set_up ?? null}::jsonb from ${sql.ref(made)} returning id)`;
 
 export async function changeLineRow(trx: Writing, lineId: string, change: Updateable<SlipLineTable>): Promise<void> {
   await trx.updateTable('slip_line').set(change).where('id', '=', lineId).execute();

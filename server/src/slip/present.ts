@@ -54,6 +54,8 @@ function lineView(
         : { batchId: line.batch_id, code: line.batch_code!, state: line.batch_state!, seller: line.batch_seller! },
     held: open.find(({ lineId, kind }) => lineId === line.id && HELD_BACK.includes(kind))?.says ?? null,
     proof: inspections.find(({ slipLineId }) => slipLineId === line.id) ?? null,
+    setUp: line.set_up ?? [],
+    gaps: line.gaps.map(({ at, ...gap }) => ({ ...gap, at: new Date(at).toISOString() })),
     review: line.review,
   };
 }

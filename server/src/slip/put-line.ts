@@ -104,7 +104,7 @@ export async function putLine(
       review: null,
     },
     staffId: staff.id,
-    judgement: judged && candidate && toldRow(staff, judged, candidate, null),
+    judgement: judged && candidate && toldRow(staff, judged, candidate, { cause: null, found: layFound(rows) }),
     after: { part: part.printed, kind },
   });
   // The other half of a pair is told by what now stands beside it.

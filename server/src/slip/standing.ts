@@ -1,6 +1,7 @@
 import { isHeld } from '@brackenfell/core/authenticity/batch-states';
 import { FACTS, factNow, type FactId } from '@brackenfell/core/facts/facts';
 import { openMatters, type LineStanding } from '@brackenfell/core/slip/open-matters';
+import { piecesToReturn } from '@brackenfell/core/set-up/set-up-points';
 import type { OpenMatter } from '@brackenfell/contract/open-matter';
 import type { LineRow } from './line-store.ts';
 
@@ -23,6 +24,7 @@ export function lineStanding(line: LineRow): LineStanding {
       line.batch_id === null
         ? null
         : { code: line.batch_code!, isHeld: isHeld(line.batch_state), onHand: line.batch_on_hand! },
+    piecesToReturn: piecesToReturn({ quantity: line.quantity, figures: line.set_up ?? [], gaps: line.gaps }),
     heldOnShelf: Number(line.held_on_shelf ?? 0),
     onHand: line.on_hand ?? 0,
   };

@@ -19,6 +19,8 @@ export type OutboxWrite = Extract<
   | 'mendNote'
   | 'addReading'
   | 'withdrawReading'
+  | 'addGapReading'
+  | 'withdrawGapReading'
   | 'chooseOnSlip'
   | 'keepOnSlip'
   | 'receiveDelivery'

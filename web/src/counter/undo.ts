@@ -80,6 +80,12 @@ export function inverseOf({ name, request }: SlipCall, before: Slip | undefined,
         }
       );
     }
+    case 'addGapReading':
+      return {
+        says: `the last gap of plug ${String(body.piece)} taken back`,
+        name: 'withdrawGapReading',
+        request: { ...ofLine(slipId, lineId), body: { piece: body.piece, which: 'last' } },
+      };
     case 'chooseOnSlip': {
       const rule = request.params?.rule ?? '';
       const was = before?.rules.find((one) => one.rule === rule);

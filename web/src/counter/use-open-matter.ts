@@ -12,6 +12,7 @@ export const MATTER_ACTS: Readonly<Record<OpenMatter['kind'], string>> = {
   'waits-for-supervisor': 'Supervisor’s release',
   'batch-held': 'Name another batch',
   'batch-not-named': 'Name the batch',
+  'piece-to-return': 'To its gap',
   'not-on-shelf': 'Change how many',
 };
 
@@ -41,6 +42,9 @@ export function useOpenMatter(slip: Slip) {
       case 'batch-held':
       case 'batch-not-named':
         ask('batch');
+        break;
+      case 'piece-to-return':
+        go('/counter/set-up', { line: line.lineId });
         break;
       case 'not-on-shelf':
         ask('quantity');

@@ -12,6 +12,7 @@ import { useSession } from '../session/use-session.ts';
 /** The tray first: it is what one goes to from the engine. */
 const PartsStage = room(async () => (await import('../tray/parts-stage.tsx')).PartsStage);
 const PartPage = room(async () => (await import('../part/part-page.tsx')).PartPage);
+const SetUpStage = room(async () => (await import('../set-up/set-up-stage.tsx')).SetUpStage);
 const BeginInspection = room(async () => (await import('../authenticity/begin-inspection.tsx')).BeginInspection);
 const ProofStage = room(async () => (await import('../authenticity/proof-stage.tsx')).ProofStage);
 const BatchesPage = room(async () => (await import('../quarantine/batches-page.tsx')).BatchesPage);
@@ -26,6 +27,9 @@ const GraphPage = room(async () => (await import('../interchange/graph-page.tsx'
 const DimensionPage = room(async () => (await import('../dimensions/dimension-page.tsx')).DimensionPage);
 const SparkPage = room(async () => (await import('../sums/spark-page.tsx')).SparkPage);
 const FeelersPage = room(async () => (await import('../sums/feelers-page.tsx')).FeelersPage);
+const TorquePage = room(async () => (await import('../sums/torque-page.tsx')).TorquePage);
+const WearPage = room(async () => (await import('../sums/wear-page.tsx')).WearPage);
+const ConvertPage = room(async () => (await import('../sums/convert-page.tsx')).ConvertPage);
 const PeoplePage = room(async () => (await import('../session/people-page.tsx')).PeoplePage);
 const HelpPage = room(async () => (await import('../help/help-page.tsx')).HelpPage);
 const HouseRulesPage = room(async () => (await import('../house-rules/house-rules-page.tsx')).HouseRulesPage);
@@ -58,6 +62,7 @@ export function App() {
                 <Route path="counter/parts" element={<PartsStage />} />
                 <Route path="counter/proof" element={<BeginInspection />} />
                 <Route path="counter/proof/:inspectionId" element={<ProofStage />} />
+                <Route path="counter/set-up" element={<SetUpStage />} />
                 <Route path="quarantine" element={<Navigate to="/quarantine/batches" replace />} />
                 <Route path="quarantine/batches" element={<BatchesPage />} />
                 <Route path="quarantine/batches/:batchId" element={<BatchesPage />} />
@@ -77,6 +82,9 @@ export function App() {
                 <Route path="sums" element={<Navigate to="/sums/feelers" replace />} />
                 <Route path="sums/spark" element={<SparkPage />} />
                 <Route path="sums/feelers" element={<FeelersPage />} />
+                <Route path="sums/torque" element={<TorquePage />} />
+                <Route path="sums/wear" element={<WearPage />} />
+                <Route path="sums/convert" element={<ConvertPage />} />
                 <Route path="people" element={<PeoplePage />} />
                 <Route path="help" element={<HelpPage />} />
                 <Route path="house-rules" element={<HouseRulesPage />} />

@@ -1,5 +1,8 @@
 import { counted } from '@brackenfell/core/words/counted';
 import { useLocation } from 'react-router';
+import type { Slip } from '@brackenfell/contract/slip';
+import { piecesToReturn, setUpPoints } from '@brackenfell/core/set-up/set-up-points';
+import { sayIn } from '@brackenfell/core/fitment/say';
 import { Mark } from '../controls/mark.tsx';
 import { useEngine } from '../engine/use-engine.ts';
 import { useCounter } from '../counter/use-counter.ts';
@@ -28,11 +31,12 @@ export function StageStrip() {
       : lines > 0
         ? 'not looked at'
         : 'from a number';
+  const { need: setUpNeed, mark: setUpMark } = sayNeed(slip.data);
   const stages = [
     { key: '1', name: 'Engine', need: engineNeed, to: '/counter/engine', mark: engineId ? 'match' : 'unknown' },
     { key: '2', name: 'Parts', need: partsNeed, to: '/counter/parts', mark: openQuestions > 0 ? 'unknown' : undefined },
     { key: '3', name: 'Proof', need: proofNeed, to: '/counter/proof', mark: anySuspect ? 'refuse' : undefined },
-    { key: '4', name: 'Set-up', need: 'not built yet' },
+    { key: '4', name: 'Set-up', need: setUpNeed, to: '/counter/set-up', mark: setUpMark },
     { key: '5', name: 'Hand-over', need: 'not built yet' },
     { key: '6', name: 'Old parts', need: 'not built yet' },
   ] as const;
@@ -69,3 +73,17 @@ export function StageStrip() {
     </nav>
   );
 }
+
+/** What setting up still needs, over all lines of plugs. */
+function sayNeed(slip: Slip | undefined): { readonly need: string; readonly mark?: 'match' | 'unknown' | 'refuse' } {
+  const lines = (slip?.lines ?? [])
+    .filter(({ setUp }) => setUp.length > 0)
+    .map(({ quantity, setUp, gaps }) => ({ quantity, figures: setUp, gaps }));
+  if (lines.length === 0) return { need: 'needs a plug' };
+  if (lines.some((line) => piecesToReturn(line).length > 0)) return { need: 'a plug goes back', mark: 'refuse' };
+  const open = lines.flatMap((line) => setUpPoints(line, COUNTING)).length;
+  return open === 0 ? { need: 'nothing open', mark: 'match' } : { need: `${open} open`, mark: 'unknown' };
+}
+
+/** Points are only counted here. */
+const COUNTING = sayIn('metric');

@@ -5,6 +5,7 @@ const TITLES: readonly (readonly [start: string, title: string])[] = [
   ['/counter/engine', 'Engine'],
   ['/counter/parts', 'Parts'],
   ['/counter/proof', 'Proof'],
+  ['/counter/set-up', 'Set-up'],
   ['/parts', 'Part'],
   ['/engines', 'Engine card'],
   ['/catalogue/audit', 'Audit'],
@@ -15,6 +16,9 @@ const TITLES: readonly (readonly [start: string, title: string])[] = [
   ['/house-rules', 'House rules'],
   ['/sums/feelers', 'Feelers'],
   ['/sums/spark', 'Spark demand'],
+  ['/sums/torque', 'Torque'],
+  ['/sums/wear', 'Wear'],
+  ['/sums/convert', 'Conversions'],
   ['/help', 'Getting started'],
   ['/people', 'Sign-ins and people'],
 ];

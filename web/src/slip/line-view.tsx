@@ -1,4 +1,9 @@
 import { printClock } from '@brackenfell/core/words/moments';
+import { sayIn } from '@brackenfell/core/fitment/say';
+import { sayFigures } from '@brackenfell/core/set-up/say-figures';
+import { useSettings } from '../settings/settings.ts';
+import { Fragment } from 'react';
+import type { SetUpFigures } from '@brackenfell/core/set-up/told-figures';
 import type { SlipLine } from '@brackenfell/contract/slip';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
@@ -107,6 +112,9 @@ export function LineView({ line, engines, picked, acts }: LineViewProps) {
       <span className={own ? 'text-soft' : 'num font-medium'}>
         {own ? 'not sold' : printPrice(line.unitPriceMinor === null ? null : line.unitPriceMinor * line.quantity)}
       </span>
+      {line.setUp.map((figures) => (
+        <SetUpLines key={figures.at.join()} figures={figures} isOne={line.setUp.length === 1} />
+      ))}
       {acts && (
         <span className="col-span-2 col-start-3 flex flex-wrap gap-x-1">
           {acts.release && (
@@ -139,5 +147,28 @@ export function LineView({ line, engines, picked, acts }: LineViewProps) {
         </span>
       )}
     </li>
+  );
+}
+
+/** What is to be set at these places, and who says so. */
+function SetUpLines({ figures, isOne }: { readonly figures: SetUpFigures; readonly isOne: boolean }) {
+  const said = sayFigures(figures, sayIn(useSettings().units));
+  return (
+    <dl className="col-span-3 col-start-2 grid grid-cols-[3rem_1fr] pt-0.5 text-xs" aria-label="Set-up">
+      {!isOne && (
+        <>
+          <dt className="text-slate">At</dt>
+          <dd className="num">{figures.at.join(', ')}</dd>
+        </>
+      )}
+      {said.map(({ what, says }) => (
+        <Fragment key={what}>
+          <dt className="text-slate">{what}</dt>
+          <dd className="num">{says}</dd>
+        </Fragment>
+      ))}
+      <dt className="text-slate">By</dt>
+      <dd className="text-soft">{[...new Set(said.map(({ source }) => source))].join('; ')}</dd>
+    </dl>
   );
 }

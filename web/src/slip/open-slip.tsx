@@ -12,12 +12,16 @@ import { LineView, mayBeReleased } from './line-view.tsx';
 import { slipSheet } from '../counter/slip-sheet.ts';
 import { OpenList } from './open-list.tsx';
 import { printDocket } from '../counter/print-docket.ts';
+import { setUpMatters } from './set-up-matters.ts';
+import { useSettings } from '../settings/settings.ts';
+import { sayIn } from '@brackenfell/core/fitment/say';
 import { SlipDetails } from './slip-details.tsx';
 import { slipCall } from '../counter/slip-call.ts';
 import { SlipNotes } from './slip-notes.tsx';
 import { useSlipWrite, useUnsent } from '../counter/slip-outbox.ts';
 import { SlipSheets } from './slip-sheets.tsx';
 import { UnsentList } from '../counter/unsent-list.tsx';
+import { useCounter } from '../counter/use-counter.ts';
 import { useLineActs } from '../counter/use-line-acts.ts';
 import { useOpenMatter } from '../counter/use-open-matter.ts';
 
@@ -26,6 +30,7 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
   const write = useSlipWrite();
   const unsent = useUnsent(slip.slipId);
   const openMatter = useOpenMatter(slip);
+  const { go } = useCounter();
   const [inPane, setInPane] = useState(false);
   const [pickedLine, pickLine] = useState(0);
   const at = Math.min(pickedLine, slip.lines.length - 1);
@@ -33,6 +38,11 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
   const params = { slipId: slip.slipId };
   const held = { state: slip.state, holderId: slip.holderId };
   const mine = mayWrite(held, me);
+  const toSetUp = (lineId: string) => go('/counter/set-up', { line: lineId });
+  const [first] = slip.open;
+  const [toSet] = setUpMatters(slip, sayIn(useSettings().units));
+  const nextOpen =
+    first && slip.lines.length > 0 ? () => openMatter(first) : toSet ? () => toSetUp(toSet.lineId) : undefined;
   const { remove, stepBack, changeQuantity, prove } = useLineActs(slip, mine);
 
   useKeys(
@@ -42,9 +52,7 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
       { press: 'z', does: 'Step back: undo the last thing done on the slip', run: stepBack },
       { press: ']', does: inPane ? 'Back to the desk' : 'Into the slip’s lines', run: () => setInPane(!inPane) },
       { press: '[', does: inPane ? 'Back to the desk' : 'Into the slip’s lines', run: () => setInPane(!inPane) },
-      ...(slip.open[0] && slip.lines.length > 0
-        ? [{ press: '.', does: 'The next open item', run: () => openMatter(slip.open[0]!) }]
-        : []),
+      ...(nextOpen ? [{ press: '.', does: 'The next open item', run: nextOpen }] : []),
       ...(mine ? collectKeys : []),
     ],
     { yields: true },
@@ -127,7 +135,7 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
             />
           ))}
         </ol>
-        <OpenList slip={slip} onAnswer={openMatter} />
+        <OpenList slip={slip} onAnswer={openMatter} onSetUp={toSetUp} />
         <SlipNotes slip={slip} me={me} />
       </div>
       <dl className="slip-sums border-t border-line">

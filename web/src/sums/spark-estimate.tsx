@@ -4,7 +4,7 @@ import { operatingPoints, type OperatingPointId } from '@brackenfell/core/spark-
 import { listed } from '@brackenfell/core/words/counted';
 import { Mark } from '../controls/mark.tsx';
 import type { MarkKind } from '../controls/mark-shapes.ts';
-import { SparkChart } from './spark-chart.tsx';
+import { SparkChart } from '../set-up/spark-chart.tsx';
 import type { SparkAsked } from './spark-inputs.ts';
 
 type Judged = Extract<RangeJudgement, { kind: 'judged' }>;
@@ -85,7 +85,18 @@ export function Estimate({ asked, say }: EstimateProps) {
             : `The widest that keeps 30% as set and 15% at the end: ${say.quantity('gap', advice.gapMm)}.`
           : 'No gap of this range keeps 30% as set and 15% at the end: a coil of more energy and rated voltage, a finer tip, or a closer gap where the engine allows it.'}
       </p>
-      <SparkChart asked={asked} point={point} says={`${told} Drawn for ${POINT_WORDS[point.id].toLowerCase()}.`} />
+      <SparkChart
+        drawn={{
+          setting,
+          plug,
+          makers: range,
+          asked: range,
+          end: { growthMm: GROWTH_MM, lifeUsed: 1 },
+          gapMm: range.high,
+        }}
+        point={point}
+        says={`${told} Drawn for ${POINT_WORDS[point.id].toLowerCase()}.`}
+      />
       <Points fresh={fresh} worn={worn} />
       <p className="max-w-2xl text-soft">
         An estimate to judge gaps by, ±10% and more: full filling, mixture and wear as is usual. The drawing is of the

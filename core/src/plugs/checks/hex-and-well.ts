@@ -1,17 +1,6 @@
 import { defineCheck } from '../../fitment/define-check.ts';
 import { within } from '../../fitment/tolerance.ts';
-
-/** 16 mm and 5/8 in, 20.8 mm and 13/16 in are one size. Plugs: Hex and well. */
-export const SAME_HEX_MM = 0.25;
-const THIN_WALL_MM = 1.5;
-/** Free play a socket needs in the well. */
-const SOCKET_PLAY_MM = 0.5;
-/** Plug hexes for which the trade makes sockets of either point count, mm. */
-const SOCKET_SIZES_MM = [14, 16, 18, 19, 20.8] as const;
-
-/** Outer diameter of a thin-wall socket for a hex, mm. */
-export const socketOuterMm = (acrossFlatsMm: number): number =>
-  acrossFlatsMm / Math.cos(Math.PI / 6) + 2 * THIN_WALL_MM;
+import { SAME_HEX_MM, SOCKET_PLAY_MM, SOCKET_SIZES_MM, socketOuterMm } from '../socket.ts';
 
 const base = {
   'plug.hexMm': 16,

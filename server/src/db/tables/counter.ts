@@ -3,6 +3,10 @@ import type { Finding } from '@brackenfell/contract/tray';
 import type { SlipKept } from '@brackenfell/contract/slip';
 import type { Role } from '@brackenfell/contract/endpoint';
 import type { FactId } from '@brackenfell/core/facts/facts';
+import type { OwnedBlade } from '@brackenfell/core/gap/blade-sets';
+import type { GapStage } from '@brackenfell/core/gap/gap-desk';
+import type { SetUpFigures } from '@brackenfell/core/set-up/told-figures';
+import type { GapHow } from '@brackenfell/contract/set-up';
 import type { Verdict } from '@brackenfell/core/fitment/verdict';
 import type { ReadingHow } from '@brackenfell/core/slip/piece-readings';
 import type { EndReason, SlipState } from '@brackenfell/core/slip/slip-states';
@@ -119,6 +123,28 @@ export interface JudgementTable {
   at: Generated<Date>;
   /** What changed since the judgement before: `rule:…`, `slip`; null for the first. */
   cause: string | null;
+  /** What is to be set, as it was told; null for what is no plug, and for what was judged before it was told. */
+  set_up: Json<SetUpFigures[]> | null;
+}
+/** A piece's gap as it was read; taken back, never changed. */
+export interface GapReadingTable {
+  id: Key;
+  slip_line_id: string;
+  piece: number;
+  stage: GapStage;
+  gap_mm: number;
+  how: GapHow;
+  device: string | null;
+  staff_id: string;
+  at: Generated<Date>;
+  withdrawn_at: Generated<Date | null>;
+}
+/** Append-only: the latest list of the shop's blades stands. */
+export interface BladesOwnedTable {
+  id: Key;
+  blades: Json<OwnedBlade[]>;
+  staff_id: string;
+  at: Generated<Date>;
 }
 /** Append-only: the latest choice of a rule stands. */
 export interface HouseRuleChoiceTable {

@@ -1,0 +1,200 @@
+import { sayIn, type Say } from '@brackenfell/core/fitment/say';
+import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
+import { systemOf } from '@brackenfell/core/quantities/format-quantity';
+import { clampOverIntended, cutFor, sayClamp } from '@brackenfell/core/torque/compound';
+import { askWrench, type WrenchAnswer } from '@brackenfell/core/torque/wrench';
+import { Choice } from '../controls/choice.tsx';
+import { Mark } from '../controls/mark.tsx';
+import { plainFigure } from '../measuring/reading-field.tsx';
+import { TorquePanel, torqueWords } from '../set-up/torque-panel.tsx';
+import { useSettings } from '../settings/settings.ts';
+import { CopyText } from './copy-text.tsx';
+import { chosen } from './spark-inputs.ts';
+import { SumField } from './sum-field.tsx';
+import { SumPage } from './sum-page.tsx';
+import { CONDITIONS, METALS, readTorqueSum, SHEETS, THREADS, USED_ON } from './torque-inputs.ts';
+import { useTyped } from './use-typed.ts';
+
+const WRENCH_WORDS: Readonly<Record<Exclude<WrenchAnswer['kind'], 'set' | 'lever-too-short'>, string>> = {
+  'below-scale': 'under its scale: a smaller wrench',
+  'above-scale': 'over its scale: a larger wrench',
+  'low-on-scale': 'under a fifth of its top figure, where it is not true: a smaller wrench',
+};
+
+/** How far a plug is tightened, from the sheets at hand: sources, slips that multiply, and what a wrench is set to. */
+export function TorquePage() {
+  const { typed, text, set } = useTyped();
+  const { units } = useSettings();
+  const say = sayIn(units);
+  const { readings, desk, context } = readTorqueSum(typed, units);
+  const choice = (
+    name: string,
+    label: string,
+    options: readonly { readonly value: string; readonly says: string }[],
+  ) => (
+    <Choice
+      label={label}
+      labelClass=""
+      value={chosen(typed, name, options)}
+      options={options}
+      onChange={(value) => set(name, value)}
+      className="grid grid-cols-[1fr_8.5rem] items-center gap-2"
+    />
+  );
+  const setTo =
+    text('set').trim() === ''
+      ? undefined
+      : readQuantity(text('set'), 'plug-torque', { system: systemOf(units), context });
+  const wrench = wrenchOf(text('scale'), units);
+  const answer = desk.answer;
+  const used = chosen(typed, 'used', USED_ON);
+  const lines = answer ? said(desk.answer, say, torqueWords(desk, say, false)) : [];
+  return (
+    <SumPage
+      title="Torque"
+      about="Every sheet at hand brought to one, for this thread and metal."
+      answerLabel="How far it is tightened"
+      fields={
+        <>
+          {choice('thread', 'Thread and seat', THREADS)}
+          {choice('metal', 'Head', METALS)}
+          {SHEETS.map(({ name, on, label }, i) => {
+            const reading = readings[name];
+            return (
+              <div key={name} className="grid gap-1">
+                <SumField
+                  label={label}
+                  text={text(name)}
+                  first={i === 0}
+                  example={i === 0 ? '25 N·m' : ''}
+                  reading={reading?.kind === 'pair' ? undefined : reading}
+                  wrong={reading?.kind === 'pair' ? reading.question : undefined}
+                  onType={(value) => set(name, value)}
+                />
+                {text(name) !== '' && choice(on, '  meant', CONDITIONS)}
+              </div>
+            );
+          })}
+          <h2 className="pt-1 font-semibold">On the thread, and set to</h2>
+          {choice('used', 'On the thread', USED_ON)}
+          <SumField
+            label="Wrench was set to"
+            text={text('set')}
+            reading={setTo}
+            onType={(value) => set('set', value)}
+          />
+          <h2 className="pt-1 font-semibold">Wrench</h2>
+          <SumField
+            label="Its scale"
+            text={text('scale')}
+            example="5-50 N·m"
+            reading={wrench.reading}
+            onType={(value) => set('scale', value)}
+          />
+          {(
+            [
+              ['lever', 'Drive to grip mark, mm'],
+              ['extension', 'Extension in line, mm'],
+              ['angle', 'Its angle to the handle, °'],
+            ] as const
+          ).map(([name, label]) => (
+            <SumField key={name} label={label} text={text(name)} onType={(value) => set(name, value)} />
+          ))}
+        </>
+      }
+    >
+      <TorquePanel desk={desk} at={undefined} say={say} withThreads={false} />
+      {answer && (
+        <section aria-label="On this thread" className="grid gap-1">
+          <h2 className="text-lead font-semibold">On this thread</h2>
+          {answer.condition === 'dry' ? (
+            <p>
+              The same clamp: dry <b className="num">{say.quantity('plug-torque', answer.aimNm)}</b>, oiled{' '}
+              <b className="num">{say.quantity('plug-torque', answer.aimNm * cutFor('oil'))}</b>, with anti-seize{' '}
+              <b className="num">{say.quantity('plug-torque', answer.aimNm * cutFor('anti-seize'))}</b>.
+            </p>
+          ) : (
+            <p>The figure is not stated dry: it is not cut.</p>
+          )}
+          {setTo?.kind === 'read' && setTo.low === setTo.high && (
+            <Clamp
+              clamp={clampOverIntended({
+                meantNm: answer.aimNm,
+                meantOn: answer.condition === 'with-compound' ? 'anti-seize' : 'dry',
+                setNm: setTo.low,
+                usedOn: used,
+              })}
+            />
+          )}
+        </section>
+      )}
+      {answer && wrench.scale && (
+        <WrenchSays
+          answer={askWrench(
+            answer.aimNm * cutFor(answer.condition === 'dry' ? used : 'dry'),
+            wrench.scale,
+            extensionOf(text),
+          )}
+          say={say}
+        />
+      )}
+      <CopyText title="Torque" lines={lines} />
+    </SumPage>
+  );
+}
+
+const said = (
+  { lowNm, highNm, aimNm }: { readonly lowNm: number; readonly highNm: number; readonly aimNm: number },
+  say: Say,
+  words: readonly string[],
+): readonly string[] => [
+  `${say.quantity('plug-torque', aimNm)}, in ${say.span('plug-torque', { low: lowNm, high: highNm })}`,
+  ...words,
+];
+
+/** A wrench's scale: two figures of one unit. */
+function wrenchOf(text: string, units: ReturnType<typeof useSettings>['units']) {
+  const reading = text.trim() === '' ? undefined : readQuantity(text, 'fastener-torque', { system: systemOf(units) });
+  const scale =
+    reading?.kind === 'read' && reading.low < reading.high ? { lowNm: reading.low, highNm: reading.high } : undefined;
+  return { reading, scale };
+}
+
+/** An extension as it is typed; undefined until all three are. */
+function extensionOf(text: (name: string) => string) {
+  const [leverMm, extensionMm, angleDeg] = ['lever', 'extension', 'angle'].map((name) => plainFigure(text(name)));
+  return leverMm === undefined || extensionMm === undefined || leverMm <= 0
+    ? undefined
+    : { leverMm, extensionMm, angleDeg: angleDeg ?? 0 };
+}
+
+function Clamp({ clamp }: { readonly clamp: number }) {
+  const { word, says } = sayClamp(clamp);
+  return (
+    <p className="flex items-start gap-1.5">
+      <span className="pt-0.5">
+        <Mark kind={word === 'as-meant' ? 'match' : 'refuse'} />
+      </span>
+      <span>
+        As set it clamps <b className="num font-semibold">{Math.round(clamp * 100)}%</b> of what is meant. {says}
+      </span>
+    </p>
+  );
+}
+
+function WrenchSays({ answer, say }: { readonly answer: WrenchAnswer; readonly say: Say }) {
+  return (
+    <section aria-label="The wrench" className="grid gap-1">
+      <h2 className="text-lead font-semibold">The wrench</h2>
+      {answer.kind === 'lever-too-short' ? (
+        <p>The extension shortens the lever to half or less: no figure is given for it.</p>
+      ) : (
+        <p className="flex items-center gap-1.5">
+          <Mark kind={answer.kind === 'set' ? 'match' : 'refuse'} />
+          Set to <b className="num font-semibold">{say.quantity('fastener-torque', answer.setNm)}</b>
+          {answer.kind === 'set' ? ': on its scale.' : `: ${WRENCH_WORDS[answer.kind]}.`}
+        </p>
+      )}
+    </section>
+  );
+}

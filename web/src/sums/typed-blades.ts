@@ -1,0 +1,50 @@
+import { ownedBlade, type OwnedBlade } from '@brackenfell/core/gap/blade-sets';
+import { listed } from '@brackenfell/core/words/counted';
+
+/** The two lists as they are typed, sizes apart by spaces or commas. */
+export interface TypedBlades {
+  readonly mm: string;
+  readonly thou: string;
+}
+
+export type ReadBlades =
+  { readonly kind: 'read'; readonly blades: readonly OwnedBlade[] } | { readonly kind: 'wrong'; readonly says: string };
+
+export const printBlades = (blades: readonly OwnedBlade[], unit: OwnedBlade['unit']): string =>
+  blades
+    .filter((blade) => blade.unit === unit)
+    .map(({ size }) => (unit === 'mm' ? size.toFixed(2) : String(size)))
+    .join(' ');
+
+/** A list's sizes: apart by spaces or semicolons, or by commas where the decimals are points. */
+const sizesOf = (text: string): string[] => {
+  const apart = text.includes('.') ? /[\s;,]+/ : /[\s;]+|,(?=\s)/;
+  return text
+    .trim()
+    .split(apart)
+    .map((size) => size.replace(',', '.'))
+    .filter((size) => size !== '');
+};
+
+/** Thicker than this a metric size is a thousandth by mistake, and one under it in thousandths a millimetre. */
+const BLADE_MM = { least: 0.01, most: 2.2 } as const;
+
+/** Reads both lists; a size that no blade has is told, never left out. */
+export function readBlades(typed: TypedBlades): ReadBlades {
+  const wrong: string[] = [];
+  const blades = (['mm', 'thou'] as const).flatMap((unit) =>
+    sizesOf(typed[unit]).flatMap((text): OwnedBlade[] => {
+      const blade = ownedBlade.safeParse({ size: Number(text), unit });
+      const isOdd = unit === 'mm' ? Number(text) > BLADE_MM.most || Number(text) < BLADE_MM.least : Number(text) < 1;
+      if (blade.success && !isOdd) return [blade.data];
+      wrong.push(`${text} ${unit}`);
+      return [];
+    }),
+  );
+  if (wrong.length > 0)
+    return { kind: 'wrong', says: `No feeler blade is ${listed(wrong, 'or')}: look at the unit again.` };
+  const once = blades.filter(
+    (blade, i) => blades.findIndex(({ size, unit }) => size === blade.size && unit === blade.unit) === i,
+  );
+  return once.length === 0 ? { kind: 'wrong', says: 'Name at least one blade.' } : { kind: 'read', blades: once };
+}
