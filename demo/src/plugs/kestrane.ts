@@ -39,7 +39,7 @@ export const kestrane = [
     ['KN 419G-65NR', { ...h('65'), ...NICKEL }, [16, 'B1', 310]],
   ]),
   ...family('kestrane', { ...SLIM_14, ...DOUBLE_IRIDIUM, 'plug.gapMm': 0.65 }, [
-    ['KN 419G-65IR', h('65'), [18, 'B5', 1340], alsoKnownAs(4196503, '19G65IR')],
+    ['KN 419G-65IR', { ...h('65'), 'plug.lifeKm': 60_000 }, [18, 'B5', 1340], alsoKnownAs(4196503, '19G65IR')],
     ['KN 419G-63IR', h('63'), [6, 'B5', 1340]],
     ['KN 419G-67IR', h('67'), [12, 'B5', 1380]],
     ['KN 419G-69IR', h('69'), [6, 'B5', 1450]],

@@ -1,14 +1,12 @@
 import { useState } from 'react';
-import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
-import { systemOf } from '@brackenfell/core/quantities/format-quantity';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import type { SlipLine } from '@brackenfell/contract/slip';
-import { useDraft } from '../controls/draft.ts';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { useKeys } from '../keys/keys.ts';
 import { useSettings } from '../settings/settings.ts';
 import { GapStrip } from './gap-strip.tsx';
+import { TypedGap } from './typed-gap.tsx';
 import type { GapSeries } from './use-gap-series.ts';
 
 interface GapPanelProps {
@@ -128,80 +126,5 @@ export function GapPanel({ line, series, mayWrite }: GapPanelProps) {
         />
       )}
     </section>
-  );
-}
-
-interface TypedGapProps {
-  readonly draft: string;
-  readonly of: string;
-  readonly onNote: (gapMm: number) => void;
-  readonly onClose: () => void;
-}
-
-/** A gap as it is typed, in any unit: what it is read as stands beside it, and a doubtful one is asked back. */
-function TypedGap({ draft, of, onNote, onClose }: TypedGapProps) {
-  const { units } = useSettings();
-  const { text, set, clear } = useDraft(draft);
-  const say = sayIn(units);
-  const reading = text.trim() === '' ? undefined : readQuantity(text, 'gap', { system: systemOf(units) });
-  const value = reading?.kind === 'read' && reading.low === reading.high ? reading.low : undefined;
-  const remark =
-    reading === undefined
-      ? 'Enter writes it down, Esc leaves it.'
-      : reading.kind === 'read'
-        ? value === undefined
-          ? 'One figure: this is one plug.'
-          : `${say.quantity('gap', value)}${reading.said ? `. ${reading.said}` : ''}`
-        : reading.kind === 'asked'
-          ? reading.question
-          : reading.kind === 'open'
-            ? 'A gap has no such reading.'
-            : reading.why;
-  return (
-    <form
-      className="flex flex-wrap items-center gap-2 pt-1"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (value === undefined) return;
-        clear();
-        onNote(value);
-      }}
-      onKeyDown={(event) => {
-        if (event.key !== 'Escape') return;
-        event.preventDefault();
-        onClose();
-      }}
-    >
-      <label className="flex items-center gap-2">
-        <span>Gap of {of}</span>
-        <input
-          className="field num w-36"
-          autoFocus
-          value={text}
-          maxLength={24}
-          spellCheck={false}
-          onChange={(event) => set(event.target.value)}
-        />
-      </label>
-      <span className={reading && reading.kind !== 'read' ? 'text-madder' : 'text-soft'} aria-live="polite">
-        {remark}
-      </span>
-      {reading?.kind === 'asked' &&
-        reading.likely
-          .filter(({ plausible, low, high }) => plausible && low === high)
-          .map((likely) => (
-            <button
-              key={likely.label}
-              type="button"
-              className="button-plain"
-              onClick={() => {
-                clear();
-                onNote(likely.low);
-              }}
-            >
-              <span className="num">{likely.label}</span>
-            </button>
-          ))}
-    </form>
   );
 }
