@@ -18,9 +18,9 @@ const project = (name, extra = {}) => ({
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   // Generous: a shared machine can be ten times slower than itself, and no test is about speed.
   testTimeout: 90_000,
-  // The d3 modules are published as ES modules alone.
-  transform: { '\\.tsx?$': swc, 'node_modules/(d3-[a-z]+|internmap)/.*\\.m?js$': swc },
-  transformIgnorePatterns: ['node_modules/(?!(d3-[a-z]+|internmap)/)'],
+  transform: { '\\.tsx?$': swc },
+  // The d3 modules are .mjs, which jest never transforms: their plain scripts are read.
+  moduleNameMapper: { '^(d3-[a-z-]+)$': '<rootDir>/../node_modules/$1/dist/$1.js' },
   ...extra,
 });
 

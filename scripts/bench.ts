@@ -8,7 +8,7 @@ import { DIST, ROOT, scratchFolder } from './places.ts';
 import { withThrowawayDatabase } from './throwaway-database.ts';
 
 const BENCH_BUNDLES = join(DIST, 'bench');
-const BENCHES = ['proof-simulation', 'judge-plugs', 'http-latency', 'tray-keys', 'large-world'];
+const BENCHES = ['proof-simulation', 'judge-plugs', 'http-latency', 'tray-keys', 'spark-slider', 'large-world'];
 /** Run only when it is named: it kills servers for a minute. */
 const ONLY_ASKED = ['faults'];
 /** The large world's indexes fit in this, so that it is measured with a hot cache. */

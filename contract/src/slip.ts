@@ -101,7 +101,16 @@ const KeptFittedSet = z.object({
   numbers: z.array(line(40)).max(48),
 });
 
-export const SlipKept = z.discriminatedUnion('kind', [KeptSwapTest, KeptFittedSet]);
+/** What this vehicle ran well on: evidence for its coil's reserve. */
+const KeptSparkEvidence = z.object({
+  kind: z.literal('spark-evidence'),
+  gapMm: z.number().min(0.2).max(2.2),
+  ranKm: z.number().min(0).max(2_000_000),
+  readHealthy: z.boolean(),
+  gaugedHere: z.boolean(),
+});
+
+export const SlipKept = z.discriminatedUnion('kind', [KeptSwapTest, KeptFittedSet, KeptSparkEvidence]);
 export type SlipKept = z.infer<typeof SlipKept>;
 
 export const Slip = z

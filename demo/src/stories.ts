@@ -357,3 +357,70 @@ export const STORIES: readonly PlantedStory[] = [
     consequence: /surface gap/,
   },
 ];
+
+/** A trap in the setting up of a plug, and what the desk owes it. The answers are written from the rules, not from the code. */
+export interface SetUpStory {
+  readonly tells: string;
+  readonly engineId: string;
+  readonly printed: string;
+  readonly duty?: string;
+  /** House rules settled otherwise on the slip. */
+  readonly rules?: Readonly<Record<string, string>>;
+  /** Batch the pieces are from, and gaps read of them, mm. */
+  readonly gapsMm?: readonly number[];
+  /** Of the first group of places. */
+  readonly gap?: Readonly<Record<string, unknown>>;
+  readonly torque?: Readonly<Record<string, unknown>>;
+  readonly interval?: Readonly<Record<string, unknown>>;
+  /** What stands open of it, in order. */
+  readonly open?: readonly string[];
+}
+
+export const SET_UP_STORIES: readonly SetUpStory[] = [
+  {
+    tells:
+      'the supercharged five on a smaller pulley, by the engine maker’s gap: half the interval, and nothing closed',
+    engineId: 'aldersyke-ak23s',
+    printed: 'KN 419G-65IR',
+    duty: 'boost:110',
+    gap: { range: { low: 0.6, high: 0.7 } },
+    interval: { value: 30_000, share: 0.5 },
+    open: ['to-measure'],
+  },
+  {
+    tells: 'the same by the coil’s reserve: 0.55 mm is the widest that holds with its own coil',
+    engineId: 'aldersyke-ak23s',
+    printed: 'KN 419G-65IR',
+    duty: 'boost:110',
+    rules: { gapForDuty: 'margin' },
+    gap: { range: { low: 0.5, high: 0.55 } },
+  },
+  {
+    tells: 'two sheets of one maker: the newer counts, and the other smells of another unit',
+    engineId: 'skerrow-sh28',
+    printed: 'KN 222G-63IR',
+    torque: { lowNm: 15, highNm: 18, aimNm: 16.5, conflict: false },
+    open: ['to-measure', 'torque'],
+  },
+  {
+    tells:
+      'the engine maker’s one figure and the plug maker’s range share nothing: the engine maker’s stands, and it is said',
+    engineId: 'ostrel-ow12',
+    printed: 'KN 226G-61IR',
+    torque: { lowNm: 25, highNm: 25, aimNm: 25, conflict: true },
+  },
+  {
+    tells: 'a box whose gaps lie wide apart is looked at as to its proof',
+    engineId: 'skerrow-sc20',
+    printed: 'KN 419G-63DR',
+    // The readings of the marketplace’s suspect batch: under, over, right, far over.
+    gapsMm: [0.98, 1.19, 1.07, 1.26],
+    open: ['to-set', 'to-set', 'to-set', 'box-spread'],
+  },
+  {
+    tells: 'the V4 of plain nickel is due at 20 000 km',
+    engineId: 'thrushgill-tn17',
+    printed: 'KN 419G-61NR',
+    interval: { value: 20_000, share: 1, outlivesPart: false },
+  },
+];

@@ -22,6 +22,7 @@ function gapOf(asked: FactSheet, plug: FactSheet, { rules }: SettledRules): SetU
   return {
     range: first?.value ?? null,
     source: first?.source.name ?? null,
+    rank: first?.source.rank ?? null,
     wants: first ? null : FACTS['position.gapMm'].question,
     against: others.map(({ value, source }) => ({ range: value, source: source.name })),
     deliveredMm: rulingValue(plug, 'plug.gapMm') ?? null,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SOURCE_RANKS } from '../facts/facts.ts';
 import { span } from '../facts/fact-shapes.ts';
 import { TORQUE_CONDITIONS } from '../facts/torque-statements.ts';
 
@@ -10,6 +11,7 @@ export const setUpFigures = z.object({
     /** Null where nobody says. */
     range: span.nullable(),
     source: z.string().nullable(),
+    rank: z.enum(SOURCE_RANKS).nullable(),
     /** What would fill it, where nobody says. */
     wants: z.string().nullable(),
     /** Others of the same rank that say otherwise. */

@@ -11,12 +11,17 @@ export interface SparkPlug {
 }
 
 /** What else the coil's voltage has to jump on its way. */
-export type SparkPath = 'direct' | 'companion-cylinder' | 'rotor-gap';
+export type SparkPath = 'direct' | 'companion-cylinder' | 'rotor-gap' | 'both-of-one-cylinder';
 
 const FACTORS = { 'fine-wire': [0.7, 0.85], nickel: [0.85, 1] } as const;
 const REVERSED = 1.15;
 const ON_GAS = 1.1;
-const ADDED_KV: Readonly<Record<SparkPath, number>> = { direct: 0, 'companion-cylinder': 1.5, 'rotor-gap': 2 };
+const ADDED_KV: Readonly<Record<SparkPath, number>> = {
+  direct: 0,
+  'companion-cylinder': 1.5,
+  'rotor-gap': 2,
+  'both-of-one-cylinder': 0,
+};
 
 /** Breakdown of a uniform gap in air, kV; density against air at 20 °C and one atmosphere. Spark demand: Breakdown. */
 export function breakdownKv(gapMm: number, density: number): number {
@@ -38,5 +43,6 @@ export function demandKv(
 ): number {
   const reversed = plug.inReverse && id !== 'cold-crank' ? REVERSED : 1;
   const atPlug = breakdownKv(plug.gapMm, density) * electrodeFactor(plug) * reversed * (isOnGas ? ON_GAS : 1);
-  return atPlug + ADDED_KV[path];
+  // Both plugs stand in the same charge: their demands add.
+  return (path === 'both-of-one-cylinder' ? 2 * atPlug : atPlug) + ADDED_KV[path];
 }

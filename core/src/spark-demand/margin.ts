@@ -27,14 +27,17 @@ export interface SparkSetting {
   readonly engine: SparkEngine;
   readonly source: SparkSource;
   readonly path: SparkPath;
+  /** This very vehicle has run on so much more than is reckoned; 1 where nothing of it is known. Spark demand: Evidence from use. */
+  readonly shownToGive?: number | undefined;
 }
 
 /** The estimate for one plug at one gap; the lowest margin decides. Spark demand: Margin. */
-export function estimateSpark({ engine, source, path }: SparkSetting, plug: SparkPlug): SparkEstimate {
+export function estimateSpark({ engine, source, path, shownToGive = 1 }: SparkSetting, plug: SparkPlug): SparkEstimate {
   const points: PointEstimate[] = [];
   for (const point of operatingPoints(engine)) {
-    const available = availableKv(source, point);
-    if (available === undefined) return { kind: 'outside-table' };
+    const reckoned = availableKv(source, point);
+    if (reckoned === undefined) return { kind: 'outside-table' };
+    const available = reckoned * shownToGive;
     const demand = demandKv(plug, point, { isOnGas: engine.isOnGas, path });
     points.push({ id: point.id, demandKv: demand, availableKv: available, margin: 1 - demand / available });
   }

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { breakdownKv, demandKv, electrodeFactor, type SparkPlug } from './demand.ts';
 import { densityAtSpark, volumeRatioAtSpark } from './density.ts';
+import { admitEvidence, withEvidence } from './evidence.ts';
 import { judgeRange } from './judge-range.ts';
 import { estimateSpark, sayMargin, widestGap, type SparkSetting } from './margin.ts';
 import { operatingPoints } from './operating-points.ts';
@@ -141,4 +142,36 @@ describe('a gap range', () => {
       }),
     );
   });
+});
+
+describe('what a vehicle has run well on', () => {
+  const weak: SparkSetting = { ...setting, source: { ...coil, ratedKv: 22 } };
+  const fitted = { tip: 'fine-wire', inReverse: false } as const;
+  const ran = { gapMm: 1, ranKm: 8000, readHealthy: true, gaugedHere: true };
+  const lowestKv = (of: SparkSetting) => {
+    const estimate = estimateSpark(of, { ...fitted, gapMm: 1, lifeUsed: 1 });
+    return estimate.kind === 'estimated' ? estimate.lowest : undefined;
+  };
+
+  test('is a lower bound for its coil: the gap it ran with keeps 15% in hand by it, and no less than was reckoned', () => {
+    const admitted = admitEvidence(weak, fitted, ran);
+    expect(lowestKv(weak)!.margin).toBeLessThan(0.15);
+    if (admitted.kind !== 'admitted') throw new Error('not admitted');
+    expect(lowestKv(withEvidence(weak, admitted.factor))!.margin).toBeCloseTo(0.15, 9);
+    expect(admitEvidence(setting, fitted, { ...ran, gapMm: 0.4 })).toEqual({ kind: 'admitted', factor: 1 });
+  });
+
+  test.each([
+    [{ gaugedHere: false }, 'not-gauged'],
+    [{ ranKm: 900 }, 'too-short'],
+    [{ readHealthy: false }, 'not-healthy'],
+  ])('%j raises a question and nothing else', (of, because) => {
+    expect(admitEvidence(weak, fitted, { ...ran, ...of })).toEqual({ kind: 'question', because });
+  });
+});
+
+test('one coil that fires both plugs of a cylinder is asked for both at once', () => {
+  const [, torque] = operatingPoints(engine);
+  const asked = (path: SparkSetting['path']) => demandKv(plug, torque!, { isOnGas: false, path });
+  expect(asked('both-of-one-cylinder')).toBeCloseTo(2 * asked('direct'), 9);
 });

@@ -1,4 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { sayIn } from '@brackenfell/core/fitment/say';
+import { setUpPoints } from '@brackenfell/core/set-up/set-up-points';
+import { SET_UP_STORIES } from '@brackenfell/demo/stories';
 import type { BladesOwned, SetUp } from '@brackenfell/contract/set-up';
 import type { Slip } from '@brackenfell/contract/slip';
 import { fetchTray, openTestCounter, rowOf, write, type Agent, type TestCounter } from '../testing/counter.ts';
@@ -68,6 +71,34 @@ describe('what is told with a line of plugs', () => {
     expect(methods).toContainEqual(['4', 'no-wrench-reaches']);
     expect(methods.some(([, method]) => method === 'wrench')).toBe(true);
   });
+});
+
+describe('planted stories of setting up, over HTTP', () => {
+  test.each(SET_UP_STORIES.map((story) => [`${story.engineId}: ${story.tells}`, story] as const))(
+    '%s',
+    async (_, story) => {
+      let slip = await lineOf(story.engineId, story.printed, story.duty ? { duty: story.duty } : {});
+      const isolde = await counter.as('supervisor');
+      for (const [rule, school] of Object.entries(story.rules ?? {}))
+        slip = (
+          await write(isolde, 'post', `/api/slips/${slip.slipId}/rules/${rule}`, {
+            version: slip.version,
+            school,
+            reason: 'as asked',
+          }).expect(200)
+        ).body as Slip;
+      for (const [i, gapMm] of (story.gapsMm ?? []).entries())
+        slip = (await gap(slip, i + 1, gapMm).expect(201)).body as Slip;
+      const [line] = slip.lines;
+      const [figures] = line!.setUp;
+      if (story.gap) expect(figures!.gap).toMatchObject(story.gap);
+      if (story.torque) expect(figures!.tightening.torque).toMatchObject(story.torque);
+      if (story.interval) expect(figures!.interval).toMatchObject(story.interval);
+      const { quantity, setUp, gaps } = line!;
+      const open = setUpPoints({ quantity, figures: setUp, gaps }, sayIn('metric')).map(({ kind }) => kind);
+      if (story.open) expect(open).toEqual(story.open);
+    },
+  );
 });
 
 describe('gaps read at the desk', () => {

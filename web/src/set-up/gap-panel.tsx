@@ -6,6 +6,7 @@ import { Mark } from '../controls/mark.tsx';
 import { useKeys } from '../keys/keys.ts';
 import { useSettings } from '../settings/settings.ts';
 import { GapStrip } from './gap-strip.tsx';
+import { SignOff } from './sign-off.tsx';
 import { TypedGap } from './typed-gap.tsx';
 import type { GapSeries } from './use-gap-series.ts';
 
@@ -74,6 +75,7 @@ export function GapPanel({ line, series, mayWrite }: GapPanelProps) {
         say={say}
         onPick={series.pick}
       />
+      <SignOff pieces={desk.pieces} gaps={series.gaps} say={say} />
       <div
         className="flex flex-wrap items-center gap-2 pt-1"
         role="toolbar"

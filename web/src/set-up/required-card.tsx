@@ -4,6 +4,7 @@ import { gaugeAdvice } from '@brackenfell/core/gap/gauge-advice';
 import { sayFigures } from '@brackenfell/core/set-up/say-figures';
 import { chosenSchool, HOUSE_RULES } from '@brackenfell/core/house-rules/house-rules';
 import type { SlipLine } from '@brackenfell/contract/slip';
+import { SOURCE_LETTERS } from '../engine/engine-card.tsx';
 import { KeyButton } from '../controls/key-button.tsx';
 import { Mark } from '../controls/mark.tsx';
 import type { OpenSetUp } from './use-set-up.ts';
@@ -66,7 +67,9 @@ export function RequiredCard({ line, setUp, others, say }: RequiredCardProps) {
                 ))}
                 <span className="block text-soft">{source}</span>
               </dd>
-              <dd className="spec-source" />
+              <dd className="spec-source">
+                {what === 'Gap' && figures.gap.rank && SOURCE_LETTERS[figures.gap.rank][0]}
+              </dd>
             </Fragment>
           ))}
           <dt>As sold</dt>

@@ -8,6 +8,11 @@ import { sparkDesk } from '@brackenfell/core/set-up/spark-desk';
 import { wearDesk } from '@brackenfell/core/set-up/wear-desk';
 import { torqueDesk, type TorqueDesk } from '@brackenfell/core/torque/torque-desk';
 import type { Slip, SlipLine } from '@brackenfell/contract/slip';
+import { admitEvidence, withEvidence } from '@brackenfell/core/spark-demand/evidence';
+import { useKept } from '../counter/use-keep.ts';
+import { useEngine } from '../engine/use-engine.ts';
+import { EvidenceForm } from './evidence-form.tsx';
+import { FastenersPanel } from './fasteners-panel.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { useSettings } from '../settings/settings.ts';
 import { FeelerPanel } from './feeler-panel.tsx';
@@ -23,6 +28,7 @@ import { WearPanel } from './wear-panel.tsx';
 interface SetUpDeskProps {
   readonly slip: Slip;
   readonly line: SlipLine;
+  readonly engineId: string;
   readonly setUp: OpenSetUp;
   /** Other lines of plugs on the slip. */
   readonly others: number;
@@ -47,16 +53,24 @@ const hardest = ({ places }: OpenSetUp): PlaceOfSetUp =>
   places.find(({ onPaper }) => onPaper['position.polarity']?.ruling[0]?.value === 'reverse') ?? places[0]!;
 
 /** Everything a line of plugs is set up by, on one desk. */
-export function SetUpDesk({ slip, line, setUp, others, mayWrite }: SetUpDeskProps) {
+export function SetUpDesk({ slip, line, engineId, setUp, others, mayWrite }: SetUpDeskProps) {
   const say = sayIn(useSettings().units);
   const { blades } = useBlades();
+  const engine = useEngine(engineId);
   const series = useGapSeries(slip, line, mayWrite);
   const torques = useMemo(() => torquesOf(setUp), [setUp]);
   const place = hardest(setUp);
   const duty = useMemo(() => readDuty(slip.duty) ?? {}, [slip.duty]);
-  const spark = useMemo(
+  const { kept, keep } = useKept('spark-evidence', engineId);
+  const reckoned = useMemo(
     () => sparkDesk({ onPaper: place.onPaper, plug: setUp.plug, duty, rules: place.rules }),
     [place, setUp, duty],
+  );
+  const evidence = kept && reckoned.kind === 'ready' ? admitEvidence(reckoned.setting, reckoned.plug, kept) : undefined;
+  const factor = evidence?.kind === 'admitted' ? evidence.factor : 1;
+  const spark = useMemo(
+    () => (reckoned.kind === 'ready' ? { ...reckoned, setting: withEvidence(reckoned.setting, factor) } : reckoned),
+    [reckoned, factor],
   );
   const wear = useMemo(
     () => wearDesk({ onPaper: place.onPaper, plug: setUp.plug, duty, rules: place.rules, spark }),
@@ -95,6 +109,16 @@ export function SetUpDesk({ slip, line, setUp, others, mayWrite }: SetUpDeskProp
               desk={spark}
               say={say}
               coil={`${isReversed ? `reckoned for cylinder ${place.label}, fired in reverse; ` : ''}${setUp.coil?.isOwn === false ? setUp.coil.printed : 'the engine’s own'}`}
+              evidence={
+                <EvidenceForm
+                  key={JSON.stringify(kept)}
+                  kept={kept}
+                  evidence={evidence}
+                  onKeep={
+                    mayWrite ? (found) => keep({ kind: 'spark-evidence', ...found }, 'what it ran well on') : undefined
+                  }
+                />
+              }
             />
           </div>
           <div className="grid content-start">
@@ -109,6 +133,7 @@ export function SetUpDesk({ slip, line, setUp, others, mayWrite }: SetUpDeskProp
             {torques.map(({ at, desk }) => (
               <TorquePanel key={at.join()} desk={desk} at={torques.length > 1 ? at.join(', ') : undefined} say={say} />
             ))}
+            <FastenersPanel notes={engine.data?.notes ?? []} />
             <WearPanel desk={wear} setMm={range && middleOf(range)} say={say} />
           </div>
         </div>

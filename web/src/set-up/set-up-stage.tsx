@@ -98,5 +98,7 @@ function OpenLine({ slip, line, engineId, others, mayWrite }: OpenLineProps) {
   const setUp = useSetUp(slip, line, engineId);
   if (setUp.error && !setUp.data) return <Waiting says={setUp.error.message} />;
   if (!setUp.data) return <Waiting says="Fetching what it is set up by …" />;
-  return <SetUpDesk slip={slip} line={line} setUp={setUp.data} others={others} mayWrite={mayWrite} />;
+  return (
+    <SetUpDesk slip={slip} line={line} engineId={engineId} setUp={setUp.data} others={others} mayWrite={mayWrite} />
+  );
 }

@@ -38,7 +38,7 @@ const TIP_WORDS = { 'fine-wire': 'fine wire', nickel: 'nickel' } as const;
 /** Demand against gap under what the coil can give: new, worn, with the other tip, and the way of this gap through its life. */
 export function SparkChart({ drawn: { setting, plug, makers, asked, end, gapMm }, point, says }: SparkChartProps) {
   const [pane, { widthPx }] = useSize();
-  const reserve = availableKv(setting.source, point) ?? 0;
+  const reserve = (availableKv(setting.source, point) ?? 0) * (setting.shownToGive ?? 1);
   const ask = (mm: number, lifeUsed: number, tip = plug.tip) =>
     demandKv({ ...plug, tip, gapMm: mm, lifeUsed }, point, { isOnGas: setting.engine.isOnGas, path: setting.path });
   const top = Math.max(reserve * 1.12, ask(gapMm + end.growthMm, end.lifeUsed) * 1.05);

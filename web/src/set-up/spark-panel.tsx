@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { FACTS } from '@brackenfell/core/facts/facts';
 import type { Say } from '@brackenfell/core/fitment/say';
 import { middleOf } from '@brackenfell/core/gap/gap-move';
@@ -7,6 +8,7 @@ import { operatingPoints } from '@brackenfell/core/spark-demand/operating-points
 import type { SparkInput } from '@brackenfell/core/spark-demand/spark-sheet';
 import { Mark } from '../controls/mark.tsx';
 import { BoostSweep } from './boost-sweep.tsx';
+import { sparkAddress } from './spark-address.ts';
 import { SparkChart } from './spark-chart.tsx';
 import { sayGap, saySchools } from './spark-words.ts';
 
@@ -18,10 +20,12 @@ interface SparkPanelProps {
   readonly say: Say;
   /** The coil it is reckoned against. */
   readonly coil: string;
+  /** What is known from use, and how more is kept. */
+  readonly evidence: React.ReactNode;
 }
 
 /** What the spark asks at a gap against what the coil gives, with both to be moved. */
-export function SparkPanel({ desk, say, coil }: SparkPanelProps) {
+export function SparkPanel({ desk, say, coil, evidence }: SparkPanelProps) {
   if (desk.kind === 'not-estimated')
     return (
       <section aria-label="Spark" className="set-up-panel">
@@ -37,10 +41,15 @@ export function SparkPanel({ desk, say, coil }: SparkPanelProps) {
         <Inputs inputs={desk.inputs} />
       </section>
     );
-  return <ReadySpark desk={desk} say={say} coil={coil} />;
+  return <ReadySpark desk={desk} say={say} coil={coil} evidence={evidence} />;
 }
 
-function ReadySpark({ desk, say, coil }: SparkPanelProps & { readonly desk: Extract<SparkDesk, { kind: 'ready' }> }) {
+function ReadySpark({
+  desk,
+  say,
+  coil,
+  evidence,
+}: SparkPanelProps & { readonly desk: Extract<SparkDesk, { kind: 'ready' }> }) {
   const [gap, setGap] = useState<number>();
   const [boost, setBoost] = useState<number>();
   const gapMm = gap ?? middleOf(desk.asked);
@@ -52,6 +61,7 @@ function ReadySpark({ desk, say, coil }: SparkPanelProps & { readonly desk: Extr
   const words = sayGap(gapMm, through, desk.end.growthMm, say);
   const lowest = through.atEnd.kind === 'estimated' ? through.atEnd.lowest.id : 'top-speed';
   const point = operatingPoints(setting.engine).find(({ id }) => id === lowest)!;
+  const address = sparkAddress(setting, desk.plug, desk.asked);
   const isMagneto = setting.source.kind === 'magneto';
   return (
     <section aria-label="Spark" className="set-up-panel">
@@ -85,7 +95,13 @@ function ReadySpark({ desk, say, coil }: SparkPanelProps & { readonly desk: Extr
         </>
       )}
       {!isMagneto && <BoostSweep desk={desk} say={say} />}
+      {evidence}
       <Inputs inputs={desk.inputs} />
+      {address && (
+        <Link className="justify-self-start underline" to={address}>
+          The same as a sum by itself
+        </Link>
+      )}
       <p className="text-xs text-soft">
         It judges gaps, it promises nothing. Where it misfires, seating, gap and leads are looked at before a coil is
         sold. Secondary voltage can kill: no coil is run off its plug.

@@ -22,6 +22,7 @@ import { useSlipWrite, useUnsent } from '../counter/slip-outbox.ts';
 import { SlipSheets } from './slip-sheets.tsx';
 import { UnsentList } from '../counter/unsent-list.tsx';
 import { useCounter } from '../counter/use-counter.ts';
+import { ToSetUp } from './to-set-up.tsx';
 import { useLineActs } from '../counter/use-line-acts.ts';
 import { useOpenMatter } from '../counter/use-open-matter.ts';
 
@@ -40,9 +41,9 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
   const mine = mayWrite(held, me);
   const toSetUp = (lineId: string) => go('/counter/set-up', { line: lineId });
   const [first] = slip.open;
-  const [toSet] = setUpMatters(slip, sayIn(useSettings().units));
+  const toSet = setUpMatters(slip, sayIn(useSettings().units));
   const nextOpen =
-    first && slip.lines.length > 0 ? () => openMatter(first) : toSet ? () => toSetUp(toSet.lineId) : undefined;
+    first && slip.lines.length > 0 ? () => openMatter(first) : toSet[0] ? () => toSetUp(toSet[0]!.lineId) : undefined;
   const { remove, stepBack, changeQuantity, prove } = useLineActs(slip, mine);
 
   useKeys(
@@ -135,7 +136,8 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
             />
           ))}
         </ol>
-        <OpenList slip={slip} onAnswer={openMatter} onSetUp={toSetUp} />
+        <OpenList slip={slip} onAnswer={openMatter} />
+        <ToSetUp matters={toSet} isNext={!first} onSetUp={toSetUp} />
         <SlipNotes slip={slip} me={me} />
       </div>
       <dl className="slip-sums border-t border-line">

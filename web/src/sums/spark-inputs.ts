@@ -30,6 +30,7 @@ export const COIL_FIGURES = [
 export const PLACES = [
   { value: 'on-plug', says: 'a coil on each plug' },
   { value: 'pack', says: 'a pack, two cylinders at once' },
+  { value: 'twin', says: 'one coil, both plugs of a cylinder' },
   { value: 'four', says: 'a distributor for four' },
   { value: 'six', says: 'a distributor for six' },
   { value: 'eight', says: 'a distributor for eight' },
@@ -39,6 +40,7 @@ export type PlaceChoice = (typeof PLACES)[number]['value'];
 const ARRANGED: Readonly<Record<PlaceChoice, readonly [CoilPlace, cylinders: number, SparkPath]>> = {
   'on-plug': ['on-plug', 1, 'direct'],
   pack: ['pack', 2, 'companion-cylinder'],
+  twin: ['pack', 1, 'both-of-one-cylinder'],
   four: ['distributor', 4, 'rotor-gap'],
   six: ['distributor', 6, 'rotor-gap'],
   eight: ['distributor', 8, 'rotor-gap'],

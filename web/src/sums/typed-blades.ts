@@ -16,15 +16,12 @@ export const printBlades = (blades: readonly OwnedBlade[], unit: OwnedBlade['uni
     .map(({ size }) => (unit === 'mm' ? size.toFixed(2) : String(size)))
     .join(' ');
 
-/** A list's sizes: apart by spaces or semicolons, or by commas where the decimals are points. */
-const sizesOf = (text: string): string[] => {
-  const apart = text.includes('.') ? /[\s;,]+/ : /[\s;]+|,(?=\s)/;
-  return text
-    .trim()
-    .split(apart)
-    .map((size) => size.replace(',', '.'))
+/** A list's sizes, apart by spaces, semicolons or commas; a single comma between two figures of a metric size is its decimal. */
+const sizesOf = (text: string, unit: OwnedBlade['unit']): string[] =>
+  text
+    .split(/[\s;]+|,(?=\s)/)
+    .flatMap((token) => (unit === 'mm' && /^\d*,\d+$/.test(token) ? [token.replace(',', '.')] : token.split(',')))
     .filter((size) => size !== '');
-};
 
 /** Thicker than this a metric size is a thousandth by mistake, and one under it in thousandths a millimetre. */
 const BLADE_MM = { least: 0.01, most: 2.2 } as const;
@@ -33,7 +30,7 @@ const BLADE_MM = { least: 0.01, most: 2.2 } as const;
 export function readBlades(typed: TypedBlades): ReadBlades {
   const wrong: string[] = [];
   const blades = (['mm', 'thou'] as const).flatMap((unit) =>
-    sizesOf(typed[unit]).flatMap((text): OwnedBlade[] => {
+    sizesOf(typed[unit], unit).flatMap((text): OwnedBlade[] => {
       const blade = ownedBlade.safeParse({ size: Number(text), unit });
       const isOdd = unit === 'mm' ? Number(text) > BLADE_MM.most || Number(text) < BLADE_MM.least : Number(text) < 1;
       if (blade.success && !isOdd) return [blade.data];

@@ -3,6 +3,7 @@ import type { Material } from '@brackenfell/core/facts/plug-facts';
 import { HOUSE_RULES } from '@brackenfell/core/house-rules/house-rules';
 import { systemOf, type UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { readQuantity, type QuantityReading } from '@brackenfell/core/quantities/read-quantity';
+import { KM_PER_HOUR } from '@brackenfell/core/service-plan/running-hours';
 import { measuredGrowth, usualGrowthMm, WORN_PAST_MM, type MeasuredGrowth } from '@brackenfell/core/wear/growth';
 import { estimateRun, lifeEnds, type LifeEnd, type RunEstimate } from '@brackenfell/core/wear/remaining-life';
 import { chosen } from './spark-inputs.ts';
@@ -44,13 +45,27 @@ export interface WearSum {
   readonly schools: readonly { readonly says: string; readonly agreed: AgreedInterval }[];
 }
 
+const HOURS = /^\s*(\d[\d\s]*)\s*(?:h|hours?)\s*$/i;
+
+/** Running hours, for what has no kilometres: for wear one hour counts as 50 km. Undefined where none are written. */
+function hoursOf(text: string, kind: 'gap' | 'distance'): QuantityReading | undefined {
+  const hours = kind === 'distance' ? HOURS.exec(text) : null;
+  if (!hours) return undefined;
+  const km = Number(hours[1]!.replaceAll(/\s/g, '')) * KM_PER_HOUR;
+  return { kind: 'read', low: km, high: km, unit: 'km' };
+}
+
+/** Whether an address counts in running hours. */
+export const countsInHours = (search: URLSearchParams): boolean =>
+  ['ran', 'interval'].some((name) => HOURS.test(search.get(name) ?? ''));
+
 /** Reads an address's wear sum. Distances in km, gaps in mm; what cannot be read is asked back and not reckoned with. */
 export function readWearSum(search: URLSearchParams, units: UnitDisplay): WearSum {
   const system = systemOf(units);
   const readings = Object.fromEntries(
     WEAR_FIELDS.map(({ name, kind }) => {
       const text = (search.get(name) ?? '').trim();
-      return [name, text === '' ? undefined : readQuantity(text, kind, { system })];
+      return [name, text === '' ? undefined : (hoursOf(text, kind) ?? readQuantity(text, kind, { system }))];
     }),
   ) as WearSum['readings'];
   const figure = (name: FieldName) => {

@@ -1,5 +1,6 @@
+import { sayServed } from '@brackenfell/core/service-plan/running-hours';
 import { roundedDown } from '@brackenfell/core/duty/agreed-interval';
-import { sayIn, type Say } from '@brackenfell/core/fitment/say';
+import { sayIn } from '@brackenfell/core/fitment/say';
 import type { LifeEnd } from '@brackenfell/core/wear/remaining-life';
 import { Choice } from '../controls/choice.tsx';
 import { Mark } from '../controls/mark.tsx';
@@ -10,13 +11,24 @@ import { chosen } from './spark-inputs.ts';
 import { SumField } from './sum-field.tsx';
 import { SumPage } from './sum-page.tsx';
 import { useTyped } from './use-typed.ts';
-import { BREATHING, CHANGED, readWearSum, TIPS_THAT_WEAR, WEAR_FIELDS, type WearSum } from './wear-inputs.ts';
+import {
+  BREATHING,
+  CHANGED,
+  countsInHours,
+  readWearSum,
+  TIPS_THAT_WEAR,
+  WEAR_FIELDS,
+  type WearSum,
+} from './wear-inputs.ts';
 
 const EXAMPLES: Partial<Record<string, string>> = { gap: '0.7–0.8', found: '0.92', ran: '45 000 km' };
 
 /** What is reckoned is told rounded down; what somebody says stands. */
-const sayLeft = ({ by, leftKm }: LifeEnd, say: Say): string =>
-  say.quantity('distance', by === 'gap' || by === 'margin' ? roundedDown(leftKm, 'km') : leftKm);
+const sayLeft = ({ by, leftKm }: LifeEnd, served: Served): string =>
+  served(by === 'gap' || by === 'margin' ? roundedDown(leftKm, 'km') : leftKm);
+
+/** Says a distance as the engine counts it. */
+type Served = (km: number) => string;
 
 /** How the gap grew or usually grows, in words. */
 function growthWords({ measured, usualMm }: WearSum): string {
@@ -33,9 +45,9 @@ function growthWords({ measured, usualMm }: WearSum): string {
   }
 }
 
-function historyWords({ estimate }: WearSum, say: Say): string | undefined {
+function historyWords({ estimate }: WearSum, served: Served): string | undefined {
   if (estimate?.kind === 'estimated')
-    return `History unknown: by the gap found it has run about ${say.quantity('distance', roundedDown(estimate.ranKm, 'km'))}, an estimate.`;
+    return `History unknown: by the gap found it has run about ${served(roundedDown(estimate.ranKm, 'km'))}, an estimate.`;
   if (estimate === undefined) return undefined;
   return estimate.because === 'closed-since'
     ? 'History unknown, and it stands closer than it was delivered: due now.'
@@ -47,8 +59,9 @@ export function WearPage() {
   const { typed, text, set } = useTyped();
   const { units } = useSettings();
   const say = sayIn(units);
+  const served: Served = (km) => sayServed(km, countsInHours(typed) ? 'hours' : 'distance', say);
   const sum = readWearSum(typed, units);
-  const history = historyWords(sum, say);
+  const history = historyWords(sum, served);
   const outlives = sum.schools.find(({ agreed }) => agreed.outlivesPart);
   const [first] = sum.ends;
   const choice = (
@@ -68,8 +81,8 @@ export function WearPage() {
   const lines = [
     growthWords(sum),
     ...(history ? [history] : []),
-    ...sum.ends.map((end) => `${END_WORDS[end.by]}: ${sayLeft(end, say)} left`),
-    ...sum.schools.map(({ says, agreed }) => `${says}: ${say.quantity('distance', agreed.value)}`),
+    ...sum.ends.map((end) => `${END_WORDS[end.by]}: ${sayLeft(end, served)} left`),
+    ...sum.schools.map(({ says, agreed }) => `${says}: ${served(agreed.value)}`),
   ];
   return (
     <SumPage
@@ -101,7 +114,7 @@ export function WearPage() {
           ? 'Type the gap asked and the gap found'
           : first.leftKm === 0
             ? `Due now: ${END_WORDS[first.by]}`
-            : `${sayLeft(first, say)} left, then ${END_WORDS[first.by]}`}
+            : `${sayLeft(first, served)} left, then ${END_WORDS[first.by]}`}
       </h2>
       <p>{growthWords(sum)}</p>
       {history && <p>{history}</p>}
@@ -111,7 +124,7 @@ export function WearPage() {
             {sum.ends.map((end) => (
               <tr key={end.by} className="border-t border-hair">
                 <th className="text-left font-normal">{END_WORDS[end.by]}</th>
-                <td className="num text-right">{sayLeft(end, say)}</td>
+                <td className="num text-right">{sayLeft(end, served)}</td>
               </tr>
             ))}
           </tbody>
@@ -123,7 +136,7 @@ export function WearPage() {
           <ul>
             {sum.schools.map(({ says, agreed }) => (
               <li key={says}>
-                {says}: <span className="num">{say.quantity('distance', agreed.value)}</span>
+                {says}: <span className="num">{served(agreed.value)}</span>
               </li>
             ))}
           </ul>

@@ -23,4 +23,7 @@ const STATEMENTS = [
      id bigint generated always as identity primary key, blades jsonb not null,
      staff_id bigint not null references staff, at timestamptz not null default now())`,
   `grant select, insert on blades_owned to brackenfell_app`,
+  // What a vehicle ran well on is kept on its slip too.
+  `alter table slip_kept drop constraint slip_kept_kind_check`,
+  `alter table slip_kept add constraint slip_kept_kind_check check (kind in ('swap-test', 'fitted-set', 'spark-evidence'))`,
 ];
