@@ -40,6 +40,8 @@ export interface TorqueDesk {
   readonly headMetal: HeadMetal | undefined;
   readonly questions: readonly TorqueQuestion[];
   readonly compound: CompoundHere;
+  /** Compound goes on the shank above the threads, and nowhere else. */
+  readonly onShank: boolean;
   /** Of the answer, with compound on the thread; 1 where it is not cut. */
   readonly compoundShare: number;
   readonly method: 'wrench' | 'no-wrench-reaches' | 'by-angle-here';
@@ -141,6 +143,7 @@ export function torqueDesk(position: FactSheet, plug: FactSheet, settled: Pick<S
     headMetal: rulingValue(position, 'position.headMetal'),
     questions: questionsOf(sources, position, plug),
     compound,
+    onShank: compound === 'dry' && settled.rules.threadCompound === 'shank-only',
     // Only a dry figure is ever cut: one that was meant with compound, or does not say, stands as it is.
     compoundShare: compound !== 'dry' && answer?.condition === 'dry' ? cutFor('anti-seize') : 1,
     method:

@@ -1,7 +1,7 @@
 import type { Span } from '@brackenfell/core/facts/fact-shapes';
 import type { Say } from '@brackenfell/core/fitment/say';
-import { thicknessMm, type OwnedBlade } from '@brackenfell/core/gap/blade-sets';
-import { feelerStack, goNoGo } from '@brackenfell/core/gap/feeler-stack';
+import { bladeOf, engraved, thicknessMm, type OwnedBlade } from '@brackenfell/core/gap/blade-sets';
+import { feelerStack, goNoGo, type FeelerStack } from '@brackenfell/core/gap/feeler-stack';
 import { middleOf } from '@brackenfell/core/gap/gap-move';
 import { StackView } from './stack-view.tsx';
 
@@ -9,6 +9,21 @@ interface FeelerPanelProps {
   readonly range: Span;
   readonly blades: readonly OwnedBlade[];
   readonly say: Say;
+}
+
+/** What the blades make of a range, in words: what sets it and what tells it. */
+export function feelerWords({ range, blades, say }: FeelerPanelProps): readonly string[] {
+  const thick = blades.map(thicknessMm);
+  const named = (stack: FeelerStack | null) =>
+    stack ? stack.bladesMm.map((mm) => engraved(bladeOf(blades, mm)!)).join(' + ') : 'none of these blades';
+  const answer = feelerStack(thick, middleOf(range));
+  const pair = goNoGo(thick, range);
+  return [
+    answer.kind === 'hit'
+      ? `To set ${say.quantity('gap', middleOf(range))}: ${named(answer.stack)}`
+      : `Nearest to ${say.quantity('gap', middleOf(range))}: ${named(answer.below)} below, ${named(answer.above)} above`,
+    ...(range.low === range.high ? [] : [`Go: ${named(pair.go)}. No-go: ${named(pair.noGo)}`]),
+  ];
 }
 
 /** Which of the shop's blades make the gap, and which pair tells one inside its range. */

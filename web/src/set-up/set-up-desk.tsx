@@ -80,6 +80,8 @@ export function SetUpDesk({ slip, line, engineId, setUp, others, mayWrite }: Set
   const points = setUpPoints({ quantity: line.quantity, figures: line.setUp, gaps: series.gaps }, say);
   const [gravest] = points;
   const figures = line.setUp[0] ? sayFigures(line.setUp[0], say) : [];
+  const told = line.setUp[0]?.tightening;
+  const isTurned = told?.method !== 'wrench' || told.torque === null;
   const isReversed = place.onPaper['position.polarity']?.ruling[0]?.value === 'reverse' && setUp.places.length > 1;
   return (
     <>
@@ -94,7 +96,12 @@ export function SetUpDesk({ slip, line, engineId, setUp, others, mayWrite }: Set
           />
           {figures.slice(0, 2).map(({ what, says }) => (
             <span key={what} className="text-head">
-              {what === 'Gap' ? 'Set' : what} <b className="num font-semibold">{says.split(', ')[0]}</b>
+              {what === 'Gap' ? 'Set' : what}{' '}
+              {what === 'Tighten' && isTurned ? (
+                <b className="font-semibold">by turn</b>
+              ) : (
+                <b className="num font-semibold">{says.split(', ')[0]}</b>
+              )}
             </span>
           ))}
           <span className="min-w-0 flex-1 text-soft" aria-live="polite">

@@ -27,13 +27,14 @@ interface SparkChartProps {
   readonly says: string;
 }
 
-const [HEIGHT, LEFT, RIGHT, BOTTOM, TOP] = [216, 30, 44, 32, 10];
+const [HEIGHT, LEFT, RIGHT, BOTTOM, TOP] = [216, 30, 8, 32, 10];
 const [FROM_MM, TO_MM, STEPS] = [0.3, 1.6, 52];
 /** Other fits of breakdown and other fillings lie so far about the central value. Spark demand: Margin. */
 const BAND = 0.1;
 const GAPS = Array.from({ length: STEPS + 1 }, (_, i) => FROM_MM + ((TO_MM - FROM_MM) * i) / STEPS);
+/** Where the curves are named, left of their ends. */
+const LABELLED_MM = 1.5;
 const OTHER_TIP = { 'fine-wire': 'nickel', nickel: 'fine-wire' } as const;
-const TIP_WORDS = { 'fine-wire': 'fine wire', nickel: 'nickel' } as const;
 
 /** Demand against gap under what the coil can give: new, worn, with the other tip, and the way of this gap through its life. */
 export function SparkChart({ drawn: { setting, plug, makers, asked, end, gapMm }, point, says }: SparkChartProps) {
@@ -63,7 +64,7 @@ export function SparkChart({ drawn: { setting, plug, makers, asked, end, gapMm }
   );
   const [tight, misfire] = [reserve * (1 - COMFORTABLE), reserve * (1 - TIGHT)];
   const label = (kv: number, text: string) => (
-    <text x={LEFT + 4} y={y(kv) + 12} className="fill-peat text-xs">
+    <text x={LEFT + 4} y={y(kv)} dy="1.05em" className="fill-peat text-xs">
       {text}
     </text>
   );
@@ -72,9 +73,15 @@ export function SparkChart({ drawn: { setting, plug, makers, asked, end, gapMm }
     [x(gapMm + end.growthMm), y(ask(gapMm + end.growthMm, end.lifeUsed))],
   ] as const;
   const isMoved = asked.low !== makers.low || asked.high !== makers.high;
-  const curveEnd = (kv: number, text: string, up: boolean) =>
+  const name = (kv: number, text: string, side: 'above' | 'below') =>
     kv <= top && (
-      <text x={widthPx - RIGHT + 3} y={y(kv) + (up ? -1 : 9)} className="fill-peat text-xs">
+      <text
+        x={x(LABELLED_MM)}
+        y={y(kv)}
+        dy={side === 'above' ? '-0.35em' : '1.1em'}
+        textAnchor="end"
+        className="fill-peat text-xs"
+      >
         {text}
       </text>
     );
@@ -92,7 +99,7 @@ export function SparkChart({ drawn: { setting, plug, makers, asked, end, gapMm }
           <path d={band} className="fill-line" opacity={0.25} />
           <path d={`M${LEFT} ${y(reserve)}H${widthPx - RIGHT}`} className="stroke-madder" strokeWidth={2} />
           <text x={LEFT + 4} y={y(reserve) - 3} className="fill-peat text-xs">
-            the coil gives {reserve.toFixed(1)} kV
+            the {setting.source.kind === 'magneto' ? 'magneto' : 'coil'} gives {reserve.toFixed(1)} kV
           </text>
           {label(reserve, 'misfire likely: under 15% in hand')}
           {label(misfire, 'tight: 15 to 30%')}
@@ -112,10 +119,10 @@ export function SparkChart({ drawn: { setting, plug, makers, asked, end, gapMm }
           />
           <path d={line(fresh)} fill="none" className="stroke-peat" strokeWidth={2} />
         </g>
-        {curveEnd(fresh(TO_MM), 'new', false)}
-        {curveEnd(ask(TO_MM, 1), 'worn', true)}
+        {name(fresh(LABELLED_MM), 'new', 'below')}
         {/* A new nickel tip asks what a worn fine wire does: one curve, told twice. */}
-        {curveEnd(ask(TO_MM, 0, OTHER_TIP[plug.tip]), TIP_WORDS[OTHER_TIP[plug.tip]], false)}
+        {name(ask(LABELLED_MM, 1), plug.tip === 'fine-wire' ? 'worn, and nickel new' : 'worn', 'above')}
+        {plug.tip === 'nickel' && name(ask(LABELLED_MM, 0, 'fine-wire'), 'fine wire new', 'below')}
         <path d={`M${now[0]} ${TOP}V${HEIGHT - BOTTOM}`} className="stroke-bracken" strokeWidth={1.5} />
         <path d={`M${now.join(' ')}L${later.join(' ')}`} className="stroke-bracken" strokeWidth={2} />
         <circle cx={now[0]} cy={now[1]} r={4} className="fill-chalk stroke-bracken" strokeWidth={2} />

@@ -1,7 +1,9 @@
+import { Link } from 'react-router';
 import type { Say } from '@brackenfell/core/fitment/say';
 import { sayTorqueQuestions } from '@brackenfell/core/set-up/figures';
 import { sayTurn } from '@brackenfell/core/torque/settle-turn';
 import type { TorqueDesk } from '@brackenfell/core/torque/torque-desk';
+import type { HeadMetal, TorqueRange } from '@brackenfell/core/quantities/general-torques';
 import { Mark } from '../controls/mark.tsx';
 import { TorqueBands } from './torque-bands.tsx';
 
@@ -32,7 +34,8 @@ export function torqueWords(desk: TorqueDesk, say: Say, withThreads = true): rea
     if (answer.from === 'general-table' && headMetal === undefined)
       words.push('The head’s metal is not known: both columns stand, the lower is used.');
     if (!withThreads) return withTurn(words, desk);
-    if (compound === 'dry') words.push('Threads dry.');
+    if (compound === 'dry')
+      words.push(desk.onShank ? 'Threads dry; a trace of compound on the shank only.' : 'Threads dry.');
     else if (compoundShare === 1)
       words.push(
         answer.condition === 'with-compound'
@@ -52,6 +55,13 @@ function withTurn(words: readonly string[], { turn, method }: TorqueDesk): reado
   const governs = turn.governs.map(sayTurn).join(', ');
   const beside = turn.beside.length > 0 ? [`The engine maker says ${turn.beside.map(sayTurn).join(', ')}.`] : [];
   return [...words, method === 'wrench' ? `Without a wrench: ${governs}.` : `${governs}.`, ...beside];
+}
+
+/** Where the same torque stands by itself, to hold a wrench against. */
+function torqueAddress({ lowNm, highNm }: TorqueRange, metal: HeadMetal | undefined): string {
+  const engine = lowNm === highNm ? `${lowNm} Nm` : `${lowNm}-${highNm} Nm`;
+  const search = new URLSearchParams({ engine, ...(metal ? { metal } : {}) });
+  return `/sums/torque?${search.toString()}`;
 }
 
 interface TorquePanelProps {
@@ -96,6 +106,11 @@ export function TorquePanel({ desk, at, say, withThreads = true }: TorquePanelPr
           {question}
         </p>
       ))}
+      {answer && withThreads && (
+        <Link className="justify-self-start underline" to={torqueAddress(answer, desk.headMetal)}>
+          Check a wrench, or a slip, as a sum
+        </Link>
+      )}
       <p className="text-xs text-soft">
         By hand to the seat, square to the hole; one smooth pull, one click. Too much stretches the shell and cracks the
         insulator; too little leaks and overheats.

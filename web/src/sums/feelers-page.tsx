@@ -1,9 +1,10 @@
 import { middleOf } from '@brackenfell/core/gap/gap-move';
 import { sayIn } from '@brackenfell/core/fitment/say';
-import { FeelerPanel } from '../set-up/feeler-panel.tsx';
+import { FeelerPanel, feelerWords } from '../set-up/feeler-panel.tsx';
 import { useBlades } from '../set-up/use-blades.ts';
 import { useSettings } from '../settings/settings.ts';
 import { BladesOwned } from './blades-owned.tsx';
+import { CopyText } from './copy-text.tsx';
 import { GapField } from './gap-field.tsx';
 import { readGap } from './read-gap.ts';
 import { useTyped } from './use-typed.ts';
@@ -42,6 +43,7 @@ export function FeelersPage() {
                   : `For ${say.quantity('gap', middleOf(reading))}, the middle of ${say.span('gap', reading)}, and to tell one inside`}
               </h2>
               <FeelerPanel range={reading} blades={blades} say={say} />
+              <CopyText title="Feelers" lines={feelerWords({ range: reading, blades, say })} />
             </section>
           ) : (
             <p className="text-soft">Type a gap, and the blades for it stand here.</p>

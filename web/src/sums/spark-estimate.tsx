@@ -4,6 +4,7 @@ import { operatingPoints, type OperatingPointId } from '@brackenfell/core/spark-
 import { listed } from '@brackenfell/core/words/counted';
 import { Mark } from '../controls/mark.tsx';
 import type { MarkKind } from '../controls/mark-shapes.ts';
+import { CopyText } from './copy-text.tsx';
 import { SparkChart } from '../set-up/spark-chart.tsx';
 import type { SparkAsked } from './spark-inputs.ts';
 
@@ -73,18 +74,18 @@ export function Estimate({ asked, say }: EstimateProps) {
   const [mark, word] = WORDS[judgement.word];
   const point = operatingPoints(setting.engine).find(({ id }) => id === worn.lowest.id)!;
   const told = `${word}: at ${say.quantity('gap', range.high)} ${toldInHand(fresh.lowest.margin)} new, ${toldInHand(worn.lowest.margin)} worn and ${say.quantity('gap', GROWTH_MM)} wider.`;
+  const advised =
+    advice.kind === 'gap'
+      ? range.low === range.high
+        ? 'It keeps 30% as set and 15% at the end.'
+        : `The widest that keeps 30% as set and 15% at the end: ${say.quantity('gap', advice.gapMm)}.`
+      : 'No gap of this range keeps 30% as set and 15% at the end: a coil of more energy and rated voltage, a finer tip, or a closer gap where the engine allows it.';
   return (
     <>
       <h2 className="flex items-center gap-2 text-verdict font-semibold">
         <Mark kind={mark} rem={1.25} /> {told}
       </h2>
-      <p>
-        {advice.kind === 'gap'
-          ? range.low === range.high
-            ? 'It keeps 30% as set and 15% at the end.'
-            : `The widest that keeps 30% as set and 15% at the end: ${say.quantity('gap', advice.gapMm)}.`
-          : 'No gap of this range keeps 30% as set and 15% at the end: a coil of more energy and rated voltage, a finer tip, or a closer gap where the engine allows it.'}
-      </p>
+      <p>{advised}</p>
       <SparkChart
         drawn={{
           setting,
@@ -98,6 +99,7 @@ export function Estimate({ asked, say }: EstimateProps) {
         says={`${told} Drawn for ${POINT_WORDS[point.id].toLowerCase()}.`}
       />
       <Points fresh={fresh} worn={worn} />
+      <CopyText title="Spark demand, an estimate" lines={[told, advised]} />
       <p className="max-w-2xl text-soft">
         An estimate to judge gaps by, ±10% and more: full filling, mixture and wear as is usual. The drawing is of the
         state with the least in hand. Where it misfires, look at seating, gap and leads first. Secondary voltage can
