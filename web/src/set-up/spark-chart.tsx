@@ -27,7 +27,7 @@ interface SparkChartProps {
   readonly says: string;
 }
 
-const [HEIGHT, LEFT, RIGHT, BOTTOM, TOP] = [216, 30, 8, 32, 10];
+const [HEIGHT, LEFT, RIGHT, BOTTOM, TOP] = [216, 30, 16, 32, 10];
 const [FROM_MM, TO_MM, STEPS] = [0.3, 1.6, 52];
 /** Other fits of breakdown and other fillings lie so far about the central value. Spark demand: Margin. */
 const BAND = 0.1;
