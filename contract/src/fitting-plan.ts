@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { WORK_PHASES } from '@brackenfell/core/fitting-plan/fitting-plan';
 import { DutyText } from './duty.ts';
 import { EngineKey, endpoint, EVERYONE, Id, Units } from './endpoint.ts';
 
@@ -10,8 +11,11 @@ export const FittingPlan = z
     isRefused: z.boolean(),
     steps: z.array(
       z.object({
+        phase: z.enum(WORK_PHASES),
         says: z.string(),
         caution: z.boolean(),
+        /** It rests on what is not known: asked before it is done. */
+        isQuestion: z.boolean(),
         rule: z.object({ title: z.string(), choice: z.string() }).nullable(),
       }),
     ),

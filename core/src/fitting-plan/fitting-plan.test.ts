@@ -1,9 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import type { FactId, FactSheet } from '../facts/facts.ts';
 import { sayIn } from '../fitment/say.ts';
-import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house-rules/house-rules.ts';
+import { DEFAULT_HOUSE_RULES, HOUSE_RULES, RULE_IDS, type HouseRules } from '../house-rules/house-rules.ts';
 import { settleRules } from '../house-rules/settle-rules.ts';
-import { fittingPlan } from './fitting-plan.ts';
+import { fittingPlan, WORK_PHASES } from './fitting-plan.ts';
 
 const sheet = (facts: Partial<Record<FactId, unknown>>): FactSheet =>
   Object.fromEntries(
@@ -103,7 +104,9 @@ describe('the order of work for fitting a plug', () => {
   test('puts the engine maker’s own procedure before every house rule, and closes with boots, connectors and first start', () => {
     const plan = fittingPlan(sheet({}), PLUG, DEFAULTS, sayIn('metric'), ['soak, turn back and forth']);
     expect(plan[0]!.says).toMatch(/procedure comes first: soak/);
-    expect(told({})).toMatch(/kept in order and read.*gasket flat.*Boots pressed home.*tugged; earths.*First start/s);
+    expect(told({})).toMatch(
+      /kept in order and read.*gasket flat.*Boots pressed home.*tugged; earths.*Listen at idle/s,
+    );
   });
 
   test('begins with a cold engine and what can kill, and ends by deferring to the maker’s manual', () => {
@@ -159,5 +162,49 @@ describe('the order of work for fitting a plug', () => {
     const named = planOf({}).flatMap(({ rule }) => rule ?? []);
     expect(named.length).toBeGreaterThanOrEqual(6);
     for (const { title, choice } of named) expect(title !== '' && choice !== '').toBe(true);
+  });
+});
+
+describe('whatever the shop’s rules and the engine', () => {
+  const rules = fc.record(
+    Object.fromEntries(
+      RULE_IDS.map((rule) => [rule, fc.constantFrom(...HOUSE_RULES[rule].schools.map(({ id }) => id as string))]),
+    ),
+  );
+  const place = fc.record({
+    'position.hasBattery': fc.constantFrom(true, false, undefined),
+    'position.fuel': fc.constantFrom('petrol', 'gas'),
+    'position.wrenchReaches': fc.boolean(),
+    'position.headMetal': fc.constantFrom('aluminium', 'cast-iron', undefined),
+    'coil.topology': fc.constantFrom('on-plug', 'waste-spark', 'canister', undefined),
+  });
+  const known = (facts: object) =>
+    Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== undefined)) as Partial<
+      Record<FactId, unknown>
+    >;
+
+  test('the maker’s procedure stands first, the work keeps its order, and nothing is asked of what the engine has not', () => {
+    fc.assert(
+      fc.property(rules, place, (chosen, facts) => {
+        const position = sheet(known(facts));
+        const settled = settleRules(
+          { defaults: { ...DEFAULT_HOUSE_RULES, ...(chosen as Partial<HouseRules>) }, conditional: [] },
+          [],
+          position,
+          PLUG,
+        );
+        const steps = fittingPlan(position, PLUG, settled, sayIn('metric'), ['Soak them overnight.']);
+        expect(steps[0]!.says).toMatch(/own procedure comes first: Soak/);
+        const order = steps.map(({ phase }) => WORK_PHASES.indexOf(phase));
+        expect([...order].sort((a, b) => a - b)).toEqual(order);
+        const all = steps.map(({ says }) => says).join(' ');
+        if (facts['position.hasBattery'] === false) expect(all).not.toMatch(/Battery negative/);
+        expect(all.includes('gas fitter')).toBe(facts['position.fuel'] === 'gas');
+        if (facts['coil.topology'] === 'on-plug') expect(all).not.toMatch(/Leads: by the boot/);
+        // What is not known is asked, and never taken for known.
+        const asks = steps.some(({ isQuestion, says }) => isQuestion && says.includes('battery'));
+        expect(asks).toBe(facts['position.hasBattery'] === undefined);
+      }),
+    );
   });
 });

@@ -5,9 +5,16 @@ import { saySpoke, type SettledRules } from '../house-rules/settle-rules.ts';
 import { compoundOn } from '../torque/torque-desk.ts';
 import { sayTightening } from './tighten.ts';
 
+/** The parts of the work, in their order. */
+export const WORK_PHASES = ['before', 'out', 'in', 'back', 'start'] as const;
+export type WorkPhase = (typeof WORK_PHASES)[number];
+
 /** One step of fitting plugs. */
 export interface FittingStep {
+  readonly phase: WorkPhase;
   readonly says: string;
+  /** It rests on what is not known: asked before it is done. */
+  readonly isQuestion?: boolean;
   /** The house rule that made it so, and the school chosen; absent where the trade agrees. */
   readonly rule?: { readonly title: string; readonly choice: string };
   /** A caution that always stands. */
@@ -50,98 +57,139 @@ export function fittingPlan(
     choice: [chosenSchool(rules, rule).says, saySpoke(spoke[rule])].filter(Boolean).join(' · '),
   });
   const hasProcedure = procedures.length > 0 || rulingValue(position, 'position.seizesTwoPiece') === true;
-  const isGas = rulingValue(position, 'position.fuel') === 'gas';
   const severalGrounds = (rulingValue(plug, 'plug.groundCount') ?? 1) > 1;
-  const hasNoBattery = rulingValue(position, 'position.hasBattery') === false;
   const plating = rulingValue(plug, 'plug.plating');
   const seat = rulingValue(plug, 'plug.seat');
   const warm = rules.engineTemperature === 'makers-procedure' && hasProcedure;
+  const tightened = tightenings(others.length > 0 ? others : [{ label: '', sheet: position }], plug, settled, say);
   return [
-    ...procedures.map((says) => ({ says: `The engine maker’s own procedure comes first: ${says}`, caution: true })),
-    {
-      says: warm
+    ...procedures.map((says) => step('before', `The engine maker’s own procedure comes first: ${says}`, CAUTION)),
+    step(
+      'before',
+      warm
         ? 'Follow the engine maker’s own procedure for freeing the plugs, warm where it says so: hot metal burns.'
         : 'Engine cold.',
-      rule: by('engineTemperature'),
-      caution: true,
-    },
-    hasNoBattery
-      ? {
-          says: 'No battery here: the lead off its plug and clear of it, fuel off, so that nothing can start it.',
-          caution: true,
-        }
-      : {
-          says:
-            rules.battery === 'negative-off'
-              ? 'Battery negative off: nothing can fire or start while hands are in.'
-              : 'Ignition off and key out; ignition and fuel disabled before anything is cranked.',
-          rule: by('battery'),
-          caution: true,
-        },
-    { says: 'Secondary voltage can kill, most of all with a pacemaker: no coil is run off its plug.', caution: true },
-    ...(isGas ? [{ says: 'Gas: a licensed gas fitter works on anything that carries it.', caution: true }] : []),
-    { says: 'Blow out the well before the plug comes out; eye protection; drop nothing in.', caution: true },
-    { says: 'Connectors: open the lock first, never pull by the wires. Coils and leads kept by cylinder.' },
-    {
-      says:
-        rules.orderOfWork === 'one-at-a-time'
-          ? 'One cylinder at a time: its lead or coil is back on before the next comes off.'
-          : 'All plugs out first, laid in order and read; leads labelled, every hole covered.',
-      rule: by('orderOfWork'),
-    },
-    { says: 'The old plugs kept in order and read before the new ones go in: they tell which cylinder is ill.' },
-    {
-      says: severalGrounds
-        ? 'Gap as delivered: several grounds cannot be set.'
-        : {
+      { rule: by('engineTemperature'), caution: true },
+    ),
+    poweredDown(position, rules, by),
+    step('before', 'Secondary voltage can kill, most of all with a pacemaker: no coil is run off its plug.', CAUTION),
+    ...(rulingValue(position, 'position.fuel') === 'gas'
+      ? [step('before', 'Gas: a licensed gas fitter works on anything that carries it.', CAUTION)]
+      : []),
+    step('out', 'Blow out the well before the plug comes out; eye protection; drop nothing in.', CAUTION),
+    step('out', freeingOf(position)),
+    step(
+      'out',
+      rules.orderOfWork === 'one-at-a-time'
+        ? 'One cylinder at a time: its lead or coil is back on before the next comes off.'
+        : 'All plugs out first, laid in order and read; leads labelled, every hole covered.',
+      { rule: by('orderOfWork') },
+    ),
+    step('out', 'The old plugs kept in order and read before the new ones go in: they tell which cylinder is ill.'),
+    severalGrounds
+      ? step('in', 'Gap as delivered: several grounds cannot be set.')
+      : step(
+          'in',
+          {
             verify: 'Gap measured on each with a wire gauge.',
             sample: 'Gap measured on one in four with a wire gauge, on all when one is outside.',
             trust: 'Gap as delivered in its sealed box: not verified.',
           }[rules.preGapped],
-      ...(severalGrounds ? {} : { rule: by('preGapped') }),
-    },
+          { rule: by('preGapped') },
+        ),
     plating !== undefined && plating !== 'none'
-      ? { says: `Threads dry: this plug is plated with ${plating}, which is its own release. No compound.` }
-      : {
-          says:
-            rules.threadCompound === 'shank-only'
-              ? 'Threads dry and clean; a trace of compound on the shank only.'
-              : {
-                  dry: 'Threads dry and clean, no compound.',
-                  'by-thread': 'Plated threads dry; on bare threads a trace of compound, away from the tip.',
-                  compound: 'A trace of compound on the threads, away from the tip.',
-                }[compoundOn(settled, plug)],
-          rule: by('threadCompound'),
-        },
-    ...(seat === 'taper' || seat === undefined
+      ? step('in', `Threads dry: this plug is plated with ${plating}, which is its own release. No compound.`)
+      : step(
+          'in',
+          rules.threadCompound === 'shank-only'
+            ? 'Threads dry and clean; a trace of compound on the shank only.'
+            : {
+                dry: 'Threads dry and clean, no compound.',
+                'by-thread': 'Plated threads dry; on bare threads a trace of compound, away from the tip.',
+                compound: 'A trace of compound on the threads, away from the tip.',
+              }[compoundOn(settled, plug)],
+          { rule: by('threadCompound'), isQuestion: compoundOn(settled, plug) === 'by-thread' },
+        ),
+    ...(seat === 'taper'
       ? []
-      : [
-          {
-            says: `Its gasket flat on the seat${seat === 'gasket-loose' ? ', the right way round' : ''}, the old one not left in the hole.`,
-          },
-        ]),
-    {
-      says:
-        rules.handFirst === 'all-by-hand'
-          ? 'Started by hand for the whole thread, square to the hole; every plug by hand to its seat before any is tightened.'
-          : 'Started by hand for the whole thread, square to the hole, and tightened before the next is begun.',
-      rule: by('handFirst'),
-    },
-    ...tightenings(others.length > 0 ? others : [{ label: '', sheet: position }], plug, settled, say).map((says) => ({
-      says,
-      rule: by('tightening'),
-    })),
-    {
-      says:
-        rules.grease === 'smear'
-          ? 'A smear of dielectric grease inside the boot, none on the contact.'
-          : 'Boots dry and clean, pressed home until they are felt to seat.',
-      rule: by('grease'),
-    },
-    {
-      says: 'Boots pressed home until they are felt to seat; connectors until they are heard, then tugged; earths and clips back.',
-    },
-    { says: 'First start: listen at idle, then under load; the code read again. What was not looked at is said.' },
-    { says: 'The engine maker’s manual and local rules stand above this sheet.', caution: true },
+      : seat === undefined
+        ? [step('in', 'Gasket or cone? Look at the seat before it goes in.', { isQuestion: true })]
+        : [
+            step(
+              'in',
+              `Its gasket flat on the seat${seat === 'gasket-loose' ? ', the right way round' : ''}, the old one not left in the hole.`,
+            ),
+          ]),
+    step(
+      'in',
+      rules.handFirst === 'all-by-hand'
+        ? 'Started by hand for the whole thread, square to the hole; every plug by hand to its seat before any is tightened.'
+        : 'Started by hand for the whole thread, square to the hole, and tightened before the next is begun.',
+      { rule: by('handFirst') },
+    ),
+    ...tightened.map((says) => step('in', says, { rule: by('tightening') })),
+    step(
+      'back',
+      rules.grease === 'smear'
+        ? 'A smear of dielectric grease inside the boot, none on the contact.'
+        : 'Boots dry and clean, pressed home until they are felt to seat.',
+      { rule: by('grease') },
+    ),
+    step(
+      'back',
+      'Boots pressed home until they are felt to seat; connectors until they are heard, then tugged; earths and clips back.',
+    ),
+    step('start', 'Listen at idle, then under load; the code read again. What was not looked at is said.'),
+    step('start', 'The engine maker’s manual and local rules stand above this sheet.', CAUTION),
   ];
+}
+
+type More = Pick<FittingStep, 'rule' | 'caution' | 'isQuestion'>;
+const CAUTION: More = { caution: true };
+
+const step = (phase: WorkPhase, says: string, more: More = {}): FittingStep => ({ phase, says, ...more });
+
+/** Nothing can fire or start while hands are in; what there is to take off is asked where nobody knows. */
+function poweredDown(
+  position: FactSheet,
+  rules: SettledRules['rules'],
+  by: (rule: RuleId) => NonNullable<FittingStep['rule']>,
+): FittingStep {
+  const hasBattery = rulingValue(position, 'position.hasBattery');
+  if (hasBattery === false)
+    return step(
+      'before',
+      'No battery here: the lead off its plug and clear of it, fuel off, so that nothing can start it.',
+      CAUTION,
+    );
+  const says =
+    rules.battery === 'negative-off'
+      ? 'Battery negative off: nothing can fire or start while hands are in.'
+      : 'Ignition off and key out; ignition and fuel disabled before anything is cranked.';
+  return step(
+    'before',
+    hasBattery === undefined ? `${says} Is there a battery? If not, the lead off its plug.` : says,
+    {
+      rule: by('battery'),
+      caution: true,
+      isQuestion: hasBattery === undefined,
+    },
+  );
+}
+
+/** How coil, lead or boot comes off the plug, by how the engine's own coil reaches it. */
+function freeingOf(position: FactSheet): string {
+  if (rulingValue(position, 'coil.magnetoKv') !== undefined)
+    return 'The lead by its boot, twisted, then pulled; it is part of the coil and is not pulled out of it.';
+  switch (rulingValue(position, 'coil.topology')) {
+    case 'on-plug':
+    case 'rail':
+      return 'Connectors: open the lock first, never pull by the wires. Coils twisted, lifted straight, kept by cylinder.';
+    case 'waste-spark':
+    case 'canister':
+    case 'near-plug':
+      return 'Leads: by the boot, twisted, then pulled, never by the cable; labelled by cylinder before the first comes off.';
+    case undefined:
+      return 'Connectors: open the lock first, never pull by the wires. Coils and leads kept by cylinder.';
+  }
 }

@@ -43,6 +43,7 @@ export interface Tables {
   piece_reading: counter.PieceReadingTable;
   gap_reading: counter.GapReadingTable;
   blades_owned: counter.BladesOwnedTable;
+  printed_paper: counter.PrintedPaperTable;
   failed_try: counter.FailedTryTable;
   request_receipt: counter.RequestReceiptTable;
   job: audit.JobTable;

@@ -1,65 +1,33 @@
 import { printPrice } from '@brackenfell/core/words/money';
 import { printDate, printWhole } from '@brackenfell/core/words/moments';
-import { createRequire } from 'node:module';
-import PDFDocument from 'pdfkit';
 import { BAND_WORDS } from '@brackenfell/core/authenticity/judge-piece';
 import { printChance } from '@brackenfell/core/authenticity/say-conclusion';
 import type { EvidencePack } from '@brackenfell/contract/evidence-pack';
+import { footPages, INK, LINE, makePdf, printable, SOFT, type Doc } from '../paper/document.ts';
 import { sayPiece } from './evidence-pack.ts';
 
-type Doc = InstanceType<typeof PDFDocument>;
 type Piece = EvidencePack['inspections'][number]['pieces'][number];
 
 const MARGIN = 48;
-const INK = '#1d1a16';
-const SOFT = '#5a544b';
-const LINE = '#8b867b';
-
-const FACES = {
-  text: '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff',
-  strong: '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff',
-  figures: '@fontsource/atkinson-hyperlegible-mono/files/atkinson-hyperlegible-mono-latin-400-normal.woff',
-} as const;
-
 const money = (minor: number | null): string => (minor === null ? 'not known' : printPrice(minor));
-
-/** What the faces hold; anything else would print as an empty box. */
-const printable = (text: string): string => text.replaceAll('→', 'to').replaceAll('÷', '/');
 
 const ANSWER_WORDS = { 'genuine-like': 'as genuine', differs: 'differs', 'cannot-see': 'cannot be seen' } as const;
 
 /** An evidence pack on A4, to print or send. */
-export async function printPack(pack: EvidencePack): Promise<Uint8Array> {
-  const doc = new PDFDocument({
-    size: 'A4',
-    margin: MARGIN,
-    bufferPages: true,
-    lang: 'en-GB',
-    displayTitle: true,
-    info: { Title: `Evidence on ${pack.batch.number}`, Creator: 'Brackenfell' },
+export const printPack = (pack: EvidencePack): Promise<Uint8Array> =>
+  makePdf({ size: 'A4', margin: MARGIN, title: `Evidence on ${pack.batch.number}` }, (doc) => {
+    head(doc, pack);
+    for (const inspection of pack.inspections) printInspection(doc, inspection);
+    if (pack.inspections.length === 0) paragraph(doc, 'No piece of this batch has been inspected.');
+    heading(doc, 'What was done');
+    rows(
+      doc,
+      pack.events.map(({ at, by, action, reason }): Row => [printWhole(at), `${action}, ${by}: ${reason}`]),
+    );
+    if (pack.events.length === 0) paragraph(doc, 'Nothing yet.');
+    const { number, code } = pack.batch;
+    footPages(doc, MARGIN, (page, of) => `Evidence, not accusation. ${number} ${code}   ${page} of ${of}`);
   });
-  const { resolve } = createRequire(import.meta.url);
-  for (const [name, path] of Object.entries(FACES)) doc.registerFont(name, resolve(path));
-  const chunks: Buffer[] = [];
-  doc.on('data', (chunk: Buffer) => chunks.push(chunk));
-  const ended = new Promise<void>((done, failed) => {
-    doc.on('end', done);
-    doc.on('error', failed);
-  });
-  head(doc, pack);
-  for (const inspection of pack.inspections) printInspection(doc, inspection);
-  if (pack.inspections.length === 0) paragraph(doc, 'No piece of this batch has been inspected.');
-  heading(doc, 'What was done');
-  rows(
-    doc,
-    pack.events.map(({ at, by, action, reason }): Row => [printWhole(at), `${action}, ${by}: ${reason}`]),
-  );
-  if (pack.events.length === 0) paragraph(doc, 'Nothing yet.');
-  numberPages(doc, pack);
-  doc.end();
-  await ended;
-  return Buffer.concat(chunks);
-}
 
 function head(doc: Doc, { batch, statement, madeAt, madeBy, soldPieces }: EvidencePack): void {
   doc.font('strong').fontSize(18).fillColor(INK).text('Evidence pack');
@@ -183,21 +151,4 @@ function printPiece(doc: Doc, piece: Piece): void {
       `${value} ${unit}${expected === null ? '' : `, the catalogue says ${expected}`}`,
     ]),
   ]);
-}
-
-function numberPages(doc: Doc, { batch }: EvidencePack): void {
-  const { count } = doc.bufferedPageRange();
-  for (let page = 0; page < count; page += 1) {
-    doc.switchToPage(page);
-    // Written in the margin, which pdfkit would otherwise take for the end of the page.
-    doc.page.margins.bottom = 0;
-    doc.font('text').fontSize(8).fillColor(SOFT);
-    doc.text(
-      `Evidence, not accusation. ${batch.number} ${batch.code}   ${page + 1} of ${count}`,
-      MARGIN,
-      doc.page.height - 30,
-      { width: doc.page.width - 2 * MARGIN, align: 'center', lineBreak: false },
-    );
-    doc.page.margins.bottom = MARGIN;
-  }
 }

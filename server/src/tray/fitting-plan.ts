@@ -41,6 +41,7 @@ export async function planFitting(
     verdict === 'refuse'
       ? [
           {
+            phase: 'before' as const,
             says: `Do not fit: ${findings
               .filter(({ outcome }) => outcome === 'refuse')
               .map(({ told }) => told.says)
@@ -60,8 +61,10 @@ export async function planFitting(
     engine: `${judged.engine.maker} ${judged.engine.code}`,
     part: candidate.part.printed,
     isRefused: verdict === 'refuse',
-    steps: steps.map(({ says, caution, rule }: FittingStep) => ({
+    steps: steps.map(({ phase, says, caution, rule, isQuestion }: FittingStep) => ({
+      phase,
       says,
+      isQuestion: isQuestion === true,
       caution: caution === true,
       rule: rule ?? null,
     })),

@@ -13,6 +13,7 @@ import { useSession } from '../session/use-session.ts';
 const PartsStage = room(async () => (await import('../tray/parts-stage.tsx')).PartsStage);
 const PartPage = room(async () => (await import('../part/part-page.tsx')).PartPage);
 const SetUpStage = room(async () => (await import('../set-up/set-up-stage.tsx')).SetUpStage);
+const HandOverStage = room(async () => (await import('../hand-over/hand-over-stage.tsx')).HandOverStage);
 const BeginInspection = room(async () => (await import('../authenticity/begin-inspection.tsx')).BeginInspection);
 const ProofStage = room(async () => (await import('../authenticity/proof-stage.tsx')).ProofStage);
 const BatchesPage = room(async () => (await import('../quarantine/batches-page.tsx')).BatchesPage);
@@ -63,6 +64,7 @@ export function App() {
                 <Route path="counter/proof" element={<BeginInspection />} />
                 <Route path="counter/proof/:inspectionId" element={<ProofStage />} />
                 <Route path="counter/set-up" element={<SetUpStage />} />
+                <Route path="counter/hand-over" element={<HandOverStage />} />
                 <Route path="quarantine" element={<Navigate to="/quarantine/batches" replace />} />
                 <Route path="quarantine/batches" element={<BatchesPage />} />
                 <Route path="quarantine/batches/:batchId" element={<BatchesPage />} />

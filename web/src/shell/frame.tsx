@@ -83,6 +83,7 @@ export function Frame({ me }: { me: Staff }) {
           { press: '2', does: 'Parts stage', run: () => go('/counter/parts') },
           { press: '3', does: 'Proof stage', run: () => go('/counter/proof') },
           { press: '4', does: 'Set-up stage', run: () => go('/counter/set-up') },
+          { press: '5', does: 'Hand-over stage', run: () => go('/counter/hand-over') },
         ]),
     { press: ', c', printed: ', then c', does: 'Counter', run: () => void navigate(lastCounter()) },
     { press: ', k', printed: ', then k', does: 'Catalogue', run: () => go('/catalogue/engines') },

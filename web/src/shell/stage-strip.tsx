@@ -37,7 +37,7 @@ export function StageStrip() {
     { key: '2', name: 'Parts', need: partsNeed, to: '/counter/parts', mark: openQuestions > 0 ? 'unknown' : undefined },
     { key: '3', name: 'Proof', need: proofNeed, to: '/counter/proof', mark: anySuspect ? 'refuse' : undefined },
     { key: '4', name: 'Set-up', need: setUpNeed, to: '/counter/set-up', mark: setUpMark },
-    { key: '5', name: 'Hand-over', need: 'not built yet' },
+    { key: '5', name: 'Hand-over', need: lines > 0 ? 'kit, work, card' : 'needs a slip', to: '/counter/hand-over' },
     { key: '6', name: 'Old parts', need: 'not built yet' },
   ] as const;
   return (

@@ -6,6 +6,7 @@ const TITLES: readonly (readonly [start: string, title: string])[] = [
   ['/counter/parts', 'Parts'],
   ['/counter/proof', 'Proof'],
   ['/counter/set-up', 'Set-up'],
+  ['/counter/hand-over', 'Hand-over'],
   ['/parts', 'Part'],
   ['/engines', 'Engine card'],
   ['/catalogue/audit', 'Audit'],

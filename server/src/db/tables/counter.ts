@@ -6,6 +6,7 @@ import type { FactId } from '@brackenfell/core/facts/facts';
 import type { OwnedBlade } from '@brackenfell/core/gap/blade-sets';
 import type { GapStage } from '@brackenfell/core/gap/gap-desk';
 import type { SetUpFigures } from '@brackenfell/core/set-up/told-figures';
+import type { PaperView } from '@brackenfell/contract/hand-over';
 import type { GapHow } from '@brackenfell/contract/set-up';
 import type { Verdict } from '@brackenfell/core/fitment/verdict';
 import type { ReadingHow } from '@brackenfell/core/slip/piece-readings';
@@ -138,6 +139,16 @@ export interface GapReadingTable {
   staff_id: string;
   at: Generated<Date>;
   withdrawn_at: Generated<Date | null>;
+}
+/** Append-only: what was printed, byte for byte. */
+export interface PrintedPaperTable {
+  id: Key;
+  slip_id: string;
+  kind: PaperView['kind'];
+  size: PaperView['size'];
+  pdf: Buffer;
+  staff_id: string;
+  at: Generated<Date>;
 }
 /** Append-only: the latest list of the shop's blades stands. */
 export interface BladesOwnedTable {

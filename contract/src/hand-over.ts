@@ -1,0 +1,95 @@
+import { z } from 'zod';
+import { KIT_KINDS } from '@brackenfell/core/kit/kit-list';
+import { COUNTER, endpoint, EVERYONE, Id, Units } from './endpoint.ts';
+import { FittingPlan } from './fitting-plan.ts';
+
+/** One kind of plug that the job fits, with what is set and what was gauged. */
+const FittedLine = z.object({
+  lineId: Id,
+  printed: z.string(),
+  maker: z.string(),
+  quantity: z.number().int(),
+  isOwn: z.boolean(),
+  figures: z.array(z.object({ at: z.string(), what: z.string(), says: z.string(), source: z.string() })),
+  /** Piece by piece: how it was found, and set. */
+  gaps: z.array(z.object({ piece: z.number().int(), place: z.string(), says: z.string() })),
+  steps: FittingPlan.shape.steps,
+  kit: z.array(z.object({ kind: z.enum(KIT_KINDS), what: z.string(), why: z.string() })),
+});
+
+/** Everything a fitter leaves with: what is fitted where, in which order, with what, and what nobody has verified. */
+export const HandOver = z
+  .object({
+    docket: z.number().int(),
+    customer: z.string(),
+    vehicle: z.string(),
+    engine: z.string(),
+    cameFor: z.string(),
+    fitted: z.array(FittedLine),
+    otherLines: z.array(z.object({ printed: z.string(), maker: z.string(), quantity: z.number().int() })),
+    /** What must not be fitted, with the reason. */
+    doNotFit: z.array(z.object({ printed: z.string(), why: z.string() })),
+    /** How to get to the plugs, in the words of the engine's notes. */
+    access: z.array(z.string()),
+    cautions: z.array(z.string()),
+    notVerified: z.array(z.string()),
+  })
+  .meta({ id: 'HandOver' });
+export type HandOver = z.infer<typeof HandOver>;
+
+export const PAPER_KINDS = ['fitting-card'] as const;
+export const PAPER_SIZES = ['A5', 'A4'] as const;
+
+export const PaperView = z
+  .object({
+    paperId: Id,
+    kind: z.enum(PAPER_KINDS),
+    size: z.enum(PAPER_SIZES),
+    by: z.string(),
+    at: z.string(),
+  })
+  .meta({ id: 'Paper' });
+export type PaperView = z.infer<typeof PaperView>;
+
+const slipId = z.object({ slipId: Id });
+
+export const getHandOver = endpoint('getHandOver', {
+  summary: 'What a fitter leaves with: plugs and figures by place, order of work, kit, what is not verified.',
+  roles: EVERYONE,
+  params: slipId,
+  query: z.object({ units: Units.default('both') }),
+  response: HandOver,
+});
+
+export const listPapers = endpoint('listPapers', {
+  summary: 'What was printed of a slip, as it was printed, latest first.',
+  roles: EVERYONE,
+  params: slipId,
+  response: z.object({ papers: z.array(PaperView) }),
+});
+
+export const printPaper = endpoint('printPaper', {
+  summary: 'Print a fitting card; it is kept byte for byte.',
+  roles: COUNTER,
+  params: slipId,
+  body: z
+    .object({
+      kind: z.enum(PAPER_KINDS),
+      size: z.enum(PAPER_SIZES),
+      units: Units.default('both'),
+      /** Where this counter is reached: the card's square opens the slip there. */
+      origin: z.url({ protocol: /^https?$/ }).max(200),
+    })
+    .strict(),
+  response: PaperView,
+  status: 201,
+  idempotent: true,
+});
+
+export const getPaper = endpoint('getPaper', {
+  summary: 'A paper as it was printed.',
+  roles: EVERYONE,
+  params: z.object({ paperId: Id }),
+  response: z.custom<Uint8Array>(),
+  produces: 'application/pdf',
+});

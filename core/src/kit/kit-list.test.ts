@@ -1,0 +1,100 @@
+import { describe, expect, test } from '@jest/globals';
+import type { FactId, FactSheet } from '../facts/facts.ts';
+import { sayIn } from '../fitment/say.ts';
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house-rules/house-rules.ts';
+import { settleRules } from '../house-rules/settle-rules.ts';
+import { kitList, type KitNote } from './kit-list.ts';
+
+const sheet = (facts: Partial<Record<FactId, unknown>>): FactSheet =>
+  Object.fromEntries(
+    Object.entries(facts)
+      .filter(([, value]) => value !== undefined)
+      .map(([id, value]) => [id, { ruling: [{ value, source: { rank: 'engine-maker', name: 'manual' } }] }]),
+  );
+const PLACE = {
+  'position.hexMm': 16,
+  'position.wellBoreMm': 24,
+  'position.hasBattery': true,
+  'position.wrenchReaches': true,
+  'position.torque': { lowNm: 24, highNm: 30, nominalNm: 27, condition: 'dry' },
+  'coil.topology': 'on-plug',
+};
+const PLUG = {
+  'plug.hexMm': 16,
+  'plug.hexPoints': 6,
+  'plug.seat': 'gasket-fixed',
+  'plug.threadDiameterMm': 14,
+  'plug.centreMaterial': 'iridium',
+  'plug.plating': 'nickel',
+};
+const kit = (
+  place: Partial<Record<FactId, unknown>> = {},
+  plug: Partial<Record<FactId, unknown>> = {},
+  rules: Partial<HouseRules> = {},
+  notes: readonly KitNote[] = [],
+) =>
+  kitList(
+    {
+      position: sheet({ ...PLACE, ...place }),
+      plug: sheet({ ...PLUG, ...plug }),
+      settled: settleRules({ defaults: { ...DEFAULT_HOUSE_RULES, ...rules }, conditional: [] }, [], {}),
+      quantity: 4,
+      notes,
+    },
+    sayIn('metric'),
+  );
+const whats = (...given: Parameters<typeof kit>) => kit(...given).map(({ what }) => what);
+
+describe('the kit of a job', () => {
+  test('names the socket in both systems, with the well it has to enter, and no magnet', () => {
+    const socket = kit().find(({ what }) => what.startsWith('Socket'))!;
+    expect(socket.what).toBe('Socket 16 mm or 5/8 in, thin wall, with rubber insert or hose');
+    expect(socket.why).toMatch(/21\.5 mm outside, the well is 24\.0 mm\. No magnet/);
+  });
+
+  test('has two sockets where what comes out has another hex, and asks where the plug’s is not known', () => {
+    expect(whats({}, { 'plug.hexMm': 14 }).filter((what) => what.startsWith('Socket'))).toHaveLength(2);
+    const unknown = kit({}, { 'plug.hexMm': undefined }).filter(({ kind }) => kind === 'to-ask');
+    expect(unknown.map(({ why }) => why)).toEqual(['The plug’s hex is not known: measure across its flats.']);
+  });
+
+  test('takes no battery tool where there is none, and asks where nobody knows', () => {
+    const battery = /battery/i;
+    expect(whats().some((what) => battery.test(what))).toBe(true);
+    expect(whats({ 'position.hasBattery': false }).some((what) => battery.test(what))).toBe(false);
+    expect(whats({ 'position.hasBattery': undefined })).toContain('Is there a battery?');
+  });
+
+  test('has a wrench that covers the aim, or a mark for the turn where none reaches', () => {
+    expect(whats()).toContain('Torque wrench for 27.0 N·m');
+    expect(whats({ 'position.wrenchReaches': false })).toContain('A mark on the socket');
+  });
+
+  test('has labels where leads come off, grease by count, and compound only where it goes on', () => {
+    expect(whats()).not.toContain('Lead labels');
+    expect(whats({ 'coil.topology': 'canister' })).toContain('Lead labels');
+    expect(kit().find(({ what }) => what === 'Dielectric grease')!.why).toMatch(/4 boots/);
+    expect(whats({}, {}, { grease: 'dry' })).not.toContain('Dielectric grease');
+    const compound = (plating: string, rule: HouseRules['threadCompound']) =>
+      whats({}, { 'plug.plating': plating }, { threadCompound: rule }).includes('Anti-seize compound');
+    expect([
+      compound('nickel', 'always-reduced'),
+      compound('none', 'always-reduced'),
+      compound('none', 'never'),
+    ]).toEqual([false, true, false]);
+  });
+
+  test('lists the engine’s own fasteners with their torque, and what breaks', () => {
+    const notes: KitNote[] = [
+      { about: 'fastener', says: 'Coil screw, M6', torque: '8.0–10.0 N·m' },
+      { about: 'breaks', says: 'Connector locks turn brittle.', torque: null },
+    ];
+    const items = kit({}, {}, {}, notes);
+    expect(items.find(({ what }) => what === 'Driver for coil screw, M6')!.why).toBe('Back to 8.0–10.0 N·m.');
+    expect(items.at(-1)).toEqual({ kind: 'fragile', what: 'Hold ready', why: 'Connector locks turn brittle.' });
+  });
+
+  test('every thing says why', () => {
+    for (const { why } of kit()) expect(why).toMatch(/\.$/);
+  });
+});

@@ -1,0 +1,53 @@
+import { ask, expect, expectAccessible, expectTray, pickRow, signIn, slipPane, test } from './counter.ts';
+
+test('a fitter leaves with kit, order of work and a card that is kept as it was printed, by keyboard', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter);
+  await ask(page, 'pp20', /Pellworth PP20/);
+  await expectTray(page);
+  await page.keyboard.press('+');
+  await expect(slipPane(page)).toContainText(/£\d/);
+  await page.keyboard.press('5');
+  const stage = page.getByRole('main', { name: 'Hand-over stage' });
+  // A pump: no battery, no wrench, its lead part of the coil.
+  await expect(stage).toContainText('No battery here: the lead off its plug');
+  await expect(stage).toContainText('it is part of the coil');
+  await expect(page.getByRole('complementary', { name: 'Kit for the job' })).toContainText('A mark on the socket');
+  await expect(page.getByRole('complementary', { name: 'Kit for the job' })).not.toContainText('battery');
+  await expect(stage.getByRole('region', { name: 'Not verified' })).toContainText('The gap of none is measured yet.');
+  await expectAccessible(page);
+
+  const opened = page.waitForEvent('popup');
+  await page.keyboard.press('p');
+  await opened;
+  const kept = stage.getByRole('region', { name: 'Printed' });
+  await expect(kept.getByRole('button', { name: 'Fitting card, A5' })).toHaveCount(1);
+  await page.reload();
+  await expect(kept.getByRole('button', { name: 'Fitting card, A5' })).toHaveCount(1);
+  // What was printed stays; once the gap is read, the next card says so.
+  await page.keyboard.press('4');
+  await page.keyboard.press('m');
+  await page.keyboard.type('0.58', { delay: 45 });
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('5');
+  await expect(stage).toContainText('Nothing is open');
+  await expect(stage).toContainText('1: 0.58 mm');
+});
+
+test('a refused part stands on the hand-over only as one that must not be fitted', async ({ page, counter }) => {
+  await signIn(page, counter);
+  await ask(page, 'sc20', /Skerrow SC20/);
+  await expectTray(page);
+  await page.keyboard.press('+');
+  await expect(slipPane(page)).toContainText(/£\d/);
+  await pickRow(page, 'KN 426G-63DR');
+  await page.keyboard.press('r');
+  await expect(slipPane(page)).toContainText('not sold');
+  await page.keyboard.press('5');
+  const stage = page.getByRole('main', { name: 'Hand-over stage' });
+  await expect(stage).toContainText('Do not fit KN 426G-63DR');
+  await expect(stage.getByRole('region', { name: /^Fitted/ })).toHaveCount(1);
+});

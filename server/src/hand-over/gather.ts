@@ -1,0 +1,127 @@
+import { readDuty } from '@brackenfell/core/duty/duty-text';
+import { sayIn, type Say } from '@brackenfell/core/fitment/say';
+import { kitList } from '@brackenfell/core/kit/kit-list';
+import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
+import { sayFigures } from '@brackenfell/core/set-up/say-figures';
+import { deskOf, setUpPoints } from '@brackenfell/core/set-up/set-up-points';
+import { withReadings } from '@brackenfell/core/slip/piece-readings';
+import type { HandOver } from '@brackenfell/contract/hand-over';
+import type { Slip, SlipLine } from '@brackenfell/contract/slip';
+import type { Context } from '../context/context.ts';
+import type { Database } from '../db/database.ts';
+import { findEngine } from '../engine/store.ts';
+import { readFound, type FoundHere } from '../reading/store.ts';
+import { planFitting } from '../tray/fitting-plan.ts';
+import { judgePlugs } from '../tray/judge-plugs.ts';
+
+type Fitted = HandOver['fitted'][number];
+
+const isFitted = ({ partKind, verdict }: SlipLine): boolean =>
+  partKind === 'plug' && verdict !== null && verdict !== 'refuse';
+
+/** How each piece was found and set, in the reader's units; what was not read is said to be so. */
+function gapsOf({ quantity, setUp, gaps, positions }: SlipLine, say: Say): Fitted['gaps'] {
+  return deskOf({ quantity, figures: setUp, gaps }).pieces.map(({ piece, beforeMm, afterMm, state }) => {
+    const now = afterMm ?? beforeMm;
+    const says =
+      now === undefined
+        ? 'not verified'
+        : `${afterMm !== undefined && beforeMm !== undefined ? `found ${say.quantity('gap', beforeMm)}, set ` : ''}${say.quantity('gap', now)}${state.kind === 'fits' ? '' : ', outside'}`;
+    return { piece, place: positions[piece - 1] ?? 'spare', says };
+  });
+}
+
+interface Asked {
+  readonly engineId: string;
+  readonly slip: Slip;
+  readonly found: FoundHere;
+  readonly units: UnitDisplay;
+  readonly notes: Parameters<typeof kitList>[0]['notes'];
+}
+
+async function fittedLine(
+  context: Context,
+  db: Database,
+  line: SlipLine,
+  { engineId, slip, found, units, notes }: Asked,
+): Promise<Fitted> {
+  const say = sayIn(units);
+  const duty = readDuty(slip.duty) ?? {};
+  const question = { engineId, duty, found };
+  const [plan, judged] = await Promise.all([
+    planFitting(context, db, { ...question, partId: line.partId, units }),
+    judgePlugs(context, { ...question, build: slip.build ?? undefined, only: [line.partId] }, units, db),
+  ]);
+  const candidate = judged?.candidates[0];
+  const place = judged?.positions.find((one) => one.place === candidate?.place);
+  const position = judged && place && judged.ruling.apply(withReadings(place.sheet, found.ofVehicle));
+  return {
+    lineId: line.lineId,
+    printed: line.printed,
+    maker: line.maker,
+    quantity: line.quantity,
+    isOwn: line.kind === 'customers-own',
+    figures: line.setUp.flatMap((figures) =>
+      sayFigures(figures, say).map((said) => ({ at: line.setUp.length > 1 ? figures.at.join(', ') : 'all', ...said })),
+    ),
+    gaps: gapsOf(line, say),
+    steps: plan?.steps ?? [],
+    kit:
+      judged && candidate && position
+        ? [
+            ...kitList(
+              {
+                position,
+                plug: candidate.sheet,
+                settled: judged.ruling.settle(position, candidate.sheet),
+                quantity: line.quantity,
+                notes,
+              },
+              say,
+            ),
+          ]
+        : [],
+  };
+}
+
+/** Everything a slip's fitter leaves with. Undefined for a slip without an engine. */
+export async function gatherHandOver(
+  context: Context,
+  db: Database,
+  slip: Slip,
+  units: UnitDisplay,
+): Promise<HandOver | undefined> {
+  const { engineId } = slip;
+  if (engineId === null) return undefined;
+  const [engine, found] = await Promise.all([findEngine(db, engineId), readFound(db, slip.slipId)]);
+  if (!engine) return undefined;
+  const say = sayIn(units);
+  const notes = engine.notes.map(({ about, says, torqueNm }) => ({
+    about,
+    says,
+    torque: torqueNm ? say.span('fastener-torque', torqueNm) : null,
+  }));
+  const asked = { engineId, slip, found, units, notes };
+  const plugs = slip.lines.filter(isFitted);
+  const refused = slip.lines.filter(({ verdict }) => verdict === 'refuse');
+  return {
+    docket: slip.docket,
+    customer: slip.customer,
+    vehicle: slip.vehicle,
+    engine: `${engine.maker} ${engine.code}`,
+    cameFor: slip.cameFor,
+    fitted: await Promise.all(plugs.map((line) => fittedLine(context, db, line, asked))),
+    otherLines: slip.lines
+      .filter((line) => line.partKind !== 'plug' && line.verdict !== 'refuse')
+      .map(({ printed, maker, quantity }) => ({ printed, maker, quantity })),
+    doNotFit: refused.map(({ printed, reason }) => ({ printed, why: reason })),
+    access: notes.filter(({ about }) => about === 'access').map(({ says }) => says),
+    cautions: engine.cautions,
+    notVerified: [
+      ...plugs.flatMap(({ printed, quantity, setUp, gaps }) =>
+        setUpPoints({ quantity, figures: setUp, gaps }, say).map(({ says }) => `${printed}: ${says}`),
+      ),
+      ...slip.open.map(({ says }) => says),
+    ],
+  };
+}

@@ -1,0 +1,52 @@
+import type { Express } from 'express';
+import { getHandOver, getPaper, listPapers, printPaper } from '@brackenfell/contract/hand-over';
+import type { Context } from '../context/context.ts';
+import { recordChange } from '../history/store.ts';
+import { serve } from '../http/serve.ts';
+import { isTrouble, trouble } from '../http/trouble.ts';
+import { showSlip } from '../slip/show-slip.ts';
+import { printCard } from './card-pdf.ts';
+import { gatherHandOver } from './gather.ts';
+import { readPapers, readPdf, storePaper } from './paper-store.ts';
+
+const NO_ENGINE = trouble('not-allowed-now', 'The slip has no engine yet: nothing can be told of the work.');
+
+/** What a fitter leaves with, and the paper that is kept as it was printed. */
+export function handOverRoutes(app: Express, context: Context): void {
+  serve(app, context, getHandOver, async ({ params, query, db }) => {
+    const slip = await showSlip(db, params.slipId);
+    if (isTrouble(slip)) return slip;
+    return (await gatherHandOver(context, db, slip, query.units)) ?? NO_ENGINE;
+  });
+
+  serve(app, context, listPapers, async ({ params, db }) => ({
+    papers: (await readPapers(db, params.slipId)).map(({ id, at, ...paper }) => ({
+      ...paper,
+      paperId: id,
+      at: at.toISOString(),
+    })),
+  }));
+
+  serve(app, context, printPaper, async ({ params: { slipId }, body: { kind, size, units, origin }, staff, trx }) => {
+    const slip = await showSlip(trx, slipId);
+    if (isTrouble(slip)) return slip;
+    const card = await gatherHandOver(context, trx, slip, units);
+    if (!card) return NO_ENGINE;
+    const at = new Date();
+    const pdf = await printCard(card, { size, at, by: staff.name, address: new URL(`/slips/${slipId}`, origin).href });
+    const paperId = await storePaper(trx, { slipId, kind, size, pdf, staffId: staff.id });
+    await recordChange(trx, {
+      staffId: staff.id,
+      subject: 'paper',
+      subjectId: paperId,
+      action: 'print',
+      after: { slipId, kind, size },
+    });
+    return { paperId, kind, size, by: staff.name, at: at.toISOString() };
+  });
+
+  serve(app, context, getPaper, async ({ params, db }) => {
+    const paper = await readPdf(db, params.paperId);
+    return paper ? new Uint8Array(paper.pdf) : trouble('not-found', 'Nothing was printed under that number.');
+  });
+}

@@ -1,0 +1,240 @@
+import { WORK_PHASES, type WorkPhase } from '@brackenfell/core/fitting-plan/fitting-plan';
+import type { KitKind } from '@brackenfell/core/kit/kit-list';
+import type { HandOver } from '@brackenfell/contract/hand-over';
+import { Key } from '../controls/key.tsx';
+import { Mark } from '../controls/mark.tsx';
+import type { MarkKind } from '../controls/mark-shapes.ts';
+import { printMoment } from '../controls/moment.ts';
+import { useCounter } from '../counter/use-counter.ts';
+import { isUnsentSlip } from '../counter/slip-outbox.ts';
+import { useKeys } from '../keys/keys.ts';
+import { openPaper, useHandOver, usePapers } from './use-hand-over.ts';
+
+const PHASE_WORDS: Readonly<Record<WorkPhase, string>> = {
+  before: 'Before',
+  out: 'Out',
+  in: 'In',
+  back: 'Back together',
+  start: 'First start',
+};
+const KIT_MARKS: Readonly<Record<KitKind, MarkKind>> = {
+  tool: 'match-small',
+  'used-up': 'match-small',
+  fragile: 'acceptable',
+  'to-ask': 'unknown',
+};
+
+/** What the fitter leaves with: kit, order of work, and the card that is kept as it was printed. */
+export function HandOverStage() {
+  const { slip, slipId, engineId, go } = useCounter();
+  const handOver = useHandOver(slip.data);
+  const known = slipId !== undefined && !isUnsentSlip(slipId) ? slipId : undefined;
+  const { papers, print } = usePapers(known);
+  const card = handOver.data;
+  const mayPrint = known !== undefined && card !== undefined && !print.isPending;
+  useKeys(
+    'Hand-over',
+    [
+      { press: 'p', does: 'Print the fitting card on A5', run: () => print.mutate('A5') },
+      { press: 'Shift+P', printed: 'Shift p', does: 'Print the fitting card on A4', run: () => print.mutate('A4') },
+    ],
+    { active: mayPrint },
+  );
+  if (!card)
+    return (
+      <main className="desk-main col-span-2" aria-label="Hand-over stage">
+        <div className="max-w-2xl p-6">
+          <h1 className="pb-2 text-head font-semibold">Hand-over</h1>
+          <p className="pb-3 text-soft">
+            {handOver.error?.message ??
+              slip.error?.message ??
+              (slipId && !slip.data
+                ? 'Fetching the slip …'
+                : slip.data && slip.data.engineId !== null
+                  ? 'Fetching what the fitter leaves with …'
+                  : 'Handing over needs a slip with its engine: kit, order of work and card follow from it.')}
+          </p>
+          {!engineId && (
+            <button type="button" className="button-act" onClick={() => go('/counter/engine')}>
+              Choose the engine <Key>1</Key>
+            </button>
+          )}
+        </div>
+      </main>
+    );
+  return (
+    <>
+      <aside className="desk-card" aria-label="Kit for the job">
+        <Kit card={card} />
+      </aside>
+      <main className="desk-main" aria-label="Hand-over stage">
+        <header className="set-up-head">
+          <Mark kind={card.notVerified.length === 0 ? 'match' : 'unknown'} rem={1.25} />
+          <h1 className="text-head font-semibold">
+            {card.notVerified.length === 0 ? 'Nothing is open' : `${card.notVerified.length} not verified`}
+          </h1>
+          <span className="min-w-0 flex-1 text-soft">
+            {card.engine}
+            {card.vehicle && `, ${card.vehicle}`}: what is not verified stands so on the card.
+          </span>
+          <button type="button" className="button-act" disabled={!mayPrint} onClick={() => print.mutate('A5')}>
+            Print the card <Key>p</Key>
+          </button>
+          <button type="button" className="button-plain" disabled={!mayPrint} onClick={() => print.mutate('A4')}>
+            on A4 <Key>Shift p</Key>
+          </button>
+        </header>
+        <div className="set-up-panels" tabIndex={0} role="region" aria-label="Order of work, figures and papers">
+          <div className="grid content-start">
+            {card.fitted.length === 0 && (
+              <p className="p-3 text-soft">No plug on the slip is fitted here: put one on it first.</p>
+            )}
+            {card.access.length > 0 && (
+              <section aria-label="The way to it" className="set-up-panel">
+                <h2 className="text-lead font-semibold">The way to it</h2>
+                {card.access.map((says) => (
+                  <p key={says}>{says}</p>
+                ))}
+              </section>
+            )}
+            {card.fitted[0] && <Work steps={card.fitted[0].steps} />}
+          </div>
+          <div className="grid content-start">
+            {card.doNotFit.map(({ printed, why }) => (
+              <p key={printed} className="set-up-panel text-madder">
+                <b>
+                  Do not fit <span className="num">{printed}</span>:
+                </b>{' '}
+                {why}
+              </p>
+            ))}
+            {card.fitted.map((line) => (
+              <FittedLine key={line.lineId} line={line} />
+            ))}
+            {card.notVerified.length > 0 && (
+              <section aria-label="Not verified" className="set-up-panel">
+                <h2 className="text-lead font-semibold">Not verified</h2>
+                <ul className="list-disc pl-5">
+                  {card.notVerified.map((says) => (
+                    <li key={says}>{says}</li>
+                  ))}
+                </ul>
+              </section>
+            )}
+            <section aria-label="Printed" className="set-up-panel">
+              <h2 className="text-lead font-semibold">Printed, kept as it was</h2>
+              {papers.length === 0 && (
+                <p className="text-soft">Nothing yet. The printer is a stand-in: it opens the paper.</p>
+              )}
+              <ul>
+                {papers.map(({ paperId, size, by, at }) => (
+                  <li key={paperId}>
+                    <button type="button" className="button-quiet" onClick={() => openPaper(paperId)}>
+                      Fitting card, {size}
+                    </button>{' '}
+                    <span className="text-soft">
+                      {by}, {printMoment(at)}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          </div>
+        </div>
+      </main>
+    </>
+  );
+}
+
+function Kit({ card }: { readonly card: HandOver }) {
+  return (
+    <div className="grid content-start gap-2 p-3">
+      <h1 className="text-verdict font-semibold">Kit for the job</h1>
+      {card.fitted.map(({ lineId, printed, kit }) => (
+        <section key={lineId} aria-label={`Kit for ${printed}`}>
+          {card.fitted.length > 1 && <h2 className="num font-semibold">{printed}</h2>}
+          <ul>
+            {kit.map(({ kind, what, why }) => (
+              <li key={`${what} ${why}`} className="grid grid-cols-[1rem_1fr] border-b border-hair py-1">
+                <span className="pt-0.5">
+                  <Mark kind={KIT_MARKS[kind]} rem={0.75} label={kind === 'to-ask' ? 'To ask' : ''} />
+                </span>
+                <span>
+                  <b className="font-semibold">{what}</b>
+                  <span className="block text-xs text-soft">{why}</span>
+                </span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      ))}
+    </div>
+  );
+}
+
+function Work({ steps }: { readonly steps: HandOver['fitted'][number]['steps'] }) {
+  return (
+    <>
+      {WORK_PHASES.map((phase) => {
+        const own = steps.filter((step) => step.phase === phase);
+        return own.length === 0 ? null : (
+          <section key={phase} aria-label={PHASE_WORDS[phase]} className="set-up-panel">
+            <h2 className="text-lead font-semibold">{PHASE_WORDS[phase]}</h2>
+            <ol>
+              {own.map(({ says, caution, isQuestion, rule }) => (
+                <li key={says} className="grid grid-cols-[1.25rem_1fr] border-t border-hair py-0.5">
+                  <span className="pt-0.5">
+                    <Mark
+                      kind={isQuestion ? 'unknown' : caution ? 'caution' : 'match-small'}
+                      label={isQuestion ? 'To ask' : caution ? 'Caution' : ''}
+                    />
+                  </span>
+                  <span>
+                    {says}
+                    {rule && (
+                      <span className="block text-xs text-soft">
+                        House rule {rule.title.toLowerCase()}: {rule.choice.toLowerCase()}.
+                      </span>
+                    )}
+                  </span>
+                </li>
+              ))}
+            </ol>
+          </section>
+        );
+      })}
+    </>
+  );
+}
+
+function FittedLine({ line }: { readonly line: HandOver['fitted'][number] }) {
+  const { printed, maker, quantity, isOwn, figures, gaps } = line;
+  return (
+    <section aria-label={`Fitted: ${printed}`} className="set-up-panel">
+      <h2 className="flex flex-wrap items-baseline gap-x-2">
+        <b className="num text-lead font-semibold">
+          {quantity} × {printed}
+        </b>
+        <span className="text-soft">
+          {maker}
+          {isOwn && ', the customer’s own: not ours, no warranty'}
+        </span>
+      </h2>
+      <dl className="grid grid-cols-[4rem_1fr]">
+        {figures.map(({ at, what, says, source }) => (
+          <div key={`${at} ${what}`} className="contents">
+            <dt className="text-slate">{what}</dt>
+            <dd>
+              <span className="num">{says}</span>
+              <span className="text-soft">
+                {at === 'all' ? '' : ` at ${at}`} · {source}
+              </span>
+            </dd>
+          </div>
+        ))}
+        <dt className="text-slate">Found</dt>
+        <dd>{gaps.map(({ place, says }) => `${place}: ${says}`).join('; ')}</dd>
+      </dl>
+    </section>
+  );
+}

@@ -1,0 +1,54 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { toast } from 'sonner';
+import type { PaperView } from '@brackenfell/contract/hand-over';
+import type { Slip } from '@brackenfell/contract/slip';
+import { useSettings } from '../settings/settings.ts';
+import { call } from '../wire/call.ts';
+
+/** What a fitter leaves with, as the slip stands. */
+export function useHandOver(slip: Slip | undefined) {
+  const { units } = useSettings();
+  return useQuery({
+    queryKey: ['hand-over', slip?.slipId, slip?.version, units],
+    queryFn: () => call('getHandOver', { params: { slipId: slip!.slipId }, query: { units } }),
+    enabled: slip !== undefined && slip.engineId !== null,
+    placeholderData: (before) => before,
+    staleTime: 0,
+  });
+}
+
+const papersOf = (slipId: string | undefined) => ['papers', slipId];
+
+/** What was printed of it, and printing once more: each paper is kept as it was. */
+export function usePapers(slipId: string | undefined) {
+  const { units } = useSettings();
+  const queries = useQueryClient();
+  const papers = useQuery({
+    queryKey: papersOf(slipId),
+    queryFn: () => call('listPapers', { params: { slipId: slipId! } }),
+    enabled: slipId !== undefined,
+  });
+  const print = useMutation({
+    mutationFn: (size: PaperView['size']) =>
+      call('printPaper', {
+        params: { slipId: slipId! },
+        body: {
+          kind: 'fitting-card',
+          size,
+          units: units === 'imperial' ? 'imperial' : 'both',
+          origin: window.location.origin,
+        },
+      }),
+    onSuccess: (paper) => {
+      void queries.invalidateQueries({ queryKey: papersOf(slipId) });
+      openPaper(paper.paperId);
+    },
+    onError: (error: Error) => toast.error(`${error.message} Nothing was printed.`),
+  });
+  return { papers: papers.data?.papers ?? [], print };
+}
+
+/** Opens a paper as it was printed. */
+export const openPaper = (paperId: string): void => {
+  window.open(`/api/papers/${paperId}`, '_blank', 'noopener');
+};
