@@ -51,3 +51,29 @@ test('a refused part stands on the hand-over only as one that must not be fitted
   await expect(stage).toContainText('Do not fit KN 426G-63DR');
   await expect(stage.getByRole('region', { name: /^Fitted/ })).toHaveCount(1);
 });
+
+test('what serving it comes to is told with and without work, in parts and in all, and what was typed survives a reload', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter);
+  await ask(page, 'tn17', /Thrushgill TN17/);
+  await expectTray(page);
+  await page.keyboard.press('+');
+  await expect(slipPane(page)).toContainText(/£\d/);
+  await page.keyboard.press('5');
+  const options = page.getByRole('region', { name: 'Options' });
+  // Plain nickel every 20 000 km: three sets to 60 000, the first now.
+  const own = options.getByRole('row', { name: /KN 419G-61NR/ });
+  await expect(options).toContainText('parts before tax, to 60\u00a0000 km');
+  await expect(own).toContainText('£36.00');
+  await page.getByLabel('Work each time, £').fill('45');
+  await expect(options).toContainText('parts and labour before tax');
+  await expect(own).toContainText('£171.00');
+  await page.getByLabel('Reckoned to').fill('45 000 km');
+  await expect(own).toContainText('£38.00');
+  await expectAccessible(page);
+  await page.reload();
+  await expect(page.getByLabel('Work each time, £')).toHaveValue('45');
+  await expect(own).toContainText('£171.00');
+});

@@ -27,6 +27,20 @@ export const HandOver = z
     cameFor: z.string(),
     fitted: z.array(FittedLine),
     otherLines: z.array(z.object({ printed: z.string(), maker: z.string(), quantity: z.number().int() })),
+    /** Plugs that could be sold for it, with what a set costs before tax and how long it is agreed to last. */
+    options: z.array(
+      z.object({
+        partId: Id,
+        printed: z.string(),
+        maker: z.string(),
+        setMinor: z.number().int(),
+        lastsKm: z.number(),
+        onHand: z.number().int(),
+        isOnSlip: z.boolean(),
+        verdict: z.string(),
+      }),
+    ),
+    countsIn: z.enum(['distance', 'hours']),
     /** What must not be fitted, with the reason. */
     doNotFit: z.array(z.object({ printed: z.string(), why: z.string() })),
     /** How to get to the plugs, in the words of the engine's notes. */

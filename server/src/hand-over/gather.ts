@@ -11,10 +11,15 @@ import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { findEngine } from '../engine/store.ts';
 import { readFound, type FoundHere } from '../reading/store.ts';
+import { optionsOf } from './options.ts';
+import { countsIn } from '../tray/cost.ts';
 import { planFitting } from '../tray/fitting-plan.ts';
 import { judgePlugs } from '../tray/judge-plugs.ts';
 
 type Fitted = HandOver['fitted'][number];
+
+/** Of the tray, so many are looked at for what is cheapest over the years. */
+const LOOKED_AT = 24;
 
 const isFitted = ({ partKind, verdict }: SlipLine): boolean =>
   partKind === 'plug' && verdict !== null && verdict !== 'refuse';
@@ -29,6 +34,19 @@ function gapsOf({ quantity, setUp, gaps, positions }: SlipLine, say: Say): Fitte
         : `${afterMm !== undefined && beforeMm !== undefined ? `found ${say.quantity('gap', beforeMm)}, set ` : ''}${say.quantity('gap', now)}${state.kind === 'fits' ? '' : ', outside'}`;
     return { piece, place: positions[piece - 1] ?? 'spare', says };
   });
+}
+
+/** What is set where: a figure that holds at every place is told once, without them. */
+function figuresOf({ setUp }: SlipLine, say: Say): Fitted['figures'] {
+  const places = setUp.flatMap(({ at }) => at);
+  const told: { at: string[]; what: string; says: string; source: string }[] = [];
+  for (const figures of setUp)
+    for (const { what, says, source } of sayFigures(figures, say)) {
+      const same = told.find((one) => one.what === what && one.says === says && one.source === source);
+      if (same) same.at.push(...figures.at);
+      else told.push({ at: [...figures.at], what, says, source });
+    }
+  return told.map(({ at, ...figure }) => ({ at: at.length === places.length ? 'all' : at.join(', '), ...figure }));
 }
 
 interface Asked {
@@ -61,9 +79,7 @@ async function fittedLine(
     maker: line.maker,
     quantity: line.quantity,
     isOwn: line.kind === 'customers-own',
-    figures: line.setUp.flatMap((figures) =>
-      sayFigures(figures, say).map((said) => ({ at: line.setUp.length > 1 ? figures.at.join(', ') : 'all', ...said })),
-    ),
+    figures: figuresOf(line, say),
     gaps: gapsOf(line, say),
     steps: plan?.steps ?? [],
     kit:
@@ -101,6 +117,12 @@ export async function gatherHandOver(
     says,
     torque: torqueNm ? say.span('fastener-torque', torqueNm) : null,
   }));
+  const judged = await judgePlugs(
+    context,
+    { engineId, build: slip.build ?? undefined, duty: readDuty(slip.duty) ?? {}, found, most: LOOKED_AT },
+    units,
+    db,
+  );
   const asked = { engineId, slip, found, units, notes };
   const plugs = slip.lines.filter(isFitted);
   const refused = slip.lines.filter(({ verdict }) => verdict === 'refuse');
@@ -114,6 +136,8 @@ export async function gatherHandOver(
     otherLines: slip.lines
       .filter((line) => line.partKind !== 'plug' && line.verdict !== 'refuse')
       .map(({ printed, maker, quantity }) => ({ printed, maker, quantity })),
+    options: judged ? optionsOf(judged, new Set(plugs.map(({ partId }) => partId))) : [],
+    countsIn: judged ? countsIn(judged.positions) : 'distance',
     doNotFit: refused.map(({ printed, reason }) => ({ printed, why: reason })),
     access: notes.filter(({ about }) => about === 'access').map(({ says }) => says),
     cautions: engine.cautions,

@@ -67,6 +67,13 @@ describe('what a fitter leaves with', () => {
     expect(line!.figures.map(({ what }) => what)).toEqual(['Gap', 'Tighten', 'Due']);
     expect(line!.gaps.map(({ says }) => says)).toEqual(Array(4).fill('not verified'));
     expect(line!.kit.map(({ what }) => what)).toEqual(expect.arrayContaining(['Lead labels', 'Wire or blade gauge']));
+    expect(card.options[0]).toMatchObject({
+      printed: 'KN 419G-63DR',
+      setMinor: 4 * 940,
+      lastsKm: 60_000,
+      isOnSlip: true,
+    });
+    expect(card.options.length).toBeGreaterThan(2);
     expect(card.notVerified).toContain('KN 419G-63DR: The gap of none is measured yet.');
   });
 

@@ -7,6 +7,9 @@ import type { MarkKind } from '../controls/mark-shapes.ts';
 import { printMoment } from '../controls/moment.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { isUnsentSlip } from '../counter/slip-outbox.ts';
+import { sayIn } from '@brackenfell/core/fitment/say';
+import { useSettings } from '../settings/settings.ts';
+import { OptionsPanel } from './options-panel.tsx';
 import { useKeys } from '../keys/keys.ts';
 import { openPaper, useHandOver, usePapers } from './use-hand-over.ts';
 
@@ -31,6 +34,7 @@ export function HandOverStage() {
   const known = slipId !== undefined && !isUnsentSlip(slipId) ? slipId : undefined;
   const { papers, print } = usePapers(known);
   const card = handOver.data;
+  const say = sayIn(useSettings().units);
   const mayPrint = known !== undefined && card !== undefined && !print.isPending;
   useKeys(
     'Hand-over',
@@ -111,6 +115,7 @@ export function HandOverStage() {
             {card.fitted.map((line) => (
               <FittedLine key={line.lineId} line={line} />
             ))}
+            {slipId && <OptionsPanel card={card} slipId={slipId} say={say} />}
             {card.notVerified.length > 0 && (
               <section aria-label="Not verified" className="set-up-panel">
                 <h2 className="text-lead font-semibold">Not verified</h2>

@@ -7,6 +7,7 @@ import { BladesOwned } from './blades-owned.tsx';
 import { CopyText } from './copy-text.tsx';
 import { GapField } from './gap-field.tsx';
 import { readGap } from './read-gap.ts';
+import { SumPage } from './sum-page.tsx';
 import { useTyped } from './use-typed.ts';
 
 /** Which blades make a gap, and which pair tells a gap inside its range: for a quick answer, without a slip. */
@@ -17,43 +18,30 @@ export function FeelersPage() {
   const reading = readGap(typed, units);
   const say = sayIn(units);
   return (
-    <>
-      <aside className="desk-list" aria-label="What is to be gauged">
-        <div className="border-b border-line px-3 py-2">
-          <h1 className="text-verdict font-semibold">Feelers</h1>
-          <p className="text-soft">Which blades make a gap, or tell one inside its range.</p>
-        </div>
-        <form className="grid gap-2 p-3" onSubmit={(event) => event.preventDefault()}>
-          <GapField text={text('gap')} reading={reading} onType={(gap) => set('gap', gap)} />
-        </form>
-        {owned && <BladesOwned key={owned.at} owned={owned} blades={blades} />}
-      </aside>
-      <main className="desk-main" aria-label="Blades">
-        <div
-          className="grid content-start gap-4 overflow-auto p-4"
-          tabIndex={0}
-          role="region"
-          aria-label="What the blades make"
-        >
-          {reading?.kind === 'read' ? (
-            <section aria-label="To set and to tell it">
-              <h2 className="text-head font-semibold">
-                {reading.low === reading.high
-                  ? `For ${say.quantity('gap', reading.low)}`
-                  : `For ${say.quantity('gap', middleOf(reading))}, the middle of ${say.span('gap', reading)}, and to tell one inside`}
-              </h2>
-              <FeelerPanel range={reading} blades={blades} say={say} />
-              <CopyText title="Feelers" lines={feelerWords({ range: reading, blades, say })} />
-            </section>
-          ) : (
-            <p className="text-soft">Type a gap, and the blades for it stand here.</p>
-          )}
-          <p className="max-w-2xl text-soft">
-            Wipe the blades; a light drag, never forced; the middle blade first. A fine wire is gauged with a wire or a
-            blade, never a ramp, and the centre tip is never levered on.
-          </p>
-        </div>
-      </main>
-    </>
+    <SumPage
+      title="Feelers"
+      about="Which blades make a gap, or tell one inside its range."
+      answerLabel="What the blades make"
+      fields={<GapField text={text('gap')} reading={reading} onType={(gap) => set('gap', gap)} />}
+      beside={owned && <BladesOwned key={owned.at} owned={owned} blades={blades} />}
+    >
+      {reading?.kind === 'read' ? (
+        <section aria-label="To set and to tell it">
+          <h2 className="text-head font-semibold">
+            {reading.low === reading.high
+              ? `For ${say.quantity('gap', reading.low)}`
+              : `For ${say.quantity('gap', middleOf(reading))}, the middle of ${say.span('gap', reading)}, and to tell one inside`}
+          </h2>
+          <FeelerPanel range={reading} blades={blades} say={say} />
+          <CopyText title="Feelers" lines={feelerWords({ range: reading, blades, say })} />
+        </section>
+      ) : (
+        <p className="text-soft">Type a gap, and the blades for it stand here.</p>
+      )}
+      <p className="max-w-2xl text-soft">
+        Wipe the blades; a light drag, never forced; the middle blade first. A fine wire is gauged with a wire or a
+        blade, never a ramp, and the centre tip is never levered on.
+      </p>
+    </SumPage>
   );
 }

@@ -3,13 +3,13 @@ import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
 import { systemOf } from '@brackenfell/core/quantities/format-quantity';
 import { clampOverIntended, cutFor, sayClamp } from '@brackenfell/core/torque/compound';
 import { askWrench, type WrenchAnswer } from '@brackenfell/core/torque/wrench';
-import { Choice } from '../controls/choice.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { plainFigure } from '../measuring/reading-field.tsx';
 import { TorquePanel, torqueWords } from '../set-up/torque-panel.tsx';
 import { useSettings } from '../settings/settings.ts';
 import { CopyText } from './copy-text.tsx';
 import { chosen } from './spark-inputs.ts';
+import { SumChoice } from './sum-choice.tsx';
 import { SumField } from './sum-field.tsx';
 import { SumPage } from './sum-page.tsx';
 import { CONDITIONS, METALS, readTorqueSum, SHEETS, THREADS, USED_ON } from './torque-inputs.ts';
@@ -27,20 +27,6 @@ export function TorquePage() {
   const { units } = useSettings();
   const say = sayIn(units);
   const { readings, desk, context } = readTorqueSum(typed, units);
-  const choice = (
-    name: string,
-    label: string,
-    options: readonly { readonly value: string; readonly says: string }[],
-  ) => (
-    <Choice
-      label={label}
-      labelClass=""
-      value={chosen(typed, name, options)}
-      options={options}
-      onChange={(value) => set(name, value)}
-      className="grid grid-cols-[1fr_8.5rem] items-center gap-2"
-    />
-  );
   const setTo =
     text('set').trim() === ''
       ? undefined
@@ -56,8 +42,8 @@ export function TorquePage() {
       answerLabel="How far it is tightened"
       fields={
         <>
-          {choice('thread', 'Thread and seat', THREADS)}
-          {choice('metal', 'Head', METALS)}
+          <SumChoice name="thread" label="Thread and seat" options={THREADS} typed={typed} onChoose={set} isBeside />
+          <SumChoice name="metal" label="Head" options={METALS} typed={typed} onChoose={set} isBeside />
           {SHEETS.map(({ name, on, label }, i) => {
             const reading = readings[name];
             return (
@@ -71,12 +57,14 @@ export function TorquePage() {
                   wrong={reading?.kind === 'pair' ? reading.question : undefined}
                   onType={(value) => set(name, value)}
                 />
-                {text(name) !== '' && choice(on, '  meant', CONDITIONS)}
+                {text(name) !== '' && (
+                  <SumChoice name={on} label="meant" options={CONDITIONS} typed={typed} onChoose={set} isBeside />
+                )}
               </div>
             );
           })}
           <h2 className="pt-1 font-semibold">On the thread, and set to</h2>
-          {choice('used', 'On the thread', USED_ON)}
+          <SumChoice name="used" label="On the thread" options={USED_ON} typed={typed} onChoose={set} isBeside />
           <SumField
             label="Wrench was set to"
             text={text('set')}

@@ -2,12 +2,11 @@ import { sayServed } from '@brackenfell/core/service-plan/running-hours';
 import { roundedDown } from '@brackenfell/core/duty/agreed-interval';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import type { LifeEnd } from '@brackenfell/core/wear/remaining-life';
-import { Choice } from '../controls/choice.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { END_WORDS } from '../set-up/wear-panel.tsx';
 import { useSettings } from '../settings/settings.ts';
 import { CopyText } from './copy-text.tsx';
-import { chosen } from './spark-inputs.ts';
+import { SumChoice } from './sum-choice.tsx';
 import { SumField } from './sum-field.tsx';
 import { SumPage } from './sum-page.tsx';
 import { useTyped } from './use-typed.ts';
@@ -64,20 +63,6 @@ export function WearPage() {
   const history = historyWords(sum, served);
   const outlives = sum.schools.find(({ agreed }) => agreed.outlivesPart);
   const [first] = sum.ends;
-  const choice = (
-    name: string,
-    label: string,
-    options: readonly { readonly value: string; readonly says: string }[],
-  ) => (
-    <Choice
-      label={label}
-      labelClass=""
-      value={chosen(typed, name, options)}
-      options={options}
-      onChange={(value) => set(name, value)}
-      className="grid gap-0.5"
-    />
-  );
   const lines = [
     growthWords(sum),
     ...(history ? [history] : []),
@@ -91,9 +76,15 @@ export function WearPage() {
       answerLabel="What is left"
       fields={
         <>
-          {choice('material', 'The electrode that wears', TIPS_THAT_WEAR)}
-          {choice('breathing', 'The engine', BREATHING)}
-          {choice('changed', 'It is', CHANGED)}
+          <SumChoice
+            name="material"
+            label="The electrode that wears"
+            options={TIPS_THAT_WEAR}
+            typed={typed}
+            onChoose={set}
+          />
+          <SumChoice name="breathing" label="The engine" options={BREATHING} typed={typed} onChoose={set} />
+          <SumChoice name="changed" label="It is" options={CHANGED} typed={typed} onChoose={set} />
           {WEAR_FIELDS.map(({ name, label }, i) => (
             <SumField
               key={name}
