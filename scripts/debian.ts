@@ -58,11 +58,13 @@ export function ensurePostgres(folder?: string): string {
 
 export const CHROMIUM = '/usr/bin/chromium';
 
-/** Reads text out of a PDF: a reader that has nothing to do with what wrote it. For the journeys. */
+/** Read a paper back: its text, and its barcodes from a picture of it; readers that have nothing to do with what wrote them. */
 export const PDF_READER = '/usr/bin/pdftotext';
+const PAPER_READERS = { 'poppler-utils': PDF_READER, 'zbar-tools': '/usr/bin/zbarimg' } as const;
 
-export function ensurePdfReader(): void {
-  if (!existsSync(PDF_READER)) install(['poppler-utils']);
+export function ensurePaperReaders(): void {
+  const missing = Object.entries(PAPER_READERS).filter(([, program]) => !existsSync(program));
+  if (missing.length > 0) install(missing.map(([name]) => name));
 }
 
 /** Debian's Chromium, installed when missing. */

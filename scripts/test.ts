@@ -3,7 +3,7 @@ import { readFileSync, rmSync, existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildAll } from './build.ts';
 import { privateFolder } from './cluster.ts';
-import { ensureChromium, ensurePdfReader } from './debian.ts';
+import { ensureChromium, ensurePaperReaders } from './debian.ts';
 import { ROOT, scratchFolder, STATE } from './places.ts';
 import { withThrowawayDatabase } from './throwaway-database.ts';
 
@@ -90,7 +90,6 @@ async function runUnit(env: NodeJS.ProcessEnv): Promise<Count> {
 
 async function runJourneys(env: NodeJS.ProcessEnv): Promise<Count> {
   ensureChromium();
-  ensurePdfReader();
   await buildAll((line) => {
     console.log(line);
   });
@@ -122,6 +121,7 @@ async function main(): Promise<void> {
   if (parts.length === 1 && parts[0] === 'unit' && needNoDatabase(process.argv.slice(3))) {
     counts.push(await runUnit({}));
   } else if (parts.includes('unit') || parts.includes('journeys')) {
+    ensurePaperReaders();
     await withThrowawayDatabase(scratch, async (env) => {
       if (parts.includes('unit')) counts.push(await runUnit(env));
       if (parts.includes('journeys')) counts.push(await runJourneys(env));

@@ -1,5 +1,5 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { execFileSync, spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
@@ -45,18 +45,32 @@ const pdfOf = async (paperId: string) =>
       })
   ).body as Buffer;
 
-/** A paper's text, as a reader that is not ours finds it. */
-function textOf(pdf: Buffer): string {
+/** Lays a paper in a folder of its own for readers that are not ours. */
+function inFolder<T>(pdf: Buffer, read: (folder: string) => T): T {
   const folder = mkdtempSync(join(tmpdir(), 'card-'));
   try {
     writeFileSync(join(folder, 'card.pdf'), pdf);
-    execFileSync('/usr/bin/pdftotext', ['-layout', join(folder, 'card.pdf'), join(folder, 'card.txt')]);
-    // A range may break after its dash at the end of a line.
-    return readFileSync(join(folder, 'card.txt'), 'utf8').replaceAll(/\s+/g, ' ').replaceAll('– ', '–');
+    return read(folder);
   } finally {
     rmSync(folder, { recursive: true });
   }
 }
+
+/** A paper's text as it is found. A range may break after its dash at the end of a line. */
+const textOf = (pdf: Buffer): string =>
+  inFolder(pdf, (folder) =>
+    execFileSync('pdftotext', ['-layout', join(folder, 'card.pdf'), '-'], { encoding: 'utf8' })
+      .replaceAll(/\s+/g, ' ')
+      .replaceAll('– ', '–'),
+  );
+
+/** What stands in its barcodes, read from a picture of its first page at 300 dpi. */
+const barcodesOf = (pdf: Buffer): string[] =>
+  inFolder(pdf, (folder) => {
+    execFileSync('pdftoppm', ['-r', '300', '-png', '-singlefile', join(folder, 'card.pdf'), join(folder, 'page')]);
+    const { stdout } = spawnSync('zbarimg', ['-q', join(folder, 'page.png')], { encoding: 'utf8' });
+    return stdout.trim().split('\n').sort();
+  });
 
 describe('what a fitter leaves with', () => {
   test('has figures, order of work and kit for the plug, and says what nobody has verified', async () => {
@@ -119,7 +133,12 @@ describe('a fitting card', () => {
       ])
         expect(text).toContain(plain(says));
       for (const { says } of card.fitted[0]!.steps) expect(text).toContain(plain(printed(says)));
-      expect(text).toContain(String(slip.docket).padStart(5, '0'));
+      const docket = String(slip.docket).padStart(5, '0');
+      expect(text).toContain(docket);
+      expect(barcodesOf(await pdfOf(paperId))).toEqual([
+        `CODE-128:${docket}`,
+        `QR-Code:http://127.0.0.1:8417/slips/${slip.slipId}`,
+      ]);
     },
   );
 
