@@ -32,7 +32,8 @@ const VIEWS: Readonly<Record<string, readonly Theme[]>> = {
   leads: ['night'],
   fitted: ['chalk'],
   misfire: ['night'],
-  'set-up': ['chalk', 'night'],
+  'set-up': ['chalk'],
+  'hand-over': ['night'],
   torque: ['chalk'],
   'house-rules': ['night'],
   audit: ['chalk'],
@@ -138,6 +139,9 @@ async function shootIgnition(page: Page, address: string, shot: (name: string) =
   await shot('misfire');
   await shootSetUp(page, address);
   await shot('set-up');
+  await press(page, ['5']);
+  await page.getByRole('region', { name: 'Options' }).waitFor();
+  await shot('hand-over');
   await page.goto(
     `${address}/sums/torque?metal=aluminium&engine=18+Nm&plug=24-25+Nm&set=20+Nm&used=anti-seize&scale=5-50+Nm&lever=300&extension=50`,
   );
