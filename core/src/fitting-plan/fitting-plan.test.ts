@@ -177,6 +177,8 @@ describe('whatever the shop’s rules and the engine', () => {
     'position.wrenchReaches': fc.boolean(),
     'position.headMetal': fc.constantFrom('aluminium', 'cast-iron', undefined),
     'coil.topology': fc.constantFrom('on-plug', 'waste-spark', 'canister', undefined),
+    'coil.magnetoKv': fc.constantFrom([{ rpm: 300, kv: 20 }], undefined),
+    'position.wellBoreMm': fc.constantFrom(24, 'open', undefined),
   });
   const known = (facts: object) =>
     Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== undefined)) as Partial<
@@ -201,6 +203,8 @@ describe('whatever the shop’s rules and the engine', () => {
         if (facts['position.hasBattery'] === false) expect(all).not.toMatch(/Battery negative/);
         expect(all.includes('gas fitter')).toBe(facts['position.fuel'] === 'gas');
         if (facts['coil.topology'] === 'on-plug') expect(all).not.toMatch(/Leads: by the boot/);
+        if (facts['coil.magnetoKv']) expect(all).not.toMatch(/connector/i);
+        if (facts['position.wellBoreMm'] === 'open') expect(all).not.toMatch(/out the well/);
         // What is not known is asked, and never taken for known.
         const asks = steps.some(({ isQuestion, says }) => isQuestion && says.includes('battery'));
         expect(asks).toBe(facts['position.hasBattery'] === undefined);

@@ -76,7 +76,13 @@ export function fittingPlan(
     ...(rulingValue(position, 'position.fuel') === 'gas'
       ? [step('before', 'Gas: a licensed gas fitter works on anything that carries it.', CAUTION)]
       : []),
-    step('out', 'Blow out the well before the plug comes out; eye protection; drop nothing in.', CAUTION),
+    step(
+      'out',
+      rulingValue(position, 'position.wellBoreMm') === 'open'
+        ? 'Blow round the plug before it comes out; eye protection; drop nothing in.'
+        : 'Blow out the well before the plug comes out; eye protection; drop nothing in.',
+      CAUTION,
+    ),
     step('out', freeingOf(position)),
     step(
       'out',
@@ -137,7 +143,9 @@ export function fittingPlan(
     ),
     step(
       'back',
-      'Boots pressed home until they are felt to seat; connectors until they are heard, then tugged; earths and clips back.',
+      rulingValue(position, 'coil.magnetoKv') === undefined
+        ? 'Boots pressed home until they are felt to seat; connectors until they are heard, then tugged; earths and clips back.'
+        : 'The boot pressed home until it is felt to seat; earth and cowl back.',
     ),
     step('start', 'Listen at idle, then under load; the code read again. What was not looked at is said.'),
     step('start', 'The engine maker’s manual and local rules stand above this sheet.', CAUTION),

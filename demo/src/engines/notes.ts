@@ -39,7 +39,7 @@ export const notes: Readonly<Record<string, readonly Note[]>> = {
     access(
       'Front bank open, five minutes a cylinder; the rear bank lies under the intake, which comes off: 70 minutes.',
     ),
-    access('A socket on a flexible joint, with extension and magnet, for the rear bank.'),
+    access('A socket on a flexible joint, with extension and rubber insert, for the rear bank.'),
     procedure('Rags in the open ports, counted in and counted out; new intake gaskets, never the old ones again.'),
     fastener('Coil screw, M6', 8, 10),
     fastener('Intake stud nut, M8', 18, 22),

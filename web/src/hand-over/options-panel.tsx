@@ -86,11 +86,11 @@ export function OptionsPanel({ card, slipId, say }: OptionsPanelProps) {
             return (
               <tr key={option.id} className={`border-t border-hair ${own.isOnSlip ? 'bg-bracken-wash' : ''}`}>
                 <th className="text-left font-normal">
-                  <svg width="26" height="8" aria-hidden="true" className="mr-1 inline-block">
+                  <svg width="26" height="8" aria-hidden="true" className="block">
                     <path d="M0 4H26" className="stroke-peat" strokeWidth={1.5} strokeDasharray={DASHES[i]} />
                   </svg>
-                  <b className="num font-semibold">{option.printed}</b>{' '}
-                  <span className="text-xs text-soft">{own.isOnSlip ? 'on the slip' : own.maker}</span>
+                  <b className="num font-semibold whitespace-nowrap">{option.printed}</b>
+                  <span className="block text-xs text-soft">{own.isOnSlip ? 'on the slip' : own.maker}</span>
                 </th>
                 <td className="num whitespace-nowrap">{served(option.lastsKm)}</td>
                 <td className="num px-2 text-right">{option.cost.changes}</td>
@@ -167,7 +167,7 @@ function BreakEven({ options, labourMinor, horizonKm, served }: BreakEvenProps) 
             £{Math.round(minor / 100)}
           </text>
         ))}
-        {x.ticks(4).map((km) => (
+        {x.ticks(2).map((km) => (
           <text key={km} x={x(km)} y={HEIGHT - 4} textAnchor="middle" className="num fill-peat text-xs">
             {km === 0 ? '' : served(km)}
           </text>

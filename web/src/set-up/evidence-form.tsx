@@ -1,8 +1,8 @@
-import { useState } from 'react';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { systemOf } from '@brackenfell/core/quantities/format-quantity';
 import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
 import type { Evidence, SparkEvidence } from '@brackenfell/core/spark-demand/evidence';
+import { useDraftOf } from '../controls/draft.ts';
 import { useSettings } from '../settings/settings.ts';
 
 const WHY_NOT = {
@@ -12,6 +12,8 @@ const WHY_NOT = {
 } as const;
 
 interface EvidenceFormProps {
+  /** What it is kept under while it is half typed. */
+  readonly draft: string;
   /** As it was kept last. */
   readonly kept: SparkEvidence | undefined;
   /** What it comes to; undefined while nothing is kept. */
@@ -21,13 +23,16 @@ interface EvidenceFormProps {
 }
 
 /** What this vehicle ran well on: its own record, gauged as the plugs came out. */
-export function EvidenceForm({ kept, evidence, onKeep }: EvidenceFormProps) {
+export function EvidenceForm({ draft, kept, evidence, onKeep }: EvidenceFormProps) {
   const { units } = useSettings();
   const say = sayIn(units);
-  const [gap, setGap] = useState(kept ? `${kept.gapMm} mm` : '');
-  const [ran, setRan] = useState(kept ? `${kept.ranKm} km` : '');
-  const [gaugedHere, setGauged] = useState(kept?.gaugedHere ?? false);
-  const [readHealthy, setHealthy] = useState(kept?.readHealthy ?? false);
+  const form = useDraftOf(draft, {
+    gap: kept ? `${kept.gapMm} mm` : '',
+    ran: kept ? `${kept.ranKm} km` : '',
+    gaugedHere: kept?.gaugedHere ?? false,
+    readHealthy: kept?.readHealthy ?? false,
+  });
+  const { gap, ran, gaugedHere, readHealthy } = form.value;
   const read = (text: string, kind: 'gap' | 'distance') => {
     const reading = text.trim() === '' ? undefined : readQuantity(text, kind, { system: systemOf(units) });
     return reading?.kind === 'read' && reading.low === reading.high ? reading.low : undefined;
@@ -51,7 +56,9 @@ export function EvidenceForm({ kept, evidence, onKeep }: EvidenceFormProps) {
           className="flex flex-wrap items-end gap-2 pt-1"
           onSubmit={(event) => {
             event.preventDefault();
-            if (gapMm !== undefined && ranKm !== undefined) onKeep({ gapMm, ranKm, readHealthy, gaugedHere });
+            if (gapMm === undefined || ranKm === undefined) return;
+            onKeep({ gapMm, ranKm, readHealthy, gaugedHere });
+            form.clear();
           }}
         >
           <label className="grid">
@@ -60,7 +67,7 @@ export function EvidenceForm({ kept, evidence, onKeep }: EvidenceFormProps) {
               className="field num w-28"
               value={gap}
               maxLength={24}
-              onChange={(event) => setGap(event.target.value)}
+              onChange={(event) => form.set({ ...form.value, gap: event.target.value })}
             />
           </label>
           <label className="grid">
@@ -69,15 +76,23 @@ export function EvidenceForm({ kept, evidence, onKeep }: EvidenceFormProps) {
               className="field num w-28"
               value={ran}
               maxLength={24}
-              onChange={(event) => setRan(event.target.value)}
+              onChange={(event) => form.set({ ...form.value, ran: event.target.value })}
             />
           </label>
           <label className="flex min-h-7 items-center gap-1">
-            <input type="checkbox" checked={gaugedHere} onChange={(event) => setGauged(event.target.checked)} />
+            <input
+              type="checkbox"
+              checked={gaugedHere}
+              onChange={(event) => form.set({ ...form.value, gaugedHere: event.target.checked })}
+            />
             gauged here
           </label>
           <label className="flex min-h-7 items-center gap-1">
-            <input type="checkbox" checked={readHealthy} onChange={(event) => setHealthy(event.target.checked)} />
+            <input
+              type="checkbox"
+              checked={readHealthy}
+              onChange={(event) => form.set({ ...form.value, readHealthy: event.target.checked })}
+            />
             all read healthy
           </label>
           <button type="submit" className="button-act" disabled={gapMm === undefined || ranKm === undefined}>

@@ -118,6 +118,7 @@ export function SetUpDesk({ slip, line, engineId, setUp, others, mayWrite }: Set
               coil={`${isReversed ? `reckoned for cylinder ${place.label}, fired in reverse; ` : ''}${setUp.coil?.isOwn === false ? setUp.coil.printed : 'the engine’s own'}`}
               evidence={
                 <EvidenceForm
+                  draft={`evidence ${slip.slipId}`}
                   key={JSON.stringify(kept)}
                   kept={kept}
                   evidence={evidence}
