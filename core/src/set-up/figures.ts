@@ -15,6 +15,10 @@ export interface PlaceToSet {
   readonly asked: FactSheet;
 }
 
+/** Several grounds, or none but the shell: the gap stays as it was made. Gap and wear: Moves. */
+const isAsMade = (plug: FactSheet): boolean =>
+  (rulingValue(plug, 'plug.groundCount') ?? 1) > 1 || rulingValue(plug, 'plug.groundForm') === 'surface';
+
 function gapOf(asked: FactSheet, plug: FactSheet, { rules }: SettledRules): SetUpFigures['gap'] {
   const [first, ...others] = asked['position.gapMm']?.ruling ?? [];
   const adjust = rulingValue(plug, 'plug.gapAdjust');
@@ -28,7 +32,7 @@ function gapOf(asked: FactSheet, plug: FactSheet, { rules }: SettledRules): SetU
     deliveredMm: rulingValue(plug, 'plug.gapMm') ?? null,
     toleranceMm: toleranceMm ?? UNPUBLISHED_TOLERANCE_MM,
     isToleranceAssumed: toleranceMm === undefined,
-    limitMm: adjust === undefined ? 'unknown' : adjust.kind === 'fixed' ? null : adjust.mm,
+    limitMm: isAsMade(plug) ? null : adjust === undefined ? 'unknown' : adjust.kind === 'fixed' ? null : adjust.mm,
     preGapped: rules.preGapped,
   };
 }

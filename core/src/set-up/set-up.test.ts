@@ -93,6 +93,16 @@ describe('what is told with a line of plugs', () => {
     expect(gap!.says).toMatch(/in 28–29 thou/);
   });
 
+  test('several grounds or a surface gap are never set, whatever the sheet says of bending', () => {
+    const limit = (plug: object) => figures({ plug })[0]!.gap.limitMm;
+    expect([limit({}), limit({ 'plug.groundCount': 3 }), limit({ 'plug.groundForm': 'surface' })]).toEqual([
+      0.2,
+      null,
+      null,
+    ]);
+    expect(limit({ 'plug.gapAdjust': [] })).toBe('unknown');
+  });
+
   test('a modified engine is due sooner, and a plug that does not live so long at its own life', () => {
     expect(said({ duty: { powerRatio: 1.4 } })[2]).toBe('after 30\u00a0000 km');
     const [short] = figures({ plug: { 'plug.lifeKm': 40_000 } });
