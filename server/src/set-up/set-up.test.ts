@@ -1,4 +1,9 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { FactSheet } from '@brackenfell/core/facts/facts';
+import type { HouseRules } from '@brackenfell/core/house-rules/house-rules';
+import { gapThroughLife, sparkDesk } from '@brackenfell/core/set-up/spark-desk';
+import { torqueDesk } from '@brackenfell/core/torque/torque-desk';
+import { demoWorld } from '@brackenfell/demo/world';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { setUpPoints } from '@brackenfell/core/set-up/set-up-points';
 import { SET_UP_STORIES } from '@brackenfell/demo/stories';
@@ -169,6 +174,30 @@ describe('what setting up is reckoned with', () => {
     const coils = await fetchTray(wren, 'aldersyke-ak23s', '?kind=coil');
     const setUp = await setUpOf(slip, `&coil=${coils.rows.at(-1)!.partId}`);
     expect(setUp.coil).toEqual({ printed: coils.rows.at(-1)!.printed, isOwn: false });
+  });
+});
+
+describe('every demo engine, its own plug against its own coil, as the desk is sent it', () => {
+  const MAGNETOS = ['dunmarrow-dd70', 'pellworth-pp20'];
+  test.each(demoWorld.engines.map(({ id }) => id))('%s has a spark that is reckoned and holds', async (engineId) => {
+    const row = (await fetchTray(wren, engineId, '?most=400')).rows.find(({ evidence }) => evidence.named)!;
+    const setUp = (await wren.get(`/api/engines/${engineId}/set-up?part=${row.partId}`).expect(200)).body as SetUp;
+    expect(setUp.coil).toMatchObject({ isOwn: true });
+    for (const place of setUp.places) {
+      const onPaper = place.onPaper as unknown as FactSheet;
+      const rules = place.rules as unknown as HouseRules;
+      const desk = sparkDesk({ onPaper, plug: setUp.plug as unknown as FactSheet, duty: {}, rules });
+      if (desk.kind !== 'ready') throw new Error(`${place.label}: ${desk.missing.join()} missing`);
+      const through = gapThroughLife({ ...desk, end: { growthMm: 0.2, lifeUsed: 1 } }, desk.makers.high);
+      if (through.asSet.kind !== 'estimated' || through.atEnd.kind !== 'estimated') throw new Error('not estimated');
+      // A magneto's margins are small by nature: it is asked at starting and at its torque peak.
+      const points = MAGNETOS.includes(engineId) ? through.atEnd.points.slice(0, 2) : through.atEnd.points;
+      expect(Math.min(...points.map(({ margin }) => margin))).toBeGreaterThanOrEqual(0.145);
+      if (!MAGNETOS.includes(engineId)) expect(through.asSet.lowest.margin).toBeGreaterThanOrEqual(0.3);
+      const torque = torqueDesk(place.asked as unknown as FactSheet, setUp.plug as unknown as FactSheet, { rules });
+      expect(torque.answer).toBeDefined();
+      expect(torque.sources.every(({ name }) => name !== '')).toBe(true);
+    }
   });
 });
 

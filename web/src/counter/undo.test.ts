@@ -43,6 +43,13 @@ describe('stepping back', () => {
     expect(back(write('addLine'), before, after)).toEqual(['changeLine', '1', { quantity: 4 }]);
   });
 
+  test('takes the last gap of the very plug back, and leaves what went with another in its place', () => {
+    const full = slip({ lines: [line('1', 4)] });
+    const read = write('addGapReading', { piece: 3, stage: 'after', gapMm: 1.1, how: 'typed' }, '1');
+    expect(back(read, full, full)).toEqual(['withdrawGapReading', '1', { piece: 3, which: 'last' }]);
+    expect(back(write('withdrawGapReading', { piece: 3, which: 'all' }, '1'), full, full)).toBeUndefined();
+  });
+
   test('puts back what was taken off, and takes off what was put back', () => {
     const full = slip({ lines: [line('1', 4)] });
     expect(back(write('removeLine', {}, '1'), full, slip({}))).toEqual(['restoreLine', '1', {}]);
