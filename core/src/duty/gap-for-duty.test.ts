@@ -1,14 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import type { FactId, FactSheet } from '../facts/facts.ts';
 import type { Duty } from './duty.ts';
 import { gapForDuty } from './gap-for-duty.ts';
-
-const sheet = (facts: Partial<Record<FactId, unknown>>): FactSheet =>
-  Object.fromEntries(
-    Object.entries(facts)
-      .filter(([, value]) => value !== undefined)
-      .map(([id, value]) => [id, { ruling: [{ value, source: { rank: 'engine-maker', name: 'sheet' } }] }]),
-  );
+import { sheetOf } from '../testing/sheet-of.ts';
 
 /** A five with a belt-driven supercharger and a coil on each plug. */
 const FIVE = {
@@ -30,7 +23,7 @@ const FIVE = {
 } as const;
 const SMALLER_PULLEY: Duty = { boostKpa: 110 };
 const margin = (facts: object, duty: Duty) =>
-  gapForDuty(sheet(facts), duty, { gapForDuty: 'margin', interval: 'engine-maker' });
+  gapForDuty(sheetOf(facts), duty, { gapForDuty: 'margin', interval: 'engine-maker' });
 
 describe('the gap asked of an engine on more boost', () => {
   test('ends where its own coil keeps 30% as set and 15% when its interval is run, and reaches no lower than half a millimetre', () => {
@@ -47,7 +40,7 @@ describe('the gap asked of an engine on more boost', () => {
   });
 
   test('is the engine maker’s by the other school, and where nothing was changed', () => {
-    const stock = gapForDuty(sheet(FIVE), SMALLER_PULLEY, { gapForDuty: 'stock', interval: 'engine-maker' });
+    const stock = gapForDuty(sheetOf(FIVE), SMALLER_PULLEY, { gapForDuty: 'stock', interval: 'engine-maker' });
     expect([stock, margin(FIVE, {}), margin(FIVE, { boostKpa: 55 })]).toEqual(Array(3).fill({ kind: 'as-made' }));
   });
 

@@ -1,24 +1,18 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { FactId, FactSheet } from '../facts/facts.ts';
+import type { FactId } from '../facts/facts.ts';
 import { sayIn } from '../fitment/say.ts';
 import { DEFAULT_HOUSE_RULES, HOUSE_RULES, RULE_IDS, type HouseRules } from '../house-rules/house-rules.ts';
 import { settleRules } from '../house-rules/settle-rules.ts';
 import { fittingPlan, WORK_PHASES } from './fitting-plan.ts';
+import { sheetOf } from '../testing/sheet-of.ts';
 
-const sheet = (facts: Partial<Record<FactId, unknown>>): FactSheet =>
-  Object.fromEntries(
-    Object.entries(facts).map(([id, value]) => [
-      id,
-      { ruling: [{ value, source: { rank: 'part-maker', name: 'example' } }] },
-    ]),
-  );
-const PLUG = sheet({ 'plug.seat': 'gasket-fixed', 'plug.threadDiameterMm': 14, 'plug.groundCount': 1 });
+const PLUG = sheetOf({ 'plug.seat': 'gasket-fixed', 'plug.threadDiameterMm': 14, 'plug.groundCount': 1 });
 const planOf = (position: Partial<Record<FactId, unknown>>, rules: Partial<HouseRules> = {}, plug = PLUG) =>
   fittingPlan(
-    sheet(position),
+    sheetOf(position),
     plug,
-    settleRules({ defaults: { ...DEFAULT_HOUSE_RULES, ...rules }, conditional: [] }, [], sheet(position), plug),
+    settleRules({ defaults: { ...DEFAULT_HOUSE_RULES, ...rules }, conditional: [] }, [], sheetOf(position), plug),
     sayIn('metric'),
   );
 const DEFAULTS = settleRules({ defaults: DEFAULT_HOUSE_RULES, conditional: [] }, [], {});
@@ -37,7 +31,7 @@ describe('the order of work for fitting a plug', () => {
   test('leaves a plated thread dry under every rule, and cuts the torque of a bare one with compound', () => {
     const always = { threadCompound: 'always-reduced' } as const;
     const with_ = (plating: string) =>
-      told({ 'position.headMetal': 'aluminium' }, always, { ...PLUG, ...sheet({ 'plug.plating': plating }) });
+      told({ 'position.headMetal': 'aluminium' }, always, { ...PLUG, ...sheetOf({ 'plug.plating': plating }) });
     expect(with_('zinc')).toMatch(/Threads dry.*20\.0–30\.0 N·m/s);
     expect(with_('none')).toMatch(/trace of compound.*13\.0–19\.5 N·m/s);
   });
@@ -45,7 +39,7 @@ describe('the order of work for fitting a plug', () => {
   test('reads the makers’ own torques before the general table, and names both where they have nothing in common', () => {
     const by = (lowNm: number, highNm: number) => ({ lowNm, highNm, condition: 'dry' });
     const engine = { 'position.headMetal': 'aluminium', 'position.torque': by(24, 30) };
-    const plug = (low: number, high: number) => ({ ...PLUG, ...sheet({ 'plug.torque': by(low, high) }) });
+    const plug = (low: number, high: number) => ({ ...PLUG, ...sheetOf({ 'plug.torque': by(low, high) }) });
     expect(told(engine, {}, plug(20, 26))).toMatch(/24\.0–26\.0 N·m, aim at 25\.0 N·m.*in common/);
     expect(told(engine, {}, plug(12, 18))).toMatch(
       /24\.0–27\.0 N·m.*nothing in common.*engine maker says 24.*plug maker says 12/,
@@ -71,7 +65,7 @@ describe('the order of work for fitting a plug', () => {
   test('tells each way of tightening with where it holds, when a wrench does not reach everywhere', () => {
     const places = ['1', '2', '3', '4'].map((label) => ({
       label,
-      sheet: sheet({ 'position.headMetal': 'aluminium', 'position.wrenchReaches': label !== '4' }),
+      sheet: sheetOf({ 'position.headMetal': 'aluminium', 'position.wrenchReaches': label !== '4' }),
     }));
     const plan = fittingPlan(places[0]!.sheet, PLUG, DEFAULTS, sayIn('metric'), [], places).map(({ says }) => says);
     expect(plan.filter((says) => says.startsWith('At '))).toEqual([
@@ -81,7 +75,7 @@ describe('the order of work for fitting a plug', () => {
   });
 
   test('names who settled a rule: a maker before the slip, the slip before a condition', () => {
-    const seized = sheet({
+    const seized = sheetOf({
       'position.instructs': { rule: 'engineTemperature', school: 'makers-procedure', says: 'hand warm' },
     });
     const shop = {
@@ -102,7 +96,7 @@ describe('the order of work for fitting a plug', () => {
   });
 
   test('puts the engine maker’s own procedure before every house rule, and closes with boots, connectors and first start', () => {
-    const plan = fittingPlan(sheet({}), PLUG, DEFAULTS, sayIn('metric'), ['soak, turn back and forth']);
+    const plan = fittingPlan(sheetOf({}), PLUG, DEFAULTS, sayIn('metric'), ['soak, turn back and forth']);
     expect(plan[0]!.says).toMatch(/procedure comes first: soak/);
     expect(told({})).toMatch(
       /kept in order and read.*gasket flat.*Boots pressed home.*tugged; earths.*Listen at idle/s,
@@ -133,7 +127,7 @@ describe('the order of work for fitting a plug', () => {
   });
 
   test('does not set the gap of several grounds', () => {
-    const four = sheet({ 'plug.seat': 'gasket-fixed', 'plug.threadDiameterMm': 14, 'plug.groundCount': 4 });
+    const four = sheetOf({ 'plug.seat': 'gasket-fixed', 'plug.threadDiameterMm': 14, 'plug.groundCount': 4 });
     expect(told({}, {}, four)).toContain('several grounds cannot be set');
     expect(told({})).toContain('measured on each');
   });
@@ -153,9 +147,9 @@ describe('the order of work for fitting a plug', () => {
   test('by angle turns a taper far less than a new gasket, and says so when seat or thread are not known', () => {
     const angle = { tightening: 'angle' } as const;
     expect(told({}, angle)).toContain('½ to ⅔ of a turn on a new gasket');
-    expect(told({}, angle, sheet({ 'plug.seat': 'taper', 'plug.threadDiameterMm': 18 }))).toContain('1⁄16 of a turn');
-    expect(told({}, angle, sheet({ 'plug.seat': 'gasket-fixed', 'plug.threadDiameterMm': 12 }))).toContain('⅓ to ½');
-    expect(told({}, angle, sheet({}))).toContain('not known: look up the plug’s thread and seat');
+    expect(told({}, angle, sheetOf({ 'plug.seat': 'taper', 'plug.threadDiameterMm': 18 }))).toContain('1⁄16 of a turn');
+    expect(told({}, angle, sheetOf({ 'plug.seat': 'gasket-fixed', 'plug.threadDiameterMm': 12 }))).toContain('⅓ to ½');
+    expect(told({}, angle, sheetOf({}))).toContain('not known: look up the plug’s thread and seat');
   });
 
   test('every step that a house rule chose names the rule and the school', () => {
@@ -188,7 +182,7 @@ describe('whatever the shop’s rules and the engine', () => {
   test('the maker’s procedure stands first, the work keeps its order, and nothing is asked of what the engine has not', () => {
     fc.assert(
       fc.property(rules, place, (chosen, facts) => {
-        const position = sheet(known(facts));
+        const position = sheetOf(known(facts));
         const settled = settleRules(
           { defaults: { ...DEFAULT_HOUSE_RULES, ...(chosen as Partial<HouseRules>) }, conditional: [] },
           [],

@@ -1,16 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
-import type { FactId, FactSheet } from '../facts/facts.ts';
+import type { FactId } from '../facts/facts.ts';
 import { sayIn } from '../fitment/say.ts';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house-rules/house-rules.ts';
 import { settleRules } from '../house-rules/settle-rules.ts';
 import { kitList, type KitNote } from './kit-list.ts';
+import { sheetOf } from '../testing/sheet-of.ts';
 
-const sheet = (facts: Partial<Record<FactId, unknown>>): FactSheet =>
-  Object.fromEntries(
-    Object.entries(facts)
-      .filter(([, value]) => value !== undefined)
-      .map(([id, value]) => [id, { ruling: [{ value, source: { rank: 'engine-maker', name: 'manual' } }] }]),
-  );
 const PLACE = {
   'position.hexMm': 16,
   'position.wellBoreMm': 24,
@@ -35,8 +30,8 @@ const kit = (
 ) =>
   kitList(
     {
-      position: sheet({ ...PLACE, ...place }),
-      plug: sheet({ ...PLUG, ...plug }),
+      position: sheetOf({ ...PLACE, ...place }),
+      plug: sheetOf({ ...PLUG, ...plug }),
       settled: settleRules({ defaults: { ...DEFAULT_HOUSE_RULES, ...rules }, conditional: [] }, [], {}),
       quantity: 4,
       notes,

@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals';
-import type { FactId, FactSheet } from '../facts/facts.ts';
 import { gaugeAdvice } from '../gap/gauge-advice.ts';
 import { bladeOf, engraved, ownedBlade, thicknessMm, USUAL_BLADES, USUAL_THOU_BLADES } from '../gap/blade-sets.ts';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house-rules/house-rules.ts';
@@ -7,13 +6,8 @@ import { estimateSpark, TIGHT } from '../spark-demand/margin.ts';
 import type { Duty } from '../duty/duty.ts';
 import { gapThroughLife, kvToHold, sparkDesk } from './spark-desk.ts';
 import { marginOutAt, wearDesk } from './wear-desk.ts';
+import { sheetOf } from '../testing/sheet-of.ts';
 
-const sheet = (facts: Partial<Record<FactId, unknown>>): FactSheet =>
-  Object.fromEntries(
-    Object.entries(facts)
-      .filter(([, value]) => value !== undefined)
-      .map(([id, value]) => [id, { ruling: [{ value, source: { rank: 'engine-maker', name: 'sheet' } }] }]),
-  );
 /** The five with a belt-driven supercharger. */
 const FIVE = {
   'position.gapMm': { low: 0.6, high: 0.7 },
@@ -34,8 +28,8 @@ const FIVE = {
 };
 const PLUG = { 'plug.centreMaterial': 'iridium', 'plug.groundMaterial': 'platinum', 'plug.lifeKm': 60_000 };
 const at = (duty: Duty = {}, facts: object = {}, plug: object = {}, rules: Partial<HouseRules> = {}) => ({
-  onPaper: sheet({ ...FIVE, ...facts }),
-  plug: sheet({ ...PLUG, ...plug }),
+  onPaper: sheetOf({ ...FIVE, ...facts }),
+  plug: sheetOf({ ...PLUG, ...plug }),
   duty,
   rules: { ...DEFAULT_HOUSE_RULES, ...rules },
 });
@@ -153,7 +147,7 @@ describe('blades and what is gauged with them', () => {
   });
 
   test('a fine wire never meets a ramp gauge, and several grounds are left as made', () => {
-    const advice = (facts: object) => gaugeAdvice(sheet(facts)).join(' ');
+    const advice = (facts: object) => gaugeAdvice(sheetOf(facts)).join(' ');
     expect(advice(PLUG)).toMatch(/never a ramp gauge; the centre tip is never levered/);
     expect(advice({ 'plug.centreMaterial': 'nickel', 'plug.groundMaterial': 'nickel' })).toMatch(
       /may read it and never levers/,

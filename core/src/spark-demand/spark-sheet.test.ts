@@ -1,20 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { FactId, FactSheet } from '../facts/facts.ts';
 import { sweepBoost } from './boost-sweep.ts';
 import { endOfInterval, marginRange } from './margin-range.ts';
 import { COMFORTABLE, estimateSpark, TIGHT, widestGap } from './margin.ts';
+import { sheetOf } from '../testing/sheet-of.ts';
 import { sparkSheet } from './spark-sheet.ts';
-
-const sheet = (facts: Partial<Record<FactId, unknown>>): FactSheet =>
-  Object.fromEntries(
-    Object.entries(facts)
-      .filter(([, value]) => value !== undefined)
-      .map(([id, value]) => [
-        id,
-        { ruling: [{ value, source: { rank: 'engine-maker', name: `${id.split('.')[0]!} sheet` } }] },
-      ]),
-  );
 
 /** A four with a distributor, as its sheets have it. */
 const FOUR = {
@@ -31,7 +21,7 @@ const FOUR = {
   'coil.ratedKv': 33,
   'job.cylindersCount': 4,
 } as const;
-const read = (facts: object = {}, duty = {}) => sparkSheet(sheet({ ...FOUR, ...facts }), duty);
+const read = (facts: object = {}, duty = {}) => sparkSheet(sheetOf({ ...FOUR, ...facts }), duty);
 const ready = (facts: object = {}, duty = {}) => {
   const spark = read(facts, duty);
   if (spark.kind !== 'ready') throw new Error(`missing ${spark.missing.join()}`);
@@ -59,8 +49,8 @@ describe('what an estimate is reckoned with', () => {
       inputs.map(({ label, source }) => [label, source === 'default' ? source : source.name]),
     );
     expect(said).toMatchObject({
-      'compression ratio': 'position sheet',
-      'rated voltage': 'coil sheet',
+      'compression ratio': 'sheet',
+      'rated voltage': 'sheet',
       'rod over stroke': 'default',
     });
   });
