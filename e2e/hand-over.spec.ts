@@ -19,6 +19,22 @@ test('a fitter leaves with kit, order of work and a card that is kept as it was 
   await expect(stage.getByRole('region', { name: 'Not verified' })).toContainText('The gap of none is measured yet.');
   await expectAccessible(page);
 
+  // Ticked by key and by pointer; kept while the server is gone, and after a reload.
+  await page.keyboard.press('Space');
+  const cold = stage.getByRole('checkbox', { name: /^Done: Engine cold/ });
+  await expect(cold).toBeChecked();
+  await counter.kill();
+  await stage.getByRole('checkbox', { name: /^Done: No battery here/ }).check();
+  await expect(stage).toContainText('kept here, not sent yet');
+  await counter.start();
+  await page.reload();
+  await expect(stage.getByRole('checkbox', { name: /^Done: No battery here/ })).toBeChecked();
+  await expect(stage).not.toContainText('not sent yet');
+  await cold.uncheck();
+  await page.reload();
+  await expect(cold).not.toBeChecked();
+  await page.locator('[data-desk]').focus();
+
   const opened = page.waitForEvent('popup');
   await page.keyboard.press('p');
   await opened;

@@ -40,6 +40,7 @@ export const ADDRESSES = {
   withdrawGapReading: ['POST', '/api/slips/:slipId/lines/:lineId/gaps/withdraw'],
   getSetUp: ['GET', '/api/engines/:engineId/set-up'],
   getHandOver: ['GET', '/api/slips/:slipId/hand-over'],
+  tickStep: ['POST', '/api/slips/:slipId/ticks'],
   listPapers: ['GET', '/api/slips/:slipId/papers'],
   printPaper: ['POST', '/api/slips/:slipId/papers'],
   getPaper: ['GET', '/api/papers/:paperId'],

@@ -29,7 +29,7 @@ import { getFittedSet } from './fitted-set.ts';
 import { searchByDimension } from './dimensions.ts';
 import { chooseOnSlip, keepOnSlip } from './slip-work.ts';
 import { getFittingPlan } from './fitting-plan.ts';
-import { getHandOver, getPaper, listPapers, printPaper } from './hand-over.ts';
+import { getHandOver, getPaper, listPapers, printPaper, tickStep } from './hand-over.ts';
 import { addGapReading, getBlades, getSetUp, saveBlades, withdrawGapReading } from './set-up.ts';
 import { chooseHouseRule, chooseUnderCondition, getHouseRules } from './house-rules.ts';
 import { listWaiting, releaseLine, releaseLineByPin } from './release.ts';
@@ -123,6 +123,7 @@ export const ENDPOINTS = {
   releaseLine,
   releaseLineByPin,
   getHandOver,
+  tickStep,
   listPapers,
   printPaper,
   getPaper,

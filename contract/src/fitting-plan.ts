@@ -12,6 +12,7 @@ export const FittingPlan = z
     steps: z.array(
       z.object({
         phase: z.enum(WORK_PHASES),
+        id: z.string(),
         says: z.string(),
         caution: z.boolean(),
         /** It rests on what is not known: asked before it is done. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { KIT_KINDS } from '@brackenfell/core/kit/kit-list';
-import { COUNTER, endpoint, EVERYONE, Id, Units } from './endpoint.ts';
+import { COUNTER, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
 import { FittingPlan } from './fitting-plan.ts';
 
 /** One kind of plug that the job fits, with what is set and what was gauged. */
@@ -14,6 +14,8 @@ const FittedLine = z.object({
   /** Piece by piece: how it was found, and set. */
   gaps: z.array(z.object({ piece: z.number().int(), place: z.string(), says: z.string() })),
   steps: FittingPlan.shape.steps,
+  /** Steps that were done, each with who ticked it. */
+  ticks: z.array(z.object({ stepId: z.string(), by: z.string(), at: z.string() })),
   kit: z.array(z.object({ kind: z.enum(KIT_KINDS), what: z.string(), why: z.string() })),
 });
 
@@ -73,6 +75,15 @@ export const getHandOver = endpoint('getHandOver', {
   params: slipId,
   query: z.object({ units: Units.default('both') }),
   response: HandOver,
+});
+
+export const tickStep = endpoint('tickStep', {
+  summary: 'Tick a step of the work as done, or take the tick back.',
+  roles: COUNTER,
+  params: slipId,
+  body: z.object({ lineId: Id, stepId: line(40).min(1), done: z.boolean() }).strict(),
+  response: z.object({ done: z.boolean() }),
+  idempotent: true,
 });
 
 export const listPapers = endpoint('listPapers', {

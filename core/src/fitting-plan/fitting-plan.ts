@@ -12,6 +12,8 @@ export type WorkPhase = (typeof WORK_PHASES)[number];
 /** One step of fitting plugs. */
 export interface FittingStep {
   readonly phase: WorkPhase;
+  /** What it is ticked by; the same while its words change with rules and readers. */
+  readonly id: string;
   readonly says: string;
   /** It rests on what is not known: asked before it is done. */
   readonly isQuestion?: boolean;
@@ -63,39 +65,54 @@ export function fittingPlan(
   const warm = rules.engineTemperature === 'makers-procedure' && hasProcedure;
   const tightened = tightenings(others.length > 0 ? others : [{ label: '', sheet: position }], plug, settled, say);
   return [
-    ...procedures.map((says) => step('before', `The engine maker’s own procedure comes first: ${says}`, CAUTION)),
+    ...procedures.map((says, i) =>
+      step('before', `procedure-${i + 1}`, `The engine maker’s own procedure comes first: ${says}`, CAUTION),
+    ),
     step(
       'before',
+      'cold',
       warm
         ? 'Follow the engine maker’s own procedure for freeing the plugs, warm where it says so: hot metal burns.'
         : 'Engine cold.',
       { rule: by('engineTemperature'), caution: true },
     ),
     poweredDown(position, rules, by),
-    step('before', 'Secondary voltage can kill, most of all with a pacemaker: no coil is run off its plug.', CAUTION),
+    step(
+      'before',
+      'voltage',
+      'Secondary voltage can kill, most of all with a pacemaker: no coil is run off its plug.',
+      CAUTION,
+    ),
     ...(rulingValue(position, 'position.fuel') === 'gas'
-      ? [step('before', 'Gas: a licensed gas fitter works on anything that carries it.', CAUTION)]
+      ? [step('before', 'gas', 'Gas: a licensed gas fitter works on anything that carries it.', CAUTION)]
       : []),
     step(
       'out',
+      'blow',
       rulingValue(position, 'position.wellBoreMm') === 'open'
         ? 'Blow round the plug before it comes out; eye protection; drop nothing in.'
         : 'Blow out the well before the plug comes out; eye protection; drop nothing in.',
       CAUTION,
     ),
-    step('out', freeingOf(position)),
+    step('out', 'free', freeingOf(position)),
     step(
       'out',
+      'order',
       rules.orderOfWork === 'one-at-a-time'
         ? 'One cylinder at a time: its lead or coil is back on before the next comes off.'
         : 'All plugs out first, laid in order and read; leads labelled, every hole covered.',
       { rule: by('orderOfWork') },
     ),
-    step('out', 'The old plugs kept in order and read before the new ones go in: they tell which cylinder is ill.'),
+    step(
+      'out',
+      'read',
+      'The old plugs kept in order and read before the new ones go in: they tell which cylinder is ill.',
+    ),
     severalGrounds
-      ? step('in', 'Gap as delivered: several grounds cannot be set.')
+      ? step('in', 'gap', 'Gap as delivered: several grounds cannot be set.')
       : step(
           'in',
+          'gap',
           {
             verify: 'Gap measured on each with a wire gauge.',
             sample: 'Gap measured on one in four with a wire gauge, on all when one is outside.',
@@ -104,9 +121,14 @@ export function fittingPlan(
           { rule: by('preGapped') },
         ),
     plating !== undefined && plating !== 'none'
-      ? step('in', `Threads dry: this plug is plated with ${plating}, which is its own release. No compound.`)
+      ? step(
+          'in',
+          'threads',
+          `Threads dry: this plug is plated with ${plating}, which is its own release. No compound.`,
+        )
       : step(
           'in',
+          'threads',
           rules.threadCompound === 'shank-only'
             ? 'Threads dry and clean; a trace of compound on the shank only.'
             : {
@@ -119,23 +141,26 @@ export function fittingPlan(
     ...(seat === 'taper'
       ? []
       : seat === undefined
-        ? [step('in', 'Gasket or cone? Look at the seat before it goes in.', { isQuestion: true })]
+        ? [step('in', 'seat', 'Gasket or cone? Look at the seat before it goes in.', { isQuestion: true })]
         : [
             step(
               'in',
+              'seat',
               `Its gasket flat on the seat${seat === 'gasket-loose' ? ', the right way round' : ''}, the old one not left in the hole.`,
             ),
           ]),
     step(
       'in',
+      'by-hand',
       rules.handFirst === 'all-by-hand'
         ? 'Started by hand for the whole thread, square to the hole; every plug by hand to its seat before any is tightened.'
         : 'Started by hand for the whole thread, square to the hole, and tightened before the next is begun.',
       { rule: by('handFirst') },
     ),
-    ...tightened.map((says) => step('in', says, { rule: by('tightening') })),
+    ...tightened.map((says, i) => step('in', `tighten-${i + 1}`, says, { rule: by('tightening') })),
     step(
       'back',
+      'grease',
       rules.grease === 'smear'
         ? 'A smear of dielectric grease inside the boot, none on the contact.'
         : 'Boots dry and clean, pressed home until they are felt to seat.',
@@ -143,19 +168,25 @@ export function fittingPlan(
     ),
     step(
       'back',
+      'boots',
       rulingValue(position, 'coil.magnetoKv') === undefined
         ? 'Boots pressed home until they are felt to seat; connectors until they are heard, then tugged; earths and clips back.'
         : 'The boot pressed home until it is felt to seat; earth and cowl back.',
     ),
-    step('start', 'Listen at idle, then under load; the code read again. What was not looked at is said.'),
-    step('start', 'The engine maker’s manual and local rules stand above this sheet.', CAUTION),
+    step('start', 'start', 'Listen at idle, then under load; the code read again. What was not looked at is said.'),
+    step('start', 'manual', 'The engine maker’s manual and local rules stand above this sheet.', CAUTION),
   ];
 }
 
 type More = Pick<FittingStep, 'rule' | 'caution' | 'isQuestion'>;
 const CAUTION: More = { caution: true };
 
-const step = (phase: WorkPhase, says: string, more: More = {}): FittingStep => ({ phase, says, ...more });
+const step = (phase: WorkPhase, id: string, says: string, more: More = {}): FittingStep => ({
+  phase,
+  id,
+  says,
+  ...more,
+});
 
 /** Nothing can fire or start while hands are in; what there is to take off is asked where nobody knows. */
 function poweredDown(
@@ -167,6 +198,7 @@ function poweredDown(
   if (hasBattery === false)
     return step(
       'before',
+      'powered-down',
       'No battery here: the lead off its plug and clear of it, fuel off, so that nothing can start it.',
       CAUTION,
     );
@@ -176,6 +208,7 @@ function poweredDown(
       : 'Ignition off and key out; ignition and fuel disabled before anything is cranked.';
   return step(
     'before',
+    'powered-down',
     hasBattery === undefined ? `${says} Is there a battery? If not, the lead off its plug.` : says,
     {
       rule: by('battery'),

@@ -44,6 +44,7 @@ export interface Tables {
   gap_reading: counter.GapReadingTable;
   blades_owned: counter.BladesOwnedTable;
   printed_paper: counter.PrintedPaperTable;
+  work_tick: counter.WorkTickTable;
   failed_try: counter.FailedTryTable;
   request_receipt: counter.RequestReceiptTable;
   job: audit.JobTable;

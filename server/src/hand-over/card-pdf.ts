@@ -46,7 +46,7 @@ export async function printCard(card: HandOver, { size, at, by, address }: Print
     if (card.access.length > 0) page.section('The way to it');
     for (const says of card.access) page.text(says);
     const [first] = card.fitted;
-    if (first) page.work(first.steps);
+    if (first) page.work(first);
     page.section('Take care');
     for (const caution of card.cautions) page.text(caution);
     if (first && first.kit.length > 0) {
@@ -165,16 +165,18 @@ class CardPage {
   }
 
   /** Each step with its box; a question is marked as one. */
-  work(steps: HandOver['fitted'][number]['steps']): void {
+  work({ steps, ticks }: HandOver['fitted'][number]): void {
+    const done = new Set(ticks.map(({ stepId }) => stepId));
     for (const phase of WORK_PHASES) {
       const own = steps.filter((step) => step.phase === phase);
       if (own.length === 0) continue;
       this.section(PHASE_WORDS[phase]);
-      for (const { says, caution, isQuestion } of own) this.#box(`${isQuestion ? 'Ask: ' : ''}${says}`, caution);
+      for (const { id, says, caution, isQuestion } of own)
+        this.#box(`${isQuestion ? 'Ask: ' : ''}${says}`, caution, done.has(id));
     }
   }
 
-  #box(says: string, isStrong: boolean): void {
+  #box(says: string, isStrong: boolean, isDone: boolean): void {
     const [doc, margin, side] = [this.#doc, this.#margin, this.#size];
     const indent = side + 6;
     doc.font(isStrong ? 'strong' : 'text').fontSize(this.#size);
@@ -186,6 +188,13 @@ class CardPage {
       .lineWidth(0.8)
       .strokeColor(INK)
       .stroke();
+    if (isDone)
+      doc
+        .moveTo(margin, top + 1)
+        .lineTo(margin + side, top + 1 + side)
+        .moveTo(margin + side, top + 1)
+        .lineTo(margin, top + 1 + side)
+        .stroke();
     doc.fillColor(INK).text(printable(says), margin + indent, top, { width: this.#width - indent });
     doc.x = margin;
     doc.y = Math.max(doc.y, top + side + 2) + 1.5;

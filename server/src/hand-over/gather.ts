@@ -11,6 +11,7 @@ import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { findEngine } from '../engine/store.ts';
 import { readFound, type FoundHere } from '../reading/store.ts';
+import { ticksOf, type TickRow } from './tick-store.ts';
 import { optionsOf } from './options.ts';
 import { countsIn } from '../tray/cost.ts';
 import { planFitting } from '../tray/fitting-plan.ts';
@@ -55,13 +56,14 @@ interface Asked {
   readonly found: FoundHere;
   readonly units: UnitDisplay;
   readonly notes: Parameters<typeof kitList>[0]['notes'];
+  readonly ticks: readonly TickRow[];
 }
 
 async function fittedLine(
   context: Context,
   db: Database,
   line: SlipLine,
-  { engineId, slip, found, units, notes }: Asked,
+  { engineId, slip, found, units, notes, ticks }: Asked,
 ): Promise<Fitted> {
   const say = sayIn(units);
   const duty = readDuty(slip.duty) ?? {};
@@ -82,6 +84,9 @@ async function fittedLine(
     figures: figuresOf(line, say),
     gaps: gapsOf(line, say),
     steps: plan?.steps ?? [],
+    ticks: ticks
+      .filter(({ slip_line_id }) => slip_line_id === line.lineId)
+      .map(({ step_id, by, at }) => ({ stepId: step_id, by, at: at.toISOString() })),
     kit:
       judged && candidate && position
         ? [
@@ -109,7 +114,11 @@ export async function gatherHandOver(
 ): Promise<HandOver | undefined> {
   const { engineId } = slip;
   if (engineId === null) return undefined;
-  const [engine, found] = await Promise.all([findEngine(db, engineId), readFound(db, slip.slipId)]);
+  const [engine, found, ticks] = await Promise.all([
+    findEngine(db, engineId),
+    readFound(db, slip.slipId),
+    ticksOf(db, slip.slipId).execute(),
+  ]);
   if (!engine) return undefined;
   const say = sayIn(units);
   const notes = engine.notes.map(({ about, says, torqueNm }) => ({
@@ -123,7 +132,7 @@ export async function gatherHandOver(
     units,
     db,
   );
-  const asked = { engineId, slip, found, units, notes };
+  const asked = { engineId, slip, found, units, notes, ticks };
   const plugs = slip.lines.filter(isFitted);
   const refused = slip.lines.filter(({ verdict }) => verdict === 'refuse');
   return {

@@ -113,6 +113,31 @@ describe('what a fitter leaves with', () => {
 });
 const PHASES = ['before', 'out', 'in', 'back', 'start'];
 
+describe('a step that was done', () => {
+  const tickOf = (slip: Slip, stepId: string, done: boolean, by: Agent = wren) =>
+    write(by, 'post', `/api/slips/${slip.slipId}/ticks`, { lineId: slip.lines[0]!.lineId, stepId, done });
+
+  test('stands with who ticked it, once however many hands tick it, and is taken back', async () => {
+    const slip = await slipFor('skerrow-sc20', 'KN 419G-63DR');
+    const perrin = await counter.as('starter');
+    await Promise.all([tickOf(slip, 'cold', true).expect(200), tickOf(slip, 'cold', true, perrin).expect(200)]);
+    await tickOf(slip, 'blow', true, perrin).expect(200);
+    const ticks = async () => (await handOverOf(slip)).fitted[0]!.ticks.map(({ stepId }) => stepId);
+    expect(await ticks()).toEqual(['cold', 'blow']);
+    await tickOf(slip, 'cold', false).expect(200);
+    expect(await ticks()).toEqual(['blow']);
+  });
+
+  test('is ticked after the slip was collected too, is of this slip, and not the editor’s', async () => {
+    const slip = await slipFor('skerrow-sc20', 'KN 419G-63DR');
+    await write(wren, 'post', `/api/slips/${slip.slipId}/collect`, { version: slip.version }).expect(200);
+    await tickOf(slip, 'cold', true).expect(200);
+    const other = await slipFor('skerrow-sc20', 'KN 419G-63DR');
+    await tickOf({ ...slip, slipId: other.slipId }, 'cold', true).expect(404);
+    await tickOf(other, 'cold', true, await counter.as('editor')).expect(403);
+  });
+});
+
 describe('a fitting card', () => {
   test.each(['A5', 'A4'] as const)(
     'on %s holds what was told, in words an independent reader finds, uncut',

@@ -1,12 +1,14 @@
 import type { Express } from 'express';
-import { getHandOver, getPaper, listPapers, printPaper } from '@brackenfell/contract/hand-over';
+import { getHandOver, getPaper, listPapers, printPaper, tickStep } from '@brackenfell/contract/hand-over';
 import type { Context } from '../context/context.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble } from '../http/trouble.ts';
+import { findLine } from '../slip/line-store.ts';
 import { showSlip } from '../slip/show-slip.ts';
 import { printCard } from './card-pdf.ts';
 import { gatherHandOver } from './gather.ts';
+import { tick, untick } from './tick-store.ts';
 import { readPapers, readPdf, storePaper } from './paper-store.ts';
 
 const NO_ENGINE = trouble('not-allowed-now', 'The slip has no engine yet: nothing can be told of the work.');
@@ -17,6 +19,13 @@ export function handOverRoutes(app: Express, context: Context): void {
     const slip = await showSlip(db, params.slipId);
     if (isTrouble(slip)) return slip;
     return (await gatherHandOver(context, db, slip, query.units)) ?? NO_ENGINE;
+  });
+
+  serve(app, context, tickStep, async ({ params: { slipId }, body: { lineId, stepId, done }, staff, trx }) => {
+    const line = await findLine(trx, lineId);
+    if (line?.slip_id !== slipId) return trouble('not-found', 'The slip has no such line.');
+    await (done ? tick(trx, { lineId, stepId, staffId: staff.id }) : untick(trx, { lineId, stepId }));
+    return { done };
   });
 
   serve(app, context, listPapers, async ({ params, db }) => ({

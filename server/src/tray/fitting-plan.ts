@@ -42,6 +42,7 @@ export async function planFitting(
       ? [
           {
             phase: 'before' as const,
+            id: 'do-not-fit',
             says: `Do not fit: ${findings
               .filter(({ outcome }) => outcome === 'refuse')
               .map(({ told }) => told.says)
@@ -61,8 +62,9 @@ export async function planFitting(
     engine: `${judged.engine.maker} ${judged.engine.code}`,
     part: candidate.part.printed,
     isRefused: verdict === 'refuse',
-    steps: steps.map(({ phase, says, caution, rule, isQuestion }: FittingStep) => ({
+    steps: steps.map(({ phase, id, says, caution, rule, isQuestion }: FittingStep) => ({
       phase,
+      id,
       says,
       isQuestion: isQuestion === true,
       caution: caution === true,

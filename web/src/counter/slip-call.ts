@@ -21,6 +21,7 @@ export type OutboxWrite = Extract<
   | 'withdrawReading'
   | 'addGapReading'
   | 'withdrawGapReading'
+  | 'tickStep'
   | 'chooseOnSlip'
   | 'keepOnSlip'
   | 'receiveDelivery'

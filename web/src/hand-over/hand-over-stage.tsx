@@ -1,4 +1,3 @@
-import { WORK_PHASES, type WorkPhase } from '@brackenfell/core/fitting-plan/fitting-plan';
 import type { KitKind } from '@brackenfell/core/kit/kit-list';
 import type { HandOver } from '@brackenfell/contract/hand-over';
 import { Key } from '../controls/key.tsx';
@@ -11,15 +10,9 @@ import { sayIn } from '@brackenfell/core/fitment/say';
 import { useSettings } from '../settings/settings.ts';
 import { OptionsPanel } from './options-panel.tsx';
 import { useKeys } from '../keys/keys.ts';
+import { WorkList } from './work-list.tsx';
 import { openPaper, useHandOver, usePapers } from './use-hand-over.ts';
 
-const PHASE_WORDS: Readonly<Record<WorkPhase, string>> = {
-  before: 'Before',
-  out: 'Out',
-  in: 'In',
-  back: 'Back together',
-  start: 'First start',
-};
 const KIT_MARKS: Readonly<Record<KitKind, MarkKind>> = {
   tool: 'match-small',
   'used-up': 'match-small',
@@ -101,7 +94,7 @@ export function HandOverStage() {
                 ))}
               </section>
             )}
-            {card.fitted[0] && <Work steps={card.fitted[0].steps} />}
+            {card.fitted[0] && slipId && <WorkList slipId={slipId} line={card.fitted[0]} />}
           </div>
           <div className="grid content-start">
             {card.doNotFit.map(({ printed, why }) => (
@@ -174,41 +167,6 @@ function Kit({ card }: { readonly card: HandOver }) {
         </section>
       ))}
     </div>
-  );
-}
-
-function Work({ steps }: { readonly steps: HandOver['fitted'][number]['steps'] }) {
-  return (
-    <>
-      {WORK_PHASES.map((phase) => {
-        const own = steps.filter((step) => step.phase === phase);
-        return own.length === 0 ? null : (
-          <section key={phase} aria-label={PHASE_WORDS[phase]} className="set-up-panel">
-            <h2 className="text-lead font-semibold">{PHASE_WORDS[phase]}</h2>
-            <ol>
-              {own.map(({ says, caution, isQuestion, rule }) => (
-                <li key={says} className="grid grid-cols-[1.25rem_1fr] border-t border-hair py-0.5">
-                  <span className="pt-0.5">
-                    <Mark
-                      kind={isQuestion ? 'unknown' : caution ? 'caution' : 'match-small'}
-                      label={isQuestion ? 'To ask' : caution ? 'Caution' : ''}
-                    />
-                  </span>
-                  <span>
-                    {says}
-                    {rule && (
-                      <span className="block text-xs text-soft">
-                        House rule {rule.title.toLowerCase()}: {rule.choice.toLowerCase()}.
-                      </span>
-                    )}
-                  </span>
-                </li>
-              ))}
-            </ol>
-          </section>
-        );
-      })}
-    </>
   );
 }
 

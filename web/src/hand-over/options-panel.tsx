@@ -74,10 +74,11 @@ export function OptionsPanel({ card, slipId, say }: OptionsPanelProps) {
         <thead className="text-left text-xs text-slate">
           <tr>
             <th className="font-normal">Plug</th>
-            <th className="font-normal">lasts</th>
-            <th className="px-2 text-right font-normal">sets</th>
-            <th className="text-right font-normal">in all</th>
-            <th className="text-right font-normal">for {perKm.says}</th>
+            <th className="pl-3 text-right font-normal">sets</th>
+            <th className="pl-3 text-right font-normal">in all</th>
+            <th className="pl-3 text-right font-normal">
+              for <span className="whitespace-nowrap">{perKm.says}</span>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -90,12 +91,14 @@ export function OptionsPanel({ card, slipId, say }: OptionsPanelProps) {
                     <path d="M0 4H26" className="stroke-peat" strokeWidth={1.5} strokeDasharray={DASHES[i]} />
                   </svg>
                   <b className="num font-semibold whitespace-nowrap">{option.printed}</b>
-                  <span className="block text-xs text-soft">{own.isOnSlip ? 'on the slip' : own.maker}</span>
+                  <span className="block text-xs text-soft">
+                    {own.isOnSlip ? 'on the slip' : own.maker},{' '}
+                    <span className="whitespace-nowrap">lasts {served(option.lastsKm)}</span>
+                  </span>
                 </th>
-                <td className="num whitespace-nowrap">{served(option.lastsKm)}</td>
-                <td className="num px-2 text-right">{option.cost.changes}</td>
-                <td className="num text-right">{printPrice(option.cost.totalMinor)}</td>
-                <td className="num text-right">
+                <td className="num pl-3 text-right">{option.cost.changes}</td>
+                <td className="num pl-3 text-right">{printPrice(option.cost.totalMinor)}</td>
+                <td className="num pl-3 text-right">
                   {printPrice(Math.round((option.cost.totalMinor / horizonKm) * perKm.km))}
                 </td>
               </tr>

@@ -140,6 +140,15 @@ export interface GapReadingTable {
   at: Generated<Date>;
   withdrawn_at: Generated<Date | null>;
 }
+/** A step that was done; taken back, never changed. */
+export interface WorkTickTable {
+  id: Key;
+  slip_line_id: string;
+  step_id: string;
+  staff_id: string;
+  at: Generated<Date>;
+  withdrawn_at: Generated<Date | null>;
+}
 /** Append-only: what was printed, byte for byte. */
 export interface PrintedPaperTable {
   id: Key;

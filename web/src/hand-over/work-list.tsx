@@ -1,0 +1,87 @@
+import { useState } from 'react';
+import { WORK_PHASES, type WorkPhase } from '@brackenfell/core/fitting-plan/fitting-plan';
+import type { HandOver } from '@brackenfell/contract/hand-over';
+import { Mark } from '../controls/mark.tsx';
+import { useKeys } from '../keys/keys.ts';
+import { useTicks } from './use-ticks.ts';
+
+const PHASE_WORDS: Readonly<Record<WorkPhase, string>> = {
+  before: 'Before',
+  out: 'Out',
+  in: 'In',
+  back: 'Back together',
+  start: 'First start',
+};
+
+interface WorkListProps {
+  readonly slipId: string;
+  readonly line: HandOver['fitted'][number];
+}
+
+/** The order of work with a box to each step: ticked here or on paper, the same steps in the same order. */
+export function WorkList({ slipId, line }: WorkListProps) {
+  const { steps } = line;
+  const { done, tick } = useTicks(slipId, line);
+  const [at, pick] = useState(0);
+  const picked = Math.min(at, steps.length - 1);
+  const move = (by: number) => pick(Math.max(0, Math.min(steps.length - 1, picked + by)));
+  const tickPicked = () => {
+    const step = steps[picked];
+    if (!step) return;
+    tick(step.id);
+    if (!done.has(step.id)) move(1);
+  };
+  useKeys('Order of work', [
+    { press: 'j', does: 'Next step', run: () => move(1), takeBack: () => move(-1) },
+    { press: 'k', does: 'Step before', run: () => move(-1), takeBack: () => move(1) },
+    { press: 'ArrowDown', printed: '↓', does: 'Next step', run: () => move(1) },
+    { press: 'ArrowUp', printed: '↑', does: 'Step before', run: () => move(-1) },
+    { press: 'Space', does: 'Tick the step, or take its tick back', run: tickPicked },
+  ]);
+  return (
+    <>
+      {WORK_PHASES.map((phase) => {
+        const own = steps.filter((step) => step.phase === phase);
+        return own.length === 0 ? null : (
+          <section key={phase} aria-label={PHASE_WORDS[phase]} className="set-up-panel">
+            <h2 className="text-lead font-semibold">{PHASE_WORDS[phase]}</h2>
+            <ol>
+              {own.map(({ id, says, caution, isQuestion, rule }) => (
+                <li
+                  key={id}
+                  className={`grid grid-cols-[1.5rem_1.25rem_1fr] border-t border-hair py-0.5 ${steps[picked]?.id === id ? 'bg-bracken-wash' : ''}`}
+                  aria-current={steps[picked]?.id === id ? 'step' : undefined}
+                >
+                  <input
+                    type="checkbox"
+                    className="size-4"
+                    aria-label={`Done: ${says}`}
+                    checked={done.has(id)}
+                    onChange={() => tick(id)}
+                    onFocus={() => pick(steps.findIndex((step) => step.id === id))}
+                  />
+                  <span className="pt-0.5">
+                    {(isQuestion || caution) && (
+                      <Mark kind={isQuestion ? 'unknown' : 'caution'} label={isQuestion ? 'To ask' : 'Caution'} />
+                    )}
+                  </span>
+                  <span>
+                    {says}
+                    {rule && (
+                      <span className="block text-xs text-soft">
+                        House rule {rule.title.toLowerCase()}: {rule.choice.toLowerCase()}.
+                      </span>
+                    )}
+                    {done.has(id) && (
+                      <span className="block text-xs text-soft">{done.get(id) ?? 'kept here, not sent yet'}</span>
+                    )}
+                  </span>
+                </li>
+              ))}
+            </ol>
+          </section>
+        );
+      })}
+    </>
+  );
+}
