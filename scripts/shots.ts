@@ -1,4 +1,4 @@
-import { mkdirSync, rmSync } from 'node:fs';
+import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { demoStaff } from '@brackenfell/demo/staff';
@@ -203,27 +203,22 @@ async function handOver(page: Page, address: string, as: 'supervisor' | 'editor'
   await page.getByRole('navigation', { name: 'Rooms' }).waitFor();
 }
 
-const scratch = scratchFolder('shots', 3);
 ensureChromium();
 await buildAll(console.log);
 mkdirSync(FOLDER, { recursive: true });
-try {
-  await withThrowawayDatabase(scratch, async (env) => {
-    const server = await startServer(env.BRACKENFELL_TEST_APP_URL!, 0);
-    const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] });
-    try {
-      for (const theme of ['chalk', 'night'] as const) {
-        const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-        await context.addInitScript((name) => {
-          localStorage.setItem('brackenfell.settings', JSON.stringify({ theme: name }));
-        }, theme);
-        await shoot(await context.newPage(), server.address, theme);
-      }
-    } finally {
-      await browser.close();
-      await stopServer(server);
+await withThrowawayDatabase(scratchFolder('shots', 3), async (env) => {
+  const server = await startServer(env.BRACKENFELL_TEST_APP_URL!, 0);
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] });
+  try {
+    for (const theme of ['chalk', 'night'] as const) {
+      const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+      await context.addInitScript((name) => {
+        localStorage.setItem('brackenfell.settings', JSON.stringify({ theme: name }));
+      }, theme);
+      await shoot(await context.newPage(), server.address, theme);
     }
-  });
-} finally {
-  rmSync(scratch, { recursive: true, force: true });
-}
+  } finally {
+    await browser.close();
+    await stopServer(server);
+  }
+});

@@ -1,9 +1,10 @@
+import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureDatabase, newPassword, openCluster, privateFolder } from './cluster.ts';
 import { ensurePostgres } from './debian.ts';
 import { fillDemo } from './fill-demo.ts';
 
-/** A database cluster of the tests' own, with the demo world in a template that every test file copies. */
+/** A database cluster of the tests' own, with the demo world in a template that every test file copies; gone with its folder afterwards. */
 export async function withThrowawayDatabase<T>(
   scratch: string,
   work: (env: NodeJS.ProcessEnv) => Promise<T>,
@@ -33,5 +34,6 @@ export async function withThrowawayDatabase<T>(
     });
   } finally {
     await cluster.stop();
+    rmSync(scratch, { recursive: true, force: true });
   }
 }
