@@ -30,10 +30,16 @@ test('a fitter leaves with kit, order of work and a card that is kept as it was 
   await page.reload();
   await expect(stage.getByRole('checkbox', { name: /^Done: No battery here/ })).toBeChecked();
   await expect(stage).not.toContainText('not sent yet');
+  // A box that was clicked leaves the desk its keys: Space is the box's own, the others are the desk's.
   await cold.uncheck();
+  await page.keyboard.press('Space');
+  await expect(cold).toBeChecked();
+  await page.keyboard.press('Space');
+  await expect(cold).not.toBeChecked();
   await page.reload();
   await expect(cold).not.toBeChecked();
-  await page.locator('[data-desk]').focus();
+  await cold.check();
+  await cold.uncheck();
 
   const opened = page.waitForEvent('popup');
   await page.keyboard.press('p');
@@ -44,7 +50,9 @@ test('a fitter leaves with kit, order of work and a card that is kept as it was 
   await expect(kept.getByRole('button', { name: 'Fitting card, A5' })).toHaveCount(1);
   // What was printed stays; once the gap is read, the next card says so.
   await page.keyboard.press('4');
+  await expect(page.getByRole('toolbar', { name: 'What to do with the picked plug' })).toBeVisible();
   await page.keyboard.press('m');
+  await expect(page.getByRole('textbox', { name: /^Gap of plug 1/ })).toBeFocused();
   await page.keyboard.type('0.58', { delay: 45 });
   await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');

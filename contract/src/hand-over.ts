@@ -3,6 +3,9 @@ import { KIT_KINDS } from '@brackenfell/core/kit/kit-list';
 import { COUNTER, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
 import { FittingPlan } from './fitting-plan.ts';
 
+/** A step that was done, with who ticked it. */
+const WorkTick = z.object({ stepId: z.string(), by: z.string(), at: z.string() });
+
 /** One kind of plug that the job fits, with what is set and what was gauged. */
 const FittedLine = z.object({
   lineId: Id,
@@ -14,8 +17,7 @@ const FittedLine = z.object({
   /** Piece by piece: how it was found, and set. */
   gaps: z.array(z.object({ piece: z.number().int(), place: z.string(), says: z.string() })),
   steps: FittingPlan.shape.steps,
-  /** Steps that were done, each with who ticked it. */
-  ticks: z.array(z.object({ stepId: z.string(), by: z.string(), at: z.string() })),
+  ticks: z.array(WorkTick),
   kit: z.array(z.object({ kind: z.enum(KIT_KINDS), what: z.string(), why: z.string() })),
 });
 
@@ -77,12 +79,16 @@ export const getHandOver = endpoint('getHandOver', {
   response: HandOver,
 });
 
+/** All that is ticked on a line, as it stands after one more. */
+export const LineTicks = z.object({ slipId: Id, lineId: Id, ticks: z.array(WorkTick) }).meta({ id: 'LineTicks' });
+export type LineTicks = z.infer<typeof LineTicks>;
+
 export const tickStep = endpoint('tickStep', {
   summary: 'Tick a step of the work as done, or take the tick back.',
   roles: COUNTER,
   params: slipId,
   body: z.object({ lineId: Id, stepId: line(40).min(1), done: z.boolean() }).strict(),
-  response: z.object({ done: z.boolean() }),
+  response: LineTicks,
   idempotent: true,
 });
 

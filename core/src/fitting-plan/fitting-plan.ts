@@ -8,6 +8,13 @@ import { sayTightening } from './tighten.ts';
 /** The parts of the work, in their order. */
 export const WORK_PHASES = ['before', 'out', 'in', 'back', 'start'] as const;
 export type WorkPhase = (typeof WORK_PHASES)[number];
+export const PHASE_WORDS: Readonly<Record<WorkPhase, string>> = {
+  before: 'Before',
+  out: 'Out',
+  in: 'In',
+  back: 'Back together',
+  start: 'First start',
+};
 
 /** One step of fitting plugs. */
 export interface FittingStep {

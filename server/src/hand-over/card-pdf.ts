@@ -1,16 +1,8 @@
 import bwipjs from 'bwip-js/node';
 import type { HandOver, PaperView } from '@brackenfell/contract/hand-over';
-import { WORK_PHASES, type WorkPhase } from '@brackenfell/core/fitting-plan/fitting-plan';
+import { PHASE_WORDS, WORK_PHASES } from '@brackenfell/core/fitting-plan/fitting-plan';
 import { printWhole } from '@brackenfell/core/words/moments';
 import { footPages, INK, LINE, makePdf, printable, SOFT, type Doc } from '../paper/document.ts';
-
-const PHASE_WORDS: Readonly<Record<WorkPhase, string>> = {
-  before: 'Before',
-  out: 'Out',
-  in: 'In',
-  back: 'Back together',
-  start: 'First start',
-};
 
 interface Printing {
   readonly size: PaperView['size'];
@@ -54,7 +46,7 @@ export async function printCard(card: HandOver, { size, at, by, address }: Print
       for (const { what, why } of first.kit) page.text(`${what}. ${why}`);
     }
     page.section('Not verified');
-    if (card.notVerified.length === 0) page.text('Nothing is open on the slip; what is not ticked below was not done.');
+    if (card.notVerified.length === 0) page.text('Nothing is open on the slip; what is not ticked above was not done.');
     for (const says of card.notVerified) page.text(says);
     page.section('Fitted by, distance or hours, date');
     doc.moveDown(1.4);

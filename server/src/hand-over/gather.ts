@@ -11,7 +11,7 @@ import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { findEngine } from '../engine/store.ts';
 import { readFound, type FoundHere } from '../reading/store.ts';
-import { ticksOf, type TickRow } from './tick-store.ts';
+import { ticksOf, ticksOfLine, type TickRow } from './tick-store.ts';
 import { optionsOf } from './options.ts';
 import { countsIn } from '../tray/cost.ts';
 import { planFitting } from '../tray/fitting-plan.ts';
@@ -84,9 +84,7 @@ async function fittedLine(
     figures: figuresOf(line, say),
     gaps: gapsOf(line, say),
     steps: plan?.steps ?? [],
-    ticks: ticks
-      .filter(({ slip_line_id }) => slip_line_id === line.lineId)
-      .map(({ step_id, by, at }) => ({ stepId: step_id, by, at: at.toISOString() })),
+    ticks: ticksOfLine(ticks, line.lineId),
     kit:
       judged && candidate && position
         ? [

@@ -124,7 +124,8 @@ describe('a step that was done', () => {
     await tickOf(slip, 'blow', true, perrin).expect(200);
     const ticks = async () => (await handOverOf(slip)).fitted[0]!.ticks.map(({ stepId }) => stepId);
     expect(await ticks()).toEqual(['cold', 'blow']);
-    await tickOf(slip, 'cold', false).expect(200);
+    const { body } = await tickOf(slip, 'cold', false).expect(200);
+    expect(body.ticks).toMatchObject([{ stepId: 'blow', by: 'Perrin' }]);
     expect(await ticks()).toEqual(['blow']);
   });
 

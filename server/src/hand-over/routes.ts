@@ -8,7 +8,7 @@ import { findLine } from '../slip/line-store.ts';
 import { showSlip } from '../slip/show-slip.ts';
 import { printCard } from './card-pdf.ts';
 import { gatherHandOver } from './gather.ts';
-import { tick, untick } from './tick-store.ts';
+import { tick, ticksOf, ticksOfLine, untick } from './tick-store.ts';
 import { readPapers, readPdf, storePaper } from './paper-store.ts';
 
 const NO_ENGINE = trouble('not-allowed-now', 'The slip has no engine yet: nothing can be told of the work.');
@@ -25,7 +25,7 @@ export function handOverRoutes(app: Express, context: Context): void {
     const line = await findLine(trx, lineId);
     if (line?.slip_id !== slipId) return trouble('not-found', 'The slip has no such line.');
     await (done ? tick(trx, { lineId, stepId, staffId: staff.id }) : untick(trx, { lineId, stepId }));
-    return { done };
+    return { slipId, lineId, ticks: ticksOfLine(await ticksOf(trx, slipId).execute(), lineId) };
   });
 
   serve(app, context, listPapers, async ({ params, db }) => ({

@@ -1,4 +1,5 @@
 import type { InferResult } from 'kysely';
+import type { LineTicks } from '@brackenfell/contract/hand-over';
 import type { Database, Writing } from '../db/database.ts';
 
 /** Steps that stand as done on the lines of a slip, in the order ticked. */
@@ -12,6 +13,11 @@ export const ticksOf = (db: Database, slipId: string) =>
     .where('work_tick.withdrawn_at', 'is', null)
     .orderBy('work_tick.id');
 export type TickRow = InferResult<ReturnType<typeof ticksOf>>[number];
+
+export const ticksOfLine = (rows: readonly TickRow[], lineId: string): LineTicks['ticks'] =>
+  rows
+    .filter(({ slip_line_id }) => slip_line_id === lineId)
+    .map(({ step_id, by, at }) => ({ stepId: step_id, by, at: at.toISOString() }));
 
 interface Tick {
   readonly lineId: string;

@@ -2,6 +2,7 @@ import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react';
 import { toast } from 'sonner';
 import type { ProblemCode } from '@brackenfell/contract/problem';
+import type { HandOver, LineTicks } from '@brackenfell/contract/hand-over';
 import type { Slip } from '@brackenfell/contract/slip';
 import { useSession } from '../session/use-session.ts';
 import { call, ProblemError } from '../wire/call.ts';
@@ -39,6 +40,8 @@ async function send({ name, request, version, key }: Intent): Promise<Outcome<un
 
 const isSlip = (reply: unknown): reply is Slip =>
   typeof reply === 'object' && reply !== null && 'docket' in reply && 'version' in reply;
+
+const isTicks = (reply: unknown): reply is LineTicks => typeof reply === 'object' && reply !== null && 'ticks' in reply;
 
 const outbox = new Outbox<unknown>(window.localStorage, {
   send,
@@ -80,6 +83,7 @@ export function useOutboxFlow(): void {
     };
     hear = (reply) => {
       if (isSlip(reply)) keep(queries, reply);
+      else if (isTicks(reply)) keepTicks(queries, reply);
     };
     go();
     const again = setInterval(go, TRY_AGAIN_MS);
@@ -139,6 +143,18 @@ interface Hearing {
 function keep(queries: QueryClient, slip: Slip): void {
   queries.setQueryData(['slips', slip.slipId], slip);
   void queries.invalidateQueries({ queryKey: ['slips', 'list'] });
+}
+
+/** What is ticked on a line stands at once, also where it was ticked before the page was loaded; what is being fetched meanwhile may not know of it. */
+function keepTicks(queries: QueryClient, { slipId, lineId, ticks }: LineTicks): void {
+  const queryKey = ['hand-over', slipId];
+  queries.setQueriesData<HandOver>(
+    { queryKey },
+    (card) =>
+      card && { ...card, fitted: card.fitted.map((line) => (line.lineId === lineId ? { ...line, ticks } : line)) },
+  );
+  // Without data yet a fetch under way would not be begun anew by that alone, and would lay what it knew over this.
+  void queries.cancelQueries({ queryKey }).then(() => queries.invalidateQueries({ queryKey }));
 }
 
 /** Writes on slips. Each is kept until the server has it, and can be stepped back from where that makes sense. */

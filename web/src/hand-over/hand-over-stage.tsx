@@ -25,7 +25,7 @@ export function HandOverStage() {
   const { slip, slipId, engineId, go } = useCounter();
   const handOver = useHandOver(slip.data);
   const known = slipId !== undefined && !isUnsentSlip(slipId) ? slipId : undefined;
-  const { papers, print } = usePapers(known);
+  const { papers, troubled, print } = usePapers(known);
   const card = handOver.data;
   const say = sayIn(useSettings().units);
   const mayPrint = known !== undefined && card !== undefined && !print.isPending;
@@ -121,11 +121,13 @@ export function HandOverStage() {
             )}
             <section aria-label="Printed" className="set-up-panel">
               <h2 className="text-lead font-semibold">Printed, kept as it was</h2>
-              {papers.length === 0 && (
+              {papers === undefined ? (
+                <p className="text-soft">{troubled ?? 'Looking what was printed …'}</p>
+              ) : papers.length === 0 ? (
                 <p className="text-soft">Nothing yet. The printer is a stand-in: it opens the paper.</p>
-              )}
+              ) : null}
               <ul>
-                {papers.map(({ paperId, size, by, at }) => (
+                {papers?.map(({ paperId, size, by, at }) => (
                   <li key={paperId}>
                     <button type="button" className="button-quiet" onClick={() => openPaper(paperId)}>
                       Fitting card, {size}

@@ -12,7 +12,8 @@ export function useHandOver(slip: Slip | undefined) {
     queryKey: ['hand-over', slip?.slipId, slip?.version, units],
     queryFn: () => call('getHandOver', { params: { slipId: slip!.slipId }, query: { units } }),
     enabled: slip !== undefined && slip.engineId !== null,
-    placeholderData: (before) => before,
+    // The slip as it stood shows while it is asked anew; another customer's never.
+    placeholderData: (before, query) => (query?.queryKey[1] === slip?.slipId ? before : undefined),
     staleTime: 0,
   });
 }
@@ -45,7 +46,7 @@ export function usePapers(slipId: string | undefined) {
     },
     onError: (error: Error) => toast.error(`${error.message} Nothing was printed.`),
   });
-  return { papers: papers.data?.papers ?? [], print };
+  return { papers: papers.data?.papers, troubled: papers.error?.message, print };
 }
 
 /** Opens a paper as it was printed. */

@@ -1,17 +1,9 @@
 import { useState } from 'react';
-import { WORK_PHASES, type WorkPhase } from '@brackenfell/core/fitting-plan/fitting-plan';
+import { PHASE_WORDS, WORK_PHASES } from '@brackenfell/core/fitting-plan/fitting-plan';
 import type { HandOver } from '@brackenfell/contract/hand-over';
 import { Mark } from '../controls/mark.tsx';
 import { useKeys } from '../keys/keys.ts';
 import { useTicks } from './use-ticks.ts';
-
-const PHASE_WORDS: Readonly<Record<WorkPhase, string>> = {
-  before: 'Before',
-  out: 'Out',
-  in: 'In',
-  back: 'Back together',
-  start: 'First start',
-};
 
 interface WorkListProps {
   readonly slipId: string;

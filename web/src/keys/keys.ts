@@ -107,9 +107,13 @@ function takeOut(field: HTMLInputElement, code: string): void {
   field.dispatchEvent(new Event('input', { bubbles: true }));
 }
 
-/** In a field characters are text; in an open choice, or on one, they go to what begins with them. */
+const isTickBox = (target: EventTarget | null): boolean =>
+  target instanceof HTMLInputElement && target.type === 'checkbox';
+
+/** In a field characters are text; in an open choice, or on one, they go to what begins with them. A box to tick takes none. */
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
+  !isTickBox(target) &&
   (target.isContentEditable ||
     /^(INPUT|TEXTAREA)$/.test(target.tagName) ||
     target.closest('[role="combobox"], [data-choice]') !== null);
@@ -162,7 +166,7 @@ export function useKeys(
           if (
             /^(Enter|Space)$/.test(press) &&
             event.target instanceof HTMLElement &&
-            /^(BUTTON|A)$/.test(event.target.tagName)
+            (isTickBox(event.target) || /^(BUTTON|A)$/.test(event.target.tagName))
           )
             return;
           event.preventDefault();
