@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import { STEP_ID } from '@brackenfell/core/fitting-plan/fitting-plan';
 import { KIT_KINDS } from '@brackenfell/core/kit/kit-list';
-import { COUNTER, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
+import { COUNTER, endpoint, EVERYONE, Id, Units } from './endpoint.ts';
 import { FittingPlan } from './fitting-plan.ts';
 
 /** A step that was done, with who ticked it. */
@@ -87,7 +88,7 @@ export const tickStep = endpoint('tickStep', {
   summary: 'Tick a step of the work as done, or take the tick back.',
   roles: COUNTER,
   params: slipId,
-  body: z.object({ lineId: Id, stepId: line(40).min(1), done: z.boolean() }).strict(),
+  body: z.object({ lineId: Id, stepId: z.string().regex(STEP_ID, 'no step of this work'), done: z.boolean() }).strict(),
   response: LineTicks,
   idempotent: true,
 });

@@ -16,11 +16,35 @@ export const PHASE_WORDS: Readonly<Record<WorkPhase, string>> = {
   start: 'First start',
 };
 
+/** What each step is ticked by. */
+const STEP_IDS = [
+  'cold',
+  'powered-down',
+  'voltage',
+  'gas',
+  'blow',
+  'free',
+  'order',
+  'read',
+  'gap',
+  'threads',
+  'seat',
+  'by-hand',
+  'grease',
+  'boots',
+  'start',
+  'manual',
+] as const;
+/** Of these there may be several, each with its number. */
+const NUMBERED = ['procedure', 'tighten'] as const;
+type StepId = (typeof STEP_IDS)[number] | `${(typeof NUMBERED)[number]}-${number}`;
+export const STEP_ID = new RegExp(`^(?:${STEP_IDS.join('|')}|(?:${NUMBERED.join('|')})-[1-9]\\d?)$`);
+
 /** One step of fitting plugs. */
 export interface FittingStep {
   readonly phase: WorkPhase;
   /** What it is ticked by; the same while its words change with rules and readers. */
-  readonly id: string;
+  readonly id: StepId;
   readonly says: string;
   /** It rests on what is not known: asked before it is done. */
   readonly isQuestion?: boolean;
@@ -188,7 +212,7 @@ export function fittingPlan(
 type More = Pick<FittingStep, 'rule' | 'caution' | 'isQuestion'>;
 const CAUTION: More = { caution: true };
 
-const step = (phase: WorkPhase, id: string, says: string, more: More = {}): FittingStep => ({
+const step = (phase: WorkPhase, id: StepId, says: string, more: More = {}): FittingStep => ({
   phase,
   id,
   says,

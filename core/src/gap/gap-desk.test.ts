@@ -33,6 +33,13 @@ describe('a box on the desk', () => {
     expect(piece!.state).toMatchObject({ kind: 'to-set', move: { setToMm: 1.12, changeMm: 0.22 } });
   });
 
+  test('one that must not be set, or not so far, goes back even when somebody bent it into the range', () => {
+    const bent = [...before(0.7), after(1, 1.1)];
+    expect(states(bent, asked, 1)).toEqual(['to-return']);
+    expect(states([...before(0.94), after(1, 1.1)], { ...asked, limitMm: null }, 1)).toEqual(['to-return']);
+    expect(states(bent, { ...asked, limitMm: undefined }, 1)).toEqual(['fits']);
+  });
+
   test('measured with nothing to hold it against it stays open, and so does one that nobody says may be set', () => {
     expect(states(before(1.1), { ...asked, range: undefined }, 1)).toEqual(['open']);
     expect(states(before(0.9), { ...asked, limitMm: undefined }, 1)).toEqual(['open']);

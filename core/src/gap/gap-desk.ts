@@ -75,12 +75,13 @@ function stateOf(beforeMm: number | undefined, afterMm: number | undefined, aske
   const nowMm = afterMm ?? beforeMm;
   if (nowMm === undefined) return { kind: 'not-measured' };
   if (asked.range === undefined) return { kind: 'open', wants: 'range' };
-  if (inside(nowMm, asked.range)) return { kind: 'fits', wasSet: afterMm !== undefined };
-  if (asked.limitMm === undefined) return { kind: 'open', wants: 'limit' };
   const deliveredMm = beforeMm ?? nowMm;
-  const fromDelivered = gapMove(deliveredMm, asked.range, asked.limitMm);
-  if (fromDelivered.kind === 'past-limit' || fromDelivered.kind === 'not-adjustable')
+  const fromDelivered = asked.limitMm === undefined ? undefined : gapMove(deliveredMm, asked.range, asked.limitMm);
+  // Bent into the range for all that: it was changed by more than its maker allows.
+  if (fromDelivered?.kind === 'past-limit' || fromDelivered?.kind === 'not-adjustable')
     return { kind: 'to-return', because: fromDelivered.kind };
+  if (inside(nowMm, asked.range)) return { kind: 'fits', wasSet: afterMm !== undefined };
+  if (fromDelivered === undefined) return { kind: 'open', wants: 'limit' };
   // Inside as delivered and outside now: it goes back to where it was.
   const setToMm = fromDelivered.kind === 'set' ? fromDelivered.setToMm : deliveredMm;
   const usesShare = fromDelivered.kind === 'set' ? fromDelivered.usesShare : 0;

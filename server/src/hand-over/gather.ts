@@ -4,7 +4,6 @@ import { kitList } from '@brackenfell/core/kit/kit-list';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { sayFigures } from '@brackenfell/core/set-up/say-figures';
 import { deskOf, setUpPoints } from '@brackenfell/core/set-up/set-up-points';
-import { withReadings } from '@brackenfell/core/slip/piece-readings';
 import type { HandOver } from '@brackenfell/contract/hand-over';
 import type { Slip, SlipLine } from '@brackenfell/contract/slip';
 import type { Context } from '../context/context.ts';
@@ -14,7 +13,7 @@ import { readFound, type FoundHere } from '../reading/store.ts';
 import { ticksOf, ticksOfLine, type TickRow } from './tick-store.ts';
 import { optionsOf } from './options.ts';
 import { countsIn } from '../tray/cost.ts';
-import { planFitting } from '../tray/fitting-plan.ts';
+import { judgeAlone, planOf, type JudgedAlone } from '../tray/fitting-plan.ts';
 import { judgePlugs } from '../tray/judge-plugs.ts';
 
 type Fitted = HandOver['fitted'][number];
@@ -67,14 +66,8 @@ async function fittedLine(
 ): Promise<Fitted> {
   const say = sayIn(units);
   const duty = readDuty(slip.duty) ?? {};
-  const question = { engineId, duty, found };
-  const [plan, judged] = await Promise.all([
-    planFitting(context, db, { ...question, partId: line.partId, units }),
-    judgePlugs(context, { ...question, build: slip.build ?? undefined, only: [line.partId] }, units, db),
-  ]);
-  const candidate = judged?.candidates[0];
-  const place = judged?.positions.find((one) => one.place === candidate?.place);
-  const position = judged && place && judged.ruling.apply(withReadings(place.sheet, found.ofVehicle));
+  const build = slip.build ?? undefined;
+  const alone = await judgeAlone(context, db, { engineId, partId: line.partId, duty, build, units, found });
   return {
     lineId: line.lineId,
     printed: line.printed,
@@ -83,24 +76,21 @@ async function fittedLine(
     isOwn: line.kind === 'customers-own',
     figures: figuresOf(line, say),
     gaps: gapsOf(line, say),
-    steps: plan?.steps ?? [],
+    steps: alone ? (await planOf(db, alone, units)).steps : [],
     ticks: ticksOfLine(ticks, line.lineId),
-    kit:
-      judged && candidate && position
-        ? [
-            ...kitList(
-              {
-                position,
-                plug: candidate.sheet,
-                settled: judged.ruling.settle(position, candidate.sheet),
-                quantity: line.quantity,
-                notes,
-              },
-              say,
-            ),
-          ]
-        : [],
+    kit: alone ? [...kitFor(alone, line.quantity, notes, say)] : [],
   };
+}
+
+function kitFor(
+  { judged, candidate, places }: JudgedAlone,
+  quantity: number,
+  notes: Asked['notes'],
+  say: Say,
+): ReturnType<typeof kitList> {
+  const position = places[0].sheet;
+  const plug = candidate.sheet;
+  return kitList({ position, plug, settled: judged.ruling.settle(position, plug), quantity, notes }, say);
 }
 
 /** Everything a slip's fitter leaves with. Undefined for a slip without an engine. */

@@ -135,6 +135,8 @@ describe('a step that was done', () => {
     await tickOf(slip, 'cold', true).expect(200);
     const other = await slipFor('skerrow-sc20', 'KN 419G-63DR');
     await tickOf({ ...slip, slipId: other.slipId }, 'cold', true).expect(404);
+    await tickOf(other, 'procedure-1', true).expect(200);
+    for (const invented of ['colder', 'tighten-0', 'do-not-fit', '']) await tickOf(other, invented, true).expect(400);
     await tickOf(other, 'cold', true, await counter.as('editor')).expect(403);
   });
 });

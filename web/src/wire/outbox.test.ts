@@ -75,6 +75,23 @@ describe('a write on a slip', () => {
     expect([reloaded.waiting, kept.kept.size]).toEqual([[], 0]);
   });
 
+  test('stands by its answer before it is crossed out here: at no moment is it neither', async () => {
+    const far = server();
+    let heard: readonly string[] = [];
+    const page: Outbox<Reply> = new Outbox(shelf(), {
+      ...far,
+      heard: () => (heard = [...heard, ...page.waiting.map(({ says }) => says)]),
+    });
+    const gone: boolean[] = [];
+    page.add(intent('tickStep', 'cold'));
+    page.add(intent('tickStep', 'not cold'));
+    page.subscribe(() => page.waiting.some(({ says }) => says === 'cold') || gone.push(heard.includes('cold')));
+    await page.flush('1');
+    expect(gone).not.toHaveLength(0);
+    expect(gone).not.toContain(false);
+    expect(heard).toEqual(['cold', 'not cold', 'not cold']);
+  });
+
   test('whose answer was lost is sent again as the very same call, and stored once', async () => {
     const [kept, far] = [shelf(), server()];
     const page = new Outbox(kept, far);

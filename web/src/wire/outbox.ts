@@ -154,10 +154,9 @@ export class Outbox<R> {
           this.#versions.set(slip.slipId, slip.version);
           if (intent.slipId?.startsWith(NEW_SLIP)) this.#shelf.setItem(BEGUN + intent.slipId, slip.slipId);
         }
-        return this.#settle(intent, () => {
-          this.#sending.heard?.(outcome.reply);
-          this.#told.get(intent.key)?.onStored?.(outcome.reply);
-        });
+        // Heard before it is crossed out: between the two nobody would see what was written, neither here nor there.
+        this.#sending.heard?.(outcome.reply);
+        return this.#settle(intent, () => this.#told.get(intent.key)?.onStored?.(outcome.reply));
       }
     }
   }
