@@ -78,7 +78,7 @@ describe('a write on a slip', () => {
   test('stands by its answer before it is crossed out here: at no moment is it neither', async () => {
     const far = server();
     let heard: readonly string[] = [];
-    const page: Outbox<Reply> = new Outbox(shelf(), {
+    const page = new Outbox<Reply>(shelf(), {
       ...far,
       heard: () => (heard = [...heard, ...page.waiting.map(({ says }) => says)]),
     });
