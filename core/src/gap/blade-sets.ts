@@ -7,7 +7,11 @@ const BLADE_UNITS = ['mm', 'thou'] as const;
 export const ownedBlade = z
   .object({ size: z.number().positive().max(100), unit: z.enum(BLADE_UNITS) })
   .readonly()
-  .refine(({ size, unit }) => toBase(size, unit) <= 2.2, 'no feeler blade is so thick');
+  // Thicker than this a metric size is a thousandth by mistake, and one under 1 in thousandths a millimetre.
+  .refine(
+    ({ size, unit }) => toBase(size, unit) <= 2.2 && size >= (unit === 'mm' ? 0.01 : 1),
+    'no feeler blade is of that size',
+  );
 export type OwnedBlade = z.infer<typeof ownedBlade>;
 
 /** How thick it is, mm. */

@@ -142,7 +142,12 @@ describe('blades and what is gauged with them', () => {
   });
 
   test('no blade is as thick as a hand, and the usual sets are sets of blades', () => {
-    expect(ownedBlade.safeParse({ size: 28, unit: 'mm' }).success).toBe(false);
+    for (const odd of [
+      { size: 28, unit: 'mm' },
+      { size: 0.7, unit: 'thou' },
+      { size: 0.005, unit: 'mm' },
+    ])
+      expect(ownedBlade.safeParse(odd).success).toBe(false);
     for (const blade of [...USUAL_BLADES, ...USUAL_THOU_BLADES]) expect(ownedBlade.safeParse(blade).success).toBe(true);
   });
 

@@ -1,7 +1,8 @@
 import { judgeReading } from '@brackenfell/core/coils/measured-resistance';
 import { RESISTANCE_MATCH } from '@brackenfell/core/coils/resistance-bands';
 import type { OpenTray } from '@brackenfell/contract/open-tray';
-import { Answer, Field, plainFigure, useFigure } from '../measuring/reading-field.tsx';
+import { plainFigure } from '@brackenfell/core/quantities/plain-figure';
+import { Answer, Field, useFigure } from '../measuring/reading-field.tsx';
 
 const COIL_ANSWERS = {
   inside: ['match', 'Inside what is stated.', 'The primary is sound; the secondary and the heat are another matter.'],

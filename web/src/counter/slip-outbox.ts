@@ -148,13 +148,15 @@ function keep(queries: QueryClient, slip: Slip): void {
 /** What is ticked on a line stands at once, also where it was ticked before the page was loaded; what is being fetched meanwhile may not know of it. */
 function keepTicks(queries: QueryClient, { slipId, lineId, ticks }: LineTicks): void {
   const queryKey = ['hand-over', slipId];
+  // First, for what is cancelled goes back to what it knew before.
+  const cancelled = queries.cancelQueries({ queryKey });
   queries.setQueriesData<HandOver>(
     { queryKey },
     (card) =>
       card && { ...card, fitted: card.fitted.map((line) => (line.lineId === lineId ? { ...line, ticks } : line)) },
   );
   // Without data yet a fetch under way would not be begun anew by that alone, and would lay what it knew over this.
-  void queries.cancelQueries({ queryKey }).then(() => queries.invalidateQueries({ queryKey }));
+  void cancelled.then(() => queries.invalidateQueries({ queryKey }));
 }
 
 /** Writes on slips. Each is kept until the server has it, and can be stepped back from where that makes sense. */

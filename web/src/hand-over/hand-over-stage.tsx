@@ -1,5 +1,5 @@
 import type { KitKind } from '@brackenfell/core/kit/kit-list';
-import type { HandOver } from '@brackenfell/contract/hand-over';
+import type { TickedCard, TickedLine } from './lay-ticks.ts';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import type { MarkKind } from '../controls/mark-shapes.ts';
@@ -23,10 +23,9 @@ const KIT_MARKS: Readonly<Record<KitKind, MarkKind>> = {
 /** What the fitter leaves with: kit, order of work, and the card that is kept as it was printed. */
 export function HandOverStage() {
   const { slip, slipId, engineId, go } = useCounter();
-  const handOver = useHandOver(slip.data);
+  const { card, troubled: cardTroubled } = useHandOver(slip.data);
   const known = slipId !== undefined && !isUnsentSlip(slipId) ? slipId : undefined;
   const { papers, troubled, print } = usePapers(known);
-  const card = handOver.data;
   const say = sayIn(useSettings().units);
   const mayPrint = known !== undefined && card !== undefined && !print.isPending;
   useKeys(
@@ -43,7 +42,7 @@ export function HandOverStage() {
         <div className="max-w-2xl p-6">
           <h1 className="pb-2 text-head font-semibold">Hand-over</h1>
           <p className="pb-3 text-soft">
-            {handOver.error?.message ??
+            {cardTroubled ??
               slip.error?.message ??
               (slipId && !slip.data
                 ? 'Fetching the slip …'
@@ -146,7 +145,7 @@ export function HandOverStage() {
   );
 }
 
-function Kit({ card }: { readonly card: HandOver }) {
+function Kit({ card }: { readonly card: TickedCard }) {
   return (
     <div className="grid content-start gap-2 p-3">
       <h1 className="text-verdict font-semibold">Kit for the job</h1>
@@ -172,7 +171,7 @@ function Kit({ card }: { readonly card: HandOver }) {
   );
 }
 
-function FittedLine({ line }: { readonly line: HandOver['fitted'][number] }) {
+function FittedLine({ line }: { readonly line: TickedLine }) {
   const { printed, maker, quantity, isOwn, figures, gaps } = line;
   return (
     <section aria-label={`Fitted: ${printed}`} className="set-up-panel">

@@ -5,18 +5,19 @@ import { USUAL_HORIZON_KM } from '@brackenfell/core/service-plan/cost-over';
 import { compareOptions, paysFromKm, spentAfter, type CostedOption } from '@brackenfell/core/service-plan/options';
 import { PRICED_OVER, sayServed } from '@brackenfell/core/service-plan/running-hours';
 import { systemOf } from '@brackenfell/core/quantities/format-quantity';
+import { asOne, oneOf, readPence } from '@brackenfell/core/quantities/plain-figure';
 import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
 import type { HandOver } from '@brackenfell/contract/hand-over';
 import { useDraftOf } from '../controls/draft.ts';
 import { useSize } from '../drawing/use-size.ts';
-import { plainFigure } from '../measuring/reading-field.tsx';
+import { AskedBack } from '../measuring/asked-back.tsx';
 import { useSettings } from '../settings/settings.ts';
 
 const [HEIGHT, LEFT, BOTTOM] = [130, 44, 18];
 const DASHES = ['', '6 3', '2 2', '8 2 2 2', '1 3'] as const;
 
 interface OptionsPanelProps {
-  readonly card: HandOver;
+  readonly card: Pick<HandOver, 'options' | 'countsIn'>;
   readonly slipId: string;
   readonly say: Say;
 }
@@ -26,10 +27,13 @@ export function OptionsPanel({ card, slipId, say }: OptionsPanelProps) {
   const { units } = useSettings();
   const asked = useDraftOf(`options ${slipId}`, { horizon: '', labour: '' });
   const { horizon, labour } = asked.value;
-  const reading = horizon.trim() === '' ? undefined : readQuantity(horizon, 'distance', { system: systemOf(units) });
-  const horizonKm = reading?.kind === 'read' && reading.low > 0 ? reading.low : USUAL_HORIZON_KM;
-  const pounds = plainFigure(labour.replace('£', ''));
-  const labourMinor = pounds === undefined || pounds < 0 ? 0 : Math.round(pounds * 100);
+  const readings = {
+    horizon:
+      horizon.trim() === '' ? undefined : asOne(readQuantity(horizon, 'distance', { system: systemOf(units) }), true),
+    labour: readPence(labour),
+  };
+  const horizonKm = oneOf(readings.horizon) ?? USUAL_HORIZON_KM;
+  const labourMinor = oneOf(readings.labour) ?? 0;
   const served = (km: number) => sayServed(km, card.countsIn, say);
   const options = compareOptions(
     card.options.map((option) => ({ ...option, id: option.partId })),
@@ -41,17 +45,20 @@ export function OptionsPanel({ card, slipId, say }: OptionsPanelProps) {
   const perKm = PRICED_OVER[card.countsIn];
   const [cheapest] = options;
   const field = (name: 'horizon' | 'labour', label: string, example: string) => (
-    <label className="grid">
-      <span className="text-slate">{label}</span>
-      <input
-        className="field num w-32"
-        value={asked.value[name]}
-        placeholder={example}
-        maxLength={16}
-        spellCheck={false}
-        onChange={(event) => asked.set({ ...asked.value, [name]: event.target.value })}
-      />
-    </label>
+    <div className="max-w-56">
+      <label className="grid">
+        <span className="text-slate">{label}</span>
+        <input
+          className="field num w-32"
+          value={asked.value[name]}
+          placeholder={example}
+          maxLength={16}
+          spellCheck={false}
+          onChange={(event) => asked.set({ ...asked.value, [name]: event.target.value })}
+        />
+      </label>
+      <AskedBack reading={readings[name]} onChoose={(value) => asked.set({ ...asked.value, [name]: value })} />
+    </div>
   );
   return (
     <section aria-label="Options" className="set-up-panel">
@@ -65,11 +72,6 @@ export function OptionsPanel({ card, slipId, say }: OptionsPanelProps) {
         {field('horizon', 'Reckoned to', served(USUAL_HORIZON_KM))}
         {field('labour', 'Work each time, £', '0')}
       </div>
-      {reading !== undefined && reading.kind !== 'read' && (
-        <p role="alert" className="text-madder">
-          {reading.kind === 'asked' ? reading.question : 'That is no distance.'}
-        </p>
-      )}
       <table className="w-full">
         <thead className="text-left text-xs text-slate">
           <tr>

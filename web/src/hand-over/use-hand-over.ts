@@ -4,11 +4,12 @@ import type { PaperView } from '@brackenfell/contract/hand-over';
 import type { Slip } from '@brackenfell/contract/slip';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
+import { useTicked } from './use-ticks.ts';
 
 /** What a fitter leaves with, as the slip stands. */
 export function useHandOver(slip: Slip | undefined) {
   const { units } = useSettings();
-  return useQuery({
+  const { data, error } = useQuery({
     queryKey: ['hand-over', slip?.slipId, slip?.version, units],
     queryFn: () => call('getHandOver', { params: { slipId: slip!.slipId }, query: { units } }),
     enabled: slip !== undefined && slip.engineId !== null,
@@ -16,6 +17,7 @@ export function useHandOver(slip: Slip | undefined) {
     placeholderData: (before, query) => (query?.queryKey[1] === slip?.slipId ? before : undefined),
     staleTime: 0,
   });
+  return { card: useTicked(data), troubled: error?.message };
 }
 
 const papersOf = (slipId: string | undefined) => ['papers', slipId];

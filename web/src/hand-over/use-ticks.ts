@@ -1,25 +1,26 @@
+import { useMemo } from 'react';
 import type { HandOver } from '@brackenfell/contract/hand-over';
 import { slipCall } from '../counter/slip-call.ts';
 import { useSlipWrite, useUnsent } from '../counter/slip-outbox.ts';
+import { layTicks, type TickedCard } from './lay-ticks.ts';
 
-type Line = HandOver['fitted'][number];
-
-/** Steps that are done, with what was ticked here and is not sent yet; and ticking one, or taking its tick back. */
-export function useTicks(slipId: string, line: Line) {
-  const write = useSlipWrite();
+/**
+ * A card with what was ticked here and is not sent yet. For whoever fetches the card: laid over it further down, what is
+ * crossed out here would show before its answer does.
+ */
+export function useTicked(card: HandOver | undefined): TickedCard | undefined {
   // A tick is on no version of the slip: several hands tick at once, also after it was collected.
-  const unsent = useUnsent(undefined).filter(
-    ({ name, request }) => name === 'tickStep' && request.body?.lineId === line.lineId,
-  );
-  const done = new Map<string, string | null>(line.ticks.map(({ stepId, by }) => [stepId, by]));
-  for (const { request } of unsent) {
-    const stepId = String(request.body?.stepId);
-    if (request.body?.done === true) done.set(stepId, null);
-    else done.delete(stepId);
-  }
-  const tick = (stepId: string) => {
-    const body = { lineId: line.lineId, stepId, done: !done.has(stepId) };
-    write.mutate(slipCall('tickStep', { params: { slipId }, body }, `step ${stepId}`), {}, null);
-  };
-  return { done, tick };
+  const unsent = useUnsent(undefined);
+  return useMemo(() => card && layTicks(card, unsent), [card, unsent]);
+}
+
+/** Ticks a step of a line's work, or takes its tick back. */
+export function useTick(slipId: string) {
+  const write = useSlipWrite();
+  return (lineId: string, stepId: string, done: boolean) =>
+    write.mutate(
+      slipCall('tickStep', { params: { slipId }, body: { lineId, stepId, done } }, `step ${stepId}`),
+      {},
+      null,
+    );
 }

@@ -1,19 +1,20 @@
 import { useState } from 'react';
 import { PHASE_WORDS, WORK_PHASES } from '@brackenfell/core/fitting-plan/fitting-plan';
-import type { HandOver } from '@brackenfell/contract/hand-over';
 import { Mark } from '../controls/mark.tsx';
 import { useKeys } from '../keys/keys.ts';
-import { useTicks } from './use-ticks.ts';
+import type { TickedLine } from './lay-ticks.ts';
+import { useTick } from './use-ticks.ts';
 
 interface WorkListProps {
   readonly slipId: string;
-  readonly line: HandOver['fitted'][number];
+  readonly line: TickedLine;
 }
 
 /** The order of work with a box to each step: ticked here or on paper, the same steps in the same order. */
 export function WorkList({ slipId, line }: WorkListProps) {
-  const { steps } = line;
-  const { done, tick } = useTicks(slipId, line);
+  const { lineId, steps, done } = line;
+  const write = useTick(slipId);
+  const tick = (stepId: string) => write(lineId, stepId, !done.has(stepId));
   const [at, pick] = useState(0);
   const picked = Math.min(at, steps.length - 1);
   const move = (by: number) => pick(Math.max(0, Math.min(steps.length - 1, picked + by)));

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { testLead } from '@brackenfell/core/leads/test-lead';
 import type { OpenTray } from '@brackenfell/contract/open-tray';
-import { Answer, Field, plainFigure, useFigure } from '../measuring/reading-field.tsx';
+import { plainFigure } from '@brackenfell/core/quantities/plain-figure';
+import { Answer, Field, useFigure } from '../measuring/reading-field.tsx';
 
 const LEAD_ANSWERS = {
   good: ['match', 'Good for its length.', 'Look for cracks and burnt ends all the same.'],

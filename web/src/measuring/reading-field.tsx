@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import type { QuantityKind } from '@brackenfell/core/quantities/plausible-ranges';
-import { parseFigure } from '@brackenfell/core/quantities/parse-figure';
 import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
 import { Mark } from '../controls/mark.tsx';
 
@@ -20,13 +19,6 @@ export function useFigure(kind: QuantityKind, initial = '') {
             ? 'Open circuit: the winding is broken.'
             : (read.said ?? '');
   return { text, setText, value, remark };
-}
-
-/** A plain figure, for what is no part's own: a meter's error, a length of wire. Undefined where it is none, or may be read in two ways. */
-export function plainFigure(text: string): number | undefined {
-  const read = parseFigure(text);
-  const [way, another] = read.kind === 'figure' ? read.ways : [];
-  return way && !another && way.low === way.high ? way.low : undefined;
 }
 
 export function Field({

@@ -1,8 +1,10 @@
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { systemOf } from '@brackenfell/core/quantities/format-quantity';
+import { asOne, oneOf } from '@brackenfell/core/quantities/plain-figure';
 import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
 import type { Evidence, SparkEvidence } from '@brackenfell/core/spark-demand/evidence';
 import { useDraftOf } from '../controls/draft.ts';
+import { AskedBack } from '../measuring/asked-back.tsx';
 import { useSettings } from '../settings/settings.ts';
 
 const WHY_NOT = {
@@ -33,11 +35,10 @@ export function EvidenceForm({ draft, kept, evidence, onKeep }: EvidenceFormProp
     readHealthy: kept?.readHealthy ?? false,
   });
   const { gap, ran, gaugedHere, readHealthy } = form.value;
-  const read = (text: string, kind: 'gap' | 'distance') => {
-    const reading = text.trim() === '' ? undefined : readQuantity(text, kind, { system: systemOf(units) });
-    return reading?.kind === 'read' && reading.low === reading.high ? reading.low : undefined;
-  };
-  const [gapMm, ranKm] = [read(gap, 'gap'), read(ran, 'distance')];
+  const read = (text: string, kind: 'gap' | 'distance') =>
+    text.trim() === '' ? undefined : asOne(readQuantity(text, kind, { system: systemOf(units) }), true);
+  const [gapRead, ranRead] = [read(gap, 'gap'), read(ran, 'distance')];
+  const [gapMm, ranKm] = [oneOf(gapRead), oneOf(ranRead)];
   const says =
     evidence === undefined
       ? 'Nothing is on record of this vehicle.'
@@ -98,6 +99,8 @@ export function EvidenceForm({ draft, kept, evidence, onKeep }: EvidenceFormProp
           <button type="submit" className="button-act" disabled={gapMm === undefined || ranKm === undefined}>
             Keep it on the slip
           </button>
+          <AskedBack reading={gapRead} onChoose={(value) => form.set({ ...form.value, gap: value })} />
+          <AskedBack reading={ranRead} onChoose={(value) => form.set({ ...form.value, ran: value })} />
           {gapMm !== undefined && ranKm !== undefined && (
             <span className="text-soft">
               {say.quantity('gap', gapMm)} after {say.quantity('distance', ranKm)}

@@ -13,7 +13,7 @@ import type { OpenSetUp } from './use-set-up.ts';
 const RULES = ['preGapped', 'gapForDuty', 'threadCompound', 'tightening', 'interval'] as const;
 
 const CAUTIONS = [
-  'Engine cold, battery negative off, or as its maker’s procedure says.',
+  'Engine cold and its current off, battery or magneto, or as its maker’s procedure says.',
   'Secondary voltage can kill, most of all with a pacemaker.',
   'Blow the well out before the plug comes out; eyes covered.',
 ];

@@ -4,11 +4,11 @@ import { sayIn } from '@brackenfell/core/fitment/say';
 import { socketFor } from '@brackenfell/core/plugs/socket';
 import { formatIn, formatQuantity, systemOf, type UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { QUANTITIES, type QuantityKind } from '@brackenfell/core/quantities/plausible-ranges';
+import { asOne, oneOf, readPence, readPlain, type PlainReading } from '@brackenfell/core/quantities/plain-figure';
 import { printedPairAgrees, readQuantity, type QuantityReading } from '@brackenfell/core/quantities/read-quantity';
 import type { Dimension, UnitId } from '@brackenfell/core/quantities/units';
 import { costOver, USUAL_HORIZON_KM } from '@brackenfell/core/service-plan/cost-over';
 import { printPrice } from '@brackenfell/core/words/money';
-import { plainFigure } from '../measuring/reading-field.tsx';
 import { chosen } from './spark-inputs.ts';
 
 export const KINDS = [
@@ -35,9 +35,9 @@ const SHOWN: Readonly<Record<Dimension, readonly UnitId[]>> = {
   'mass-kg': ['kg'],
 };
 
-/** One answer of the page: what it says, and what is asked back or wrong. */
+/** One answer of the page: what it says, what each field is read as or asked back, and what is wrong between them. */
 export interface Answer {
-  readonly reading?: QuantityReading | undefined;
+  readonly readings?: Readonly<Record<string, QuantityReading | PlainReading | undefined>>;
   readonly wrong?: string | undefined;
   readonly lines: readonly string[];
 }
@@ -50,10 +50,13 @@ const read = (text: string, kind: QuantityKind, units: UnitDisplay, told = false
 export function convert(search: URLSearchParams, units: UnitDisplay): Answer {
   const kind = chosen(search, 'kind', KINDS);
   const reading = read(search.get('figure') ?? '', kind, units, true);
-  if (reading?.kind !== 'read') return { reading, lines: [] };
+  if (reading?.kind !== 'read') return { readings: { figure: reading }, lines: [] };
   const { low, high } = reading;
   const both = formatQuantity(kind, low, high, 'both');
-  return { reading, lines: [both, ...SHOWN[QUANTITIES[kind].dimension].map((unit) => formatIn(low, high, unit))] };
+  return {
+    readings: { figure: reading },
+    lines: [both, ...SHOWN[QUANTITIES[kind].dimension].map((unit) => formatIn(low, high, unit))],
+  };
 }
 
 /** Whether two figures printed side by side are one. */
@@ -75,12 +78,12 @@ export function pairGuard(search: URLSearchParams): Answer {
 
 /** The socket for a hex, in both systems. */
 export function socketSays(search: URLSearchParams, units: UnitDisplay): Answer {
-  const reading = read(search.get('hex') ?? '', 'hex', units);
-  if (reading?.kind !== 'read' || reading.low !== reading.high) return { reading, lines: [] };
-  const socket = socketFor(reading.low);
+  const hex = asOne(read(search.get('hex') ?? '', 'hex', units));
+  if (hex?.kind !== 'read') return { readings: { hex }, lines: [] };
+  const socket = socketFor(hex.low);
   const say = sayIn(units);
   return {
-    reading,
+    readings: { hex },
     lines: socket
       ? [
           `${socket.mm} mm${socket.inch ? `, the same as ${socket.inch} in` : '; no inch socket is that size'}.`,
@@ -92,20 +95,24 @@ export function socketSays(search: URLSearchParams, units: UnitDisplay): Answer 
 
 /** A lead's resistance for a metre of it. */
 export function leadSays(search: URLSearchParams, units: UnitDisplay): Answer {
-  const reading = read(search.get('lead') ?? '', 'lead-resistance', units);
-  const lengthMm = plainFigure((search.get('length') ?? '').replace(/\s*mm$/i, ''));
-  if (reading?.kind !== 'read' || lengthMm === undefined || lengthMm <= 0) return { reading, lines: [] };
-  return { reading, lines: [`${(reading.low / lengthMm).toFixed(1)} kΩ a metre.`] };
+  const lead = asOne(read(search.get('lead') ?? '', 'lead-resistance', units));
+  const length = readPlain((search.get('length') ?? '').replace(/\s*mm$/i, ''), 'A length in mm, such as 620.', 1);
+  const [ohm, lengthMm] = [oneOf(lead), oneOf(length)];
+  const readings = { lead, length };
+  if (ohm === undefined || lengthMm === undefined) return { readings, lines: [] };
+  return { readings, lines: [`${(ohm / lengthMm).toFixed(1)} kΩ a metre.`] };
 }
 
 /** A winding's resistance brought to 20 °C. */
 export function copperSays(search: URLSearchParams, units: UnitDisplay): Answer {
-  const reading = read(search.get('ohm') ?? '', 'coil-primary', units);
-  const temperature = read(search.get('warm') ?? '', 'temperature', units);
-  if (reading?.kind !== 'read' || temperature?.kind !== 'read')
-    return { reading: reading?.kind === 'read' ? temperature : reading, lines: [] };
-  const ohm = at20C({ readOhm: reading.low, shortedOhm: 0, coilTempC: temperature.low, meterErrorOhm: 0 });
-  return { reading, lines: [`${ohm.toFixed(2)} Ω at 20 °C, copper’s own heat taken out.`] };
+  const readings = {
+    ohm: asOne(read(search.get('ohm') ?? '', 'coil-primary', units)),
+    warm: asOne(read(search.get('warm') ?? '', 'temperature', units)),
+  };
+  const [readOhm, coilTempC] = [oneOf(readings.ohm), oneOf(readings.warm)];
+  if (readOhm === undefined || coilTempC === undefined) return { readings, lines: [] };
+  const ohm = at20C({ readOhm, shortedOhm: 0, coilTempC, meterErrorOhm: 0 });
+  return { readings, lines: [`${ohm.toFixed(2)} Ω at 20 °C, copper’s own heat taken out.`] };
 }
 
 const COMPRESSION_WORDS: Readonly<Record<CompressionWord, string>> = {
@@ -126,7 +133,10 @@ export function compressionSays(search: URLSearchParams, units: UnitDisplay): An
   const readings = parts.map((part) => read(`${part} ${unit}`.trim(), 'compression', units));
   const odd = readings.findIndex((one) => one?.kind !== 'read');
   if (odd >= 0)
-    return { reading: readings[odd], wrong: readings[odd] ? undefined : 'Figures apart by spaces.', lines: [] };
+    return {
+      readings: { cylinders: readings[odd] ?? { kind: 'unreadable', why: 'Figures apart by spaces.' } },
+      lines: [],
+    };
   const spread = compressionSpread(readings.map((one) => (one?.kind === 'read' ? one.low : 0)));
   if (!spread)
     return { wrong: 'Two cylinders at least: one alone says nothing without the specified figure.', lines: [] };
@@ -142,24 +152,25 @@ export function compressionSays(search: URLSearchParams, units: UnitDisplay): An
   };
 }
 
-const minor = (text: string): number | undefined => {
-  const pounds = plainFigure(text.replace('£', ''));
-  return pounds === undefined || pounds < 0 ? undefined : Math.round(pounds * 100);
-};
-
 /** Parts and labour over a distance. */
 export function costSays(search: URLSearchParams, units: UnitDisplay): Answer {
-  const setMinor = minor(search.get('price') ?? '');
-  const labourMinor = minor(search.get('labour') ?? '') ?? 0;
-  const lasts = read(search.get('lasts') ?? '', 'distance', units);
-  const horizon = read(search.get('horizon') ?? '', 'distance', units);
-  const horizonKm = horizon?.kind === 'read' ? horizon.low : USUAL_HORIZON_KM;
-  if (setMinor === undefined || lasts?.kind !== 'read' || lasts.low <= 0 || horizonKm <= 0)
-    return { reading: lasts?.kind === 'read' ? horizon : lasts, lines: [] };
-  const cost = costOver({ setMinor, labourMinor, lastsKm: lasts.low }, horizonKm);
+  const readings = {
+    price: readPence(search.get('price') ?? ''),
+    labour: readPence(search.get('labour') ?? ''),
+    lasts: asOne(read(search.get('lasts') ?? '', 'distance', units), true),
+    horizon: asOne(read(search.get('horizon') ?? '', 'distance', units), true),
+  };
+  const [setMinor, lastsKm] = [oneOf(readings.price), oneOf(readings.lasts)];
+  const isAsked = [readings.labour, readings.horizon].some((one) => one !== undefined && oneOf(one) === undefined);
+  // What cannot be read is never reckoned as nothing, nor as the usual.
+  if (setMinor === undefined || lastsKm === undefined || isAsked) return { readings, lines: [] };
+  const labourMinor = oneOf(readings.labour) ?? 0;
+  const horizonKm = oneOf(readings.horizon) ?? USUAL_HORIZON_KM;
+  const cost = costOver({ setMinor, labourMinor, lastsKm }, horizonKm);
   const say = sayIn(units);
   const named = labourMinor > 0 ? 'Parts and labour' : 'Parts';
   return {
+    readings,
     lines: [
       `${named} to ${say.quantity('distance', horizonKm)}: ${printPrice(cost.totalMinor)}, ${cost.changes} sets, the first now.`,
       `${printPrice(cost.perTenThousandKmMinor)} for 10 000 km. Nothing is taken back for what remains.`,

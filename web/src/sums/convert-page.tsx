@@ -96,7 +96,7 @@ export function ConvertPage() {
               text={text('figure')}
               first
               example=".028-.030 in"
-              reading={figure.reading}
+              reading={figure.readings?.figure}
               onType={(value) => set('figure', value)}
             />
             {figure.lines.length > 0 && (
@@ -112,13 +112,13 @@ export function ConvertPage() {
             return (
               <section key={title} aria-label={title} className="sum-card">
                 <h2 className="text-lead font-semibold">{title}</h2>
-                {fields.map(([name, label, example], i) => (
+                {fields.map(([name, label, example]) => (
                   <SumField
                     key={name}
                     label={label}
                     text={text(name)}
                     example={example}
-                    reading={i === fields.length - 1 ? answer.reading : undefined}
+                    reading={answer.readings?.[name]}
                     onType={(value) => set(name, value)}
                   />
                 ))}

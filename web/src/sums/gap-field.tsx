@@ -1,6 +1,6 @@
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { QuantityReading } from '@brackenfell/core/quantities/read-quantity';
-import { AskedBack } from './asked-back.tsx';
+import { AskedBack } from '../measuring/asked-back.tsx';
 import { useSettings } from '../settings/settings.ts';
 
 interface GapFieldProps {

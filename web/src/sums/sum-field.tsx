@@ -1,13 +1,14 @@
+import type { PlainReading } from '@brackenfell/core/quantities/plain-figure';
 import type { QuantityReading } from '@brackenfell/core/quantities/read-quantity';
-import { AskedBack } from './asked-back.tsx';
+import { AskedBack } from '../measuring/asked-back.tsx';
 
 interface SumFieldProps {
   readonly label: string;
   readonly text: string;
   readonly onType: (text: string) => void;
-  /** What it is read as; left out for a plain number. */
-  readonly reading?: QuantityReading | undefined;
-  /** A plain number that cannot be. */
+  /** What it is read as. */
+  readonly reading?: QuantityReading | PlainReading | undefined;
+  /** What is wrong with it besides. */
   readonly wrong?: string | undefined;
   readonly example?: string;
   readonly first?: boolean;

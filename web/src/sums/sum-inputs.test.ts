@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { compressionSays, convert, copperSays, costSays, leadSays, pairGuard, socketSays } from './convert-inputs.ts';
-import { readTorque, readTorqueSum } from './torque-inputs.ts';
+import { readOffset, readTorque, readTorqueSum } from './torque-inputs.ts';
 import { printBlades, readBlades } from './typed-blades.ts';
 import { readWearSum } from './wear-inputs.ts';
 
@@ -69,7 +69,9 @@ describe('the small sums', () => {
   const lines = ({ lines: said }: { lines: readonly string[] }) => said.join(' ');
   test('a limit is never widened by converting, and a reach that is a thread is asked', () => {
     expect(lines(convert(of({ kind: 'gap', figure: '0.70-0.75 mm' }), 'metric'))).toMatch(/28–29 thou/);
-    expect(convert(of({ kind: 'reach', figure: '14' }), 'metric').reading).toMatchObject({ kind: 'asked' });
+    expect(convert(of({ kind: 'reach', figure: '14' }), 'metric').readings).toMatchObject({
+      figure: { kind: 'asked' },
+    });
     expect(lines(convert(of({ kind: 'plug-torque', figure: '18 lbf ft' }), 'metric'))).toMatch(/24\.5 N·m.*2\.5 kgf·m/);
   });
   test('a pair of figures agrees as far as its digits go, or is asked', () => {
@@ -89,6 +91,32 @@ describe('the small sums', () => {
     expect(lines(costSays(of({ price: '£16', lasts: '20 000 km' }), 'metric'))).toMatch(
       /^Parts to 60.000 km: £48\.00, 3 sets/,
     );
-    expect(lines(costSays(of({ price: 'much', lasts: '20 000 km' }), 'metric'))).toBe('');
+    const much = costSays(of({ price: '16', labour: 'much', lasts: '20 000 km' }), 'metric');
+    expect([lines(much), much.readings?.labour]).toMatchObject(['', { kind: 'unreadable' }]);
+  });
+  test('a question stands at the field it is asked of, and what cannot be read is not reckoned as nothing', () => {
+    expect(leadSays(of({ lead: '6.2 kΩ', length: 'long' }), 'metric').readings).toMatchObject({
+      lead: { kind: 'read' },
+      length: { kind: 'unreadable' },
+    });
+    expect(copperSays(of({ ohm: '900 kΩ', warm: '60' }), 'metric').readings).toMatchObject({
+      ohm: { kind: 'asked' },
+      warm: { kind: 'read' },
+    });
+    const far = costSays(of({ price: '16', lasts: '20 000 km', horizon: '0 km' }), 'metric');
+    expect([lines(far), far.readings?.horizon]).toMatchObject(['', { kind: 'unreadable' }]);
+    expect(readWearSum(of({ found: '0.8-0.9', gap: '0.7-0.8' }), 'metric').readings).toMatchObject({
+      found: { kind: 'unreadable' },
+      gap: { kind: 'read' },
+    });
+  });
+  test('a wrench’s extension is reckoned once its three figures can be read', () => {
+    expect(readOffset(of({ lever: '300', extension: '60' })).extension).toEqual({
+      leverMm: 300,
+      extensionMm: 60,
+      angleDeg: 0,
+    });
+    expect(readOffset(of({ lever: '0', extension: '60' }))).toMatchObject({ isAsked: true, extension: undefined });
+    expect(readOffset(of({ lever: '300', extension: '60', angle: '400' }))).toMatchObject({ isAsked: true });
   });
 });

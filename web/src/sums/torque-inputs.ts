@@ -2,6 +2,7 @@ import type { FactId, FactSheet, Sourced } from '@brackenfell/core/facts/facts';
 import type { TorqueCondition, TorqueStatement } from '@brackenfell/core/facts/torque-statements';
 import { DEFAULT_HOUSE_RULES } from '@brackenfell/core/house-rules/house-rules';
 import { systemOf, type UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
+import { oneOf, readPlain, type PlainReading } from '@brackenfell/core/quantities/plain-figure';
 import type { QuantityContext } from '@brackenfell/core/quantities/plausible-ranges';
 import { printedPairAgrees, readQuantity, type QuantityReading } from '@brackenfell/core/quantities/read-quantity';
 import type { Lubricant } from '@brackenfell/core/torque/compound';
@@ -107,4 +108,28 @@ export function readTorqueSum(search: URLSearchParams, units: UnitDisplay): Torq
     'plug.plating': [{ value: 'none', source }],
   });
   return { readings, context, desk: torqueDesk(position, plug, { rules: DEFAULT_HOUSE_RULES }) };
+}
+
+/** What makes a wrench read otherwise: what stands between it and the plug, and how. */
+export const OFFSET = [
+  { name: 'lever', label: 'Drive to grip mark, mm', why: 'A length in mm, such as 300.', least: 1 },
+  { name: 'extension', label: 'Extension in line, mm', why: 'A length in mm, such as 60.', least: 0 },
+  { name: 'angle', label: 'Its angle to the handle, °', why: 'Degrees from straight on, 0 to 180.', least: 0 },
+] as const;
+type OffsetName = (typeof OFFSET)[number]['name'];
+
+/** An extension as it is typed: there once lever and length are; asked while one of the three cannot be read. */
+export function readOffset(search: URLSearchParams) {
+  const readings = Object.fromEntries(
+    OFFSET.map(({ name, why, least }) => {
+      const reading = readPlain(search.get(name) ?? '', why, least);
+      return [name, name === 'angle' && (oneOf(reading) ?? 0) > 180 ? { kind: 'unreadable', why } : reading];
+    }),
+  ) as Readonly<Record<OffsetName, PlainReading | undefined>>;
+  const [leverMm, extensionMm, angleDeg = 0] = OFFSET.map(({ name }) => oneOf(readings[name]));
+  return {
+    readings,
+    isAsked: Object.values(readings).some((one) => one?.kind === 'unreadable'),
+    extension: leverMm === undefined || extensionMm === undefined ? undefined : { leverMm, extensionMm, angleDeg },
+  };
 }

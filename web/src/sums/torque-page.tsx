@@ -1,10 +1,10 @@
 import { sayIn, type Say } from '@brackenfell/core/fitment/say';
+import { asOne } from '@brackenfell/core/quantities/plain-figure';
 import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
 import { systemOf } from '@brackenfell/core/quantities/format-quantity';
 import { clampOverIntended, cutFor, sayClamp } from '@brackenfell/core/torque/compound';
 import { askWrench, type WrenchAnswer } from '@brackenfell/core/torque/wrench';
 import { Mark } from '../controls/mark.tsx';
-import { plainFigure } from '../measuring/reading-field.tsx';
 import { TorquePanel, torqueWords } from '../set-up/torque-panel.tsx';
 import { useSettings } from '../settings/settings.ts';
 import { CopyText } from './copy-text.tsx';
@@ -12,7 +12,7 @@ import { chosen } from './spark-inputs.ts';
 import { SumChoice } from './sum-choice.tsx';
 import { SumField } from './sum-field.tsx';
 import { SumPage } from './sum-page.tsx';
-import { CONDITIONS, METALS, readTorqueSum, SHEETS, THREADS, USED_ON } from './torque-inputs.ts';
+import { CONDITIONS, METALS, OFFSET, readOffset, readTorqueSum, SHEETS, THREADS, USED_ON } from './torque-inputs.ts';
 import { useTyped } from './use-typed.ts';
 
 const WRENCH_WORDS: Readonly<Record<Exclude<WrenchAnswer['kind'], 'set' | 'lever-too-short'>, string>> = {
@@ -30,8 +30,9 @@ export function TorquePage() {
   const setTo =
     text('set').trim() === ''
       ? undefined
-      : readQuantity(text('set'), 'plug-torque', { system: systemOf(units), context });
+      : asOne(readQuantity(text('set'), 'plug-torque', { system: systemOf(units), context }));
   const wrench = wrenchOf(text('scale'), units);
+  const offset = readOffset(typed);
   const answer = desk.answer;
   const used = chosen(typed, 'used', USED_ON);
   const lines = answer ? said(desk.answer, say, torqueWords(desk, say, false)) : [];
@@ -79,14 +80,14 @@ export function TorquePage() {
             reading={wrench.reading}
             onType={(value) => set('scale', value)}
           />
-          {(
-            [
-              ['lever', 'Drive to grip mark, mm'],
-              ['extension', 'Extension in line, mm'],
-              ['angle', 'Its angle to the handle, °'],
-            ] as const
-          ).map(([name, label]) => (
-            <SumField key={name} label={label} text={text(name)} onType={(value) => set(name, value)} />
+          {OFFSET.map(({ name, label }) => (
+            <SumField
+              key={name}
+              label={label}
+              text={text(name)}
+              reading={offset.readings[name]}
+              onType={(value) => set(name, value)}
+            />
           ))}
         </>
       }
@@ -104,7 +105,7 @@ export function TorquePage() {
           ) : (
             <p>The figure is not stated dry: it is not cut.</p>
           )}
-          {setTo?.kind === 'read' && setTo.low === setTo.high && (
+          {setTo?.kind === 'read' && (
             <Clamp
               clamp={clampOverIntended({
                 meantNm: answer.aimNm,
@@ -116,12 +117,12 @@ export function TorquePage() {
           )}
         </section>
       )}
-      {answer && wrench.scale && (
+      {answer && wrench.scale && !offset.isAsked && (
         <WrenchSays
           answer={askWrench(
             answer.aimNm * cutFor(answer.condition === 'dry' ? used : 'dry'),
             wrench.scale,
-            extensionOf(text),
+            offset.extension,
           )}
           say={say}
         />
@@ -145,15 +146,11 @@ function wrenchOf(text: string, units: ReturnType<typeof useSettings>['units']) 
   const reading = text.trim() === '' ? undefined : readQuantity(text, 'fastener-torque', { system: systemOf(units) });
   const scale =
     reading?.kind === 'read' && reading.low < reading.high ? { lowNm: reading.low, highNm: reading.high } : undefined;
-  return { reading, scale };
-}
-
-/** An extension as it is typed; undefined until all three are. */
-function extensionOf(text: (name: string) => string) {
-  const [leverMm, extensionMm, angleDeg] = ['lever', 'extension', 'angle'].map((name) => plainFigure(text(name)));
-  return leverMm === undefined || extensionMm === undefined || leverMm <= 0
-    ? undefined
-    : { leverMm, extensionMm, angleDeg: angleDeg ?? 0 };
+  const isNone = reading?.kind === 'read' && scale === undefined;
+  return {
+    reading: isNone ? { kind: 'unreadable' as const, why: 'From its lowest to its top figure: 5-50 N·m.' } : reading,
+    scale,
+  };
 }
 
 function Clamp({ clamp }: { readonly clamp: number }) {

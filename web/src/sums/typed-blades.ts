@@ -23,17 +23,13 @@ const sizesOf = (text: string, unit: OwnedBlade['unit']): string[] =>
     .flatMap((token) => (unit === 'mm' && /^\d*,\d+$/.test(token) ? [token.replace(',', '.')] : token.split(',')))
     .filter((size) => size !== '');
 
-/** Thicker than this a metric size is a thousandth by mistake, and one under it in thousandths a millimetre. */
-const BLADE_MM = { least: 0.01, most: 2.2 } as const;
-
 /** Reads both lists; a size that no blade has is told, never left out. */
 export function readBlades(typed: TypedBlades): ReadBlades {
   const wrong: string[] = [];
   const blades = (['mm', 'thou'] as const).flatMap((unit) =>
     sizesOf(typed[unit], unit).flatMap((text): OwnedBlade[] => {
       const blade = ownedBlade.safeParse({ size: Number(text), unit });
-      const isOdd = unit === 'mm' ? Number(text) > BLADE_MM.most || Number(text) < BLADE_MM.least : Number(text) < 1;
-      if (blade.success && !isOdd) return [blade.data];
+      if (blade.success) return [blade.data];
       wrong.push(`${text} ${unit}`);
       return [];
     }),

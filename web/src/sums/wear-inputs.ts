@@ -2,6 +2,7 @@ import { agreedInterval, wearFactor, type AgreedInterval } from '@brackenfell/co
 import type { Material } from '@brackenfell/core/facts/plug-facts';
 import { HOUSE_RULES } from '@brackenfell/core/house-rules/house-rules';
 import { systemOf, type UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
+import { asOne } from '@brackenfell/core/quantities/plain-figure';
 import { readQuantity, type QuantityReading } from '@brackenfell/core/quantities/read-quantity';
 import { KM_PER_HOUR } from '@brackenfell/core/service-plan/running-hours';
 import { measuredGrowth, usualGrowthMm, WORN_PAST_MM, type MeasuredGrowth } from '@brackenfell/core/wear/growth';
@@ -65,7 +66,9 @@ export function readWearSum(search: URLSearchParams, units: UnitDisplay): WearSu
   const readings = Object.fromEntries(
     WEAR_FIELDS.map(({ name, kind }) => {
       const text = (search.get(name) ?? '').trim();
-      return [name, text === '' ? undefined : (hoursOf(text, kind) ?? readQuantity(text, kind, { system }))];
+      if (text === '') return [name, undefined];
+      const reading = hoursOf(text, kind) ?? readQuantity(text, kind, { system });
+      return [name, name === 'gap' ? reading : asOne(reading)];
     }),
   ) as WearSum['readings'];
   const figure = (name: FieldName) => {
@@ -74,7 +77,7 @@ export function readWearSum(search: URLSearchParams, units: UnitDisplay): WearSu
   };
   const one = (name: FieldName) => {
     const reading = figure(name);
-    return reading && reading.low === reading.high ? reading.low : undefined;
+    return reading?.low;
   };
   const [found, delivered, ran, life, makers] = [
     one('found'),

@@ -1,7 +1,8 @@
+import type { PlainReading } from '@brackenfell/core/quantities/plain-figure';
 import type { QuantityReading } from '@brackenfell/core/quantities/read-quantity';
 
 interface AskedBackProps {
-  readonly reading: QuantityReading | undefined;
+  readonly reading: QuantityReading | PlainReading | undefined;
   readonly onChoose: (text: string) => void;
 }
 
