@@ -1,5 +1,6 @@
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { demoStaff } from '@brackenfell/demo/staff';
+import { CHROMIUM_LAUNCH } from '@brackenfell/scripts/debian';
 import { startServer, stopServer } from '@brackenfell/scripts/server-process';
 import { percentile, row } from './percentiles.ts';
 
@@ -44,16 +45,7 @@ export async function inBrowser(
   work: (page: Page, context: BrowserContext, address: string) => Promise<void>,
 ): Promise<void> {
   const server = await startServer(process.env.BRACKENFELL_TEST_APP_URL!, 0);
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-dev-shm-usage',
-      '--disable-gpu',
-      '--disable-background-networking',
-      '--no-first-run',
-    ],
-  });
+  const browser = await chromium.launch(CHROMIUM_LAUNCH);
   try {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
     const [wren] = demoStaff;

@@ -56,7 +56,21 @@ export function ensurePostgres(folder?: string): string {
   return installed;
 }
 
-export const CHROMIUM = '/usr/bin/chromium';
+const CHROMIUM = '/usr/bin/chromium';
+/** How the browser is started, for journeys, pictures and measurements alike: as root, and asking nothing of anybody. */
+export const CHROMIUM_LAUNCH = {
+  executablePath: CHROMIUM,
+  args: [
+    '--no-sandbox',
+    '--disable-dev-shm-usage',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--disable-quic',
+    '--no-first-run',
+  ],
+};
 
 /** Read a paper back: its text, and its barcodes from a picture of it; readers that have nothing to do with what wrote them. */
 export const PDF_READER = '/usr/bin/pdftotext';

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { demoStaff } from '@brackenfell/demo/staff';
 import { buildAll } from './build.ts';
-import { CHROMIUM, ensureChromium } from './debian.ts';
+import { CHROMIUM_LAUNCH, ensureChromium } from './debian.ts';
 import { ROOT, scratchFolder } from './places.ts';
 import { startServer, stopServer } from './server-process.ts';
 import { withThrowawayDatabase } from './throwaway-database.ts';
@@ -208,7 +208,7 @@ await buildAll(console.log);
 mkdirSync(FOLDER, { recursive: true });
 await withThrowawayDatabase(scratchFolder('shots', 3), async (env) => {
   const server = await startServer(env.BRACKENFELL_TEST_APP_URL!, 0);
-  const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] });
+  const browser = await chromium.launch(CHROMIUM_LAUNCH);
   try {
     for (const theme of ['chalk', 'night'] as const) {
       const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });

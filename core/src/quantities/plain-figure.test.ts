@@ -22,7 +22,10 @@ describe('a plain figure that is typed', () => {
 
 test('where one figure is wanted a range is told, and so is nothing', () => {
   expect(asOne(readQuantity('60 000 km', 'distance'))).toMatchObject({ kind: 'read', low: 60_000 });
-  expect(asOne(readQuantity('40 000-60 000 km', 'distance'))).toMatchObject({ kind: 'unreadable', why: expect.stringMatching(/range/) });
+  expect(asOne(readQuantity('40 000-60 000 km', 'distance'))).toMatchObject({
+    kind: 'unreadable',
+    why: expect.stringMatching(/range/),
+  });
   expect(asOne(readQuantity('0 km', 'distance'), true)).toMatchObject({ kind: 'unreadable' });
   expect(asOne(undefined)).toBeUndefined();
 });

@@ -7,25 +7,8 @@ import type { Duty } from '../duty/duty.ts';
 import { gapThroughLife, kvToHold, sparkDesk } from './spark-desk.ts';
 import { marginOutAt, wearDesk } from './wear-desk.ts';
 import { sheetOf } from '../testing/sheet-of.ts';
+import { SUPERCHARGED_FIVE as FIVE } from '../testing/supercharged-five.ts';
 
-/** The five with a belt-driven supercharger. */
-const FIVE = {
-  'position.gapMm': { low: 0.6, high: 0.7 },
-  'position.compressionRatio': 8.8,
-  'position.ratedRpm': 6500,
-  'position.boostKpa': 55,
-  'position.aspiration': 'forced',
-  'position.fuel': 'petrol',
-  'position.polarity': 'forward',
-  'position.centreDesign': 'iridium',
-  'position.groundDesign': 'platinum',
-  'position.intervalKm': 60_000,
-  'coil.topology': 'on-plug',
-  'coil.primaryOhm': 0.5,
-  'coil.inductanceMh': 2.5,
-  'coil.peakA': 7,
-  'coil.ratedKv': 32,
-};
 const PLUG = { 'plug.centreMaterial': 'iridium', 'plug.groundMaterial': 'platinum', 'plug.lifeKm': 60_000 };
 const at = (duty: Duty = {}, facts: object = {}, plug: object = {}, rules: Partial<HouseRules> = {}) => ({
   onPaper: sheetOf({ ...FIVE, ...facts }),
