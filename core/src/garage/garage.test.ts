@@ -1,0 +1,87 @@
+import { describe, expect, test } from '@jest/globals';
+import { dueOf, isDueBy } from './due.ts';
+import { ALL_YEAR, dayWhen, oddReading, servedBy, useOf } from './use.ts';
+
+const at = (on: string, served: number) => ({ on, served });
+const said = (perDay: number | undefined, months: readonly number[] = ALL_YEAR) => ({ perDay, months });
+
+describe('how much a vehicle runs', () => {
+  test('is told by its own readings once they are a month apart, else by what was said', () => {
+    expect(useOf([at('2026-01-01', 10_000), at('2026-04-11', 20_000)], said(40)).perDay).toBe(100);
+    expect(useOf([at('2026-01-01', 10_000), at('2026-01-20', 20_000)], said(40)).perDay).toBe(40);
+    expect(useOf([at('2026-04-11', 20_000)], said(undefined)).perDay).toBeUndefined();
+  });
+  test('counts only the months it runs: a hill climb car stands all winter', () => {
+    // 1 May to 30 September is 153 days after 30 April; October to April is nothing.
+    const summer = [5, 6, 7, 8, 9];
+    expect(useOf([at('2025-04-30', 0), at('2026-04-30', 1530)], said(undefined, summer)).perDay).toBe(10);
+    expect(dayWhen(20, said(10, summer), '2026-09-29')).toBe('2027-05-01');
+    expect(servedBy([at('2026-09-30', 5000)], said(10, summer), '2027-05-02')).toEqual({
+      served: 5020,
+      isEstimate: true,
+    });
+  });
+  test('between two readings it is laid evenly, after the last it goes on by use, and what was read is no estimate', () => {
+    const readings = [at('2026-01-01', 1000), at('2026-01-11', 2000)];
+    expect(servedBy(readings, said(50), '2026-01-06')).toEqual({ served: 1500, isEstimate: true });
+    expect(servedBy(readings, said(50), '2026-01-13')).toEqual({ served: 2100, isEstimate: true });
+    expect(servedBy(readings, said(50), '2026-01-11')).toEqual({ served: 2000, isEstimate: false });
+    expect(servedBy(readings, said(50), '2025-12-30')).toEqual({ served: 900, isEstimate: true });
+    expect(servedBy([], said(50), '2026-01-01')).toBeUndefined();
+  });
+});
+
+describe('one more reading', () => {
+  const readings = [at('2026-01-01', 50_000), at('2026-03-01', 54_000)];
+  test.each([
+    ['lower than before is asked', at('2026-04-01', 53_999), 'distance', 'lower'],
+    ['higher than a later one is asked', at('2026-02-01', 54_001), 'distance', 'higher'],
+    ['that nobody drives in the time is asked', at('2026-03-03', 57_001), 'distance', 'leap'],
+    ['of more hours than the days have is asked', at('2026-03-02', 54_025), 'hours', 'leap'],
+  ] as const)('%s', (_, next, countsIn, kind) => expect(oddReading(readings, next, countsIn)).toMatchObject({ kind }));
+  test('that goes on as before is taken', () => {
+    expect(oddReading(readings, at('2026-04-01', 56_000), 'distance')).toBeUndefined();
+    expect(oddReading([], at('2026-04-01', 1), 'distance')).toBeUndefined();
+  });
+});
+
+describe('when plugs are due', () => {
+  const readings = [at('2026-01-01', 50_000), at('2026-04-11', 60_000)];
+  const use = useOf(readings, said(undefined));
+  test('by distance, and by the day its use makes of that', () => {
+    // 100 km a day; fitted at 45 000 for 60 000: 45 000 more.
+    expect(dueOf({ served: 45_000, on: undefined, interval: 60_000 }, readings, use, '2026-04-11')).toEqual({
+      kind: 'due',
+      at: 105_000,
+      left: 45_000,
+      on: '2027-07-05',
+      isEstimate: false,
+    });
+  });
+  test('fitted on a day that was not read, it is reckoned and said to be', () => {
+    expect(dueOf({ served: undefined, on: '2026-01-11', interval: 20_000 }, readings, use, '2026-04-11')).toMatchObject(
+      {
+        at: 71_000,
+        isEstimate: true,
+      },
+    );
+  });
+  test('with a history nobody knows they are due now, never fresh', () => {
+    const unknown = dueOf({ served: undefined, on: undefined, interval: 60_000 }, readings, use, '2026-04-11');
+    expect(unknown).toEqual({ kind: 'history-unknown' });
+    expect(isDueBy(unknown, '2026-04-11')).toBe(true);
+  });
+  test('past their distance they are due today; without a use there is no day, and none is made up', () => {
+    const past = dueOf({ served: 1000, on: undefined, interval: 20_000 }, readings, use, '2026-04-11');
+    expect(past).toMatchObject({ left: -39_000, on: '2026-04-11' });
+    const alone = [at('2026-04-11', 60_000)];
+    const noDay = dueOf({ served: 50_000, on: undefined, interval: 60_000 }, alone, said(undefined), '2026-04-11');
+    expect(noDay).toMatchObject({ left: 50_000, on: undefined });
+    expect([isDueBy(past, '2026-04-11'), isDueBy(noDay, '2030-01-01')]).toEqual([true, false]);
+  });
+  test('nobody says how long, or nothing was ever read: said so, not guessed', () => {
+    const fitted = { served: undefined, on: '2026-01-01', interval: undefined };
+    expect(dueOf(fitted, readings, use, '2026-04-11').kind).toBe('no-interval');
+    expect(dueOf({ ...fitted, interval: 20_000 }, [], said(50), '2026-04-11').kind).toBe('never-read');
+  });
+});
