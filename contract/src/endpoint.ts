@@ -19,7 +19,7 @@ export interface Endpoint {
   readonly response: z.ZodType;
   readonly status?: 200 | 201;
   /** A document instead of JSON: the handler gives its bytes. */
-  readonly produces?: 'application/pdf';
+  readonly produces?: 'application/pdf' | 'text/calendar' | 'text/csv';
   /** Repeating the call with the same Idempotency-Key gives the first answer again. */
   readonly idempotent?: boolean;
   /** A read that follows every key stroke: its session may have been looked up up to two seconds ago. */

@@ -29,6 +29,25 @@ import { getFittedSet } from './fitted-set.ts';
 import { searchByDimension } from './dimensions.ts';
 import { chooseOnSlip, keepOnSlip } from './slip-work.ts';
 import { getFittingPlan } from './fitting-plan.ts';
+import {
+  addFittedRecord,
+  addServedReading,
+  changeCustomer,
+  changeGarageVehicle,
+  declineAdvice,
+  dueCalendar,
+  dueSheet,
+  erasePerson,
+  exportPerson,
+  getGarageVehicle,
+  listDue,
+  mergePeople,
+  raiseAdvice,
+  rememberVehicle,
+  searchGarage,
+  withdrawFittedRecord,
+  withdrawServedReading,
+} from './garage.ts';
 import { getHandOver, getPaper, listPapers, printPaper, tickStep } from './hand-over.ts';
 import { addGapReading, getBlades, getSetUp, saveBlades, withdrawGapReading } from './set-up.ts';
 import { chooseHouseRule, chooseUnderCondition, getHouseRules } from './house-rules.ts';
@@ -72,6 +91,23 @@ import { getNearMisses, getTray } from './tray.ts';
 /** Every endpoint of the application. The server must register each; the OpenAPI document lists them. */
 export const ENDPOINTS = {
   health,
+  searchGarage,
+  getGarageVehicle,
+  rememberVehicle,
+  changeGarageVehicle,
+  changeCustomer,
+  addServedReading,
+  withdrawServedReading,
+  addFittedRecord,
+  withdrawFittedRecord,
+  declineAdvice,
+  raiseAdvice,
+  listDue,
+  dueCalendar,
+  dueSheet,
+  exportPerson,
+  erasePerson,
+  mergePeople,
   signIn,
   whoAmI,
   signOut,

@@ -149,6 +149,14 @@ export const Slip = z
         at: z.string(),
       }),
     ),
+    /** Its vehicle in the garage book, with advice declined before that is to be raised once. */
+    garage: z
+      .object({
+        vehicleId: Id,
+        called: z.string(),
+        toRaise: z.array(z.object({ declinedId: Id, says: z.string() })),
+      })
+      .nullable(),
     kept: z.array(SlipKept),
     notes: z.array(z.object({ noteId: Id, at: z.string(), by: z.string(), text: z.string(), mended: z.boolean() })),
     goodsMinor: z.number().int(),
@@ -206,7 +214,8 @@ export const listSlips = endpoint('listSlips', {
 export const createSlip = endpoint('createSlip', {
   summary: 'Begin a slip.',
   roles: COUNTER,
-  body: z.object(details).strict(),
+  /** For a vehicle of the garage book: what is remembered of it stands where nothing else is said. */
+  body: z.object({ ...details, garageVehicleId: Id.optional() }).strict(),
   response: Slip,
   status: 201,
   idempotent: true,

@@ -29,6 +29,7 @@ import { quarantineRoutes } from './quarantine/routes.ts';
 import { receivingRoutes } from './receiving/routes.ts';
 import { releaseRoutes } from './release/routes.ts';
 import { dimensionRoutes } from './dimensions/routes.ts';
+import { garageRoutes } from './garage/routes.ts';
 import { handOverRoutes } from './hand-over/routes.ts';
 import { setUpRoutes } from './set-up/routes.ts';
 import { gapRoutes } from './slip/gap-routes.ts';
@@ -108,6 +109,7 @@ export function createApp(context: Context): Express {
   trayRoutes(app, context);
   gapRoutes(app, context);
   setUpRoutes(app, context);
+  garageRoutes(app, context);
   handOverRoutes(app, context);
   partRoutes(app, context);
   slipRoutes(app, context);

@@ -1,5 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
+import { sayIn } from '../fitment/say.ts';
+import { stillFitted } from './current.ts';
 import { dueOf, isDueBy } from './due.ts';
+import { sayWhyDue } from './say-due.ts';
 import { ALL_YEAR, dayWhen, oddReading, servedBy, useOf } from './use.ts';
 
 const at = (on: string, served: number) => ({ on, served });
@@ -83,5 +86,36 @@ describe('when plugs are due', () => {
     const fitted = { served: undefined, on: '2026-01-01', interval: undefined };
     expect(dueOf(fitted, readings, use, '2026-04-11').kind).toBe('no-interval');
     expect(dueOf({ ...fitted, interval: 20_000 }, [], said(50), '2026-04-11').kind).toBe('never-read');
+  });
+});
+
+describe('what still sits in a vehicle', () => {
+  const record = (partKind: string, places: string[], on?: string) => ({ partKind, places, on });
+  test('is what was fitted last at each place: one coil renewed leaves the other three, plugs leave coils', () => {
+    const plugs = record('plug', ['1', '2', '3', '4'], '2024-01-01');
+    const coils = record('coil', ['1', '2', '3', '4'], '2024-01-01');
+    const one = record('coil', ['3'], '2025-01-01');
+    const later = record('plug', ['1', '2', '3', '4'], '2026-01-01');
+    expect(stillFitted([plugs, coils, later])).toEqual([coils, later]);
+    expect(stillFitted([later, plugs])).toEqual([later]);
+    expect(stillFitted([plugs, one])).toEqual([plugs, one]);
+  });
+  test('what is written without a place is for the whole of it, and without a day as old as its writing', () => {
+    const said = record('plug', []);
+    expect(stillFitted([said, record('plug', ['1'], '2020-01-01')])).toHaveLength(1);
+    expect(stillFitted([record('plug', ['1'], '2020-01-01'), said])).toEqual([said]);
+  });
+});
+
+describe('why it is due', () => {
+  const why = { countsIn: 'hours', interval: 400, intervalSource: 'engine maker' } as const;
+  test('is told in the vehicle’s own counting, and says where it was reckoned', () => {
+    const due = { kind: 'due', at: 8550, left: 138, on: '2026-12-01', isEstimate: true } as const;
+    expect(sayWhyDue(due, why, sayIn('metric'))).toBe(
+      'Every 400 h, engine maker. 138 h left by its use, reckoned from its readings.',
+    );
+    expect(sayWhyDue({ ...due, left: -20, isEstimate: false }, why, sayIn('metric'))).toMatch(/20 h past it\.$/);
+    expect(sayWhyDue({ ...due, on: undefined }, why, sayIn('metric'))).toMatch(/nobody knows/);
+    expect(sayWhyDue({ kind: 'history-unknown' }, why, sayIn('metric'))).toMatch(/never taken for fresh/);
   });
 });

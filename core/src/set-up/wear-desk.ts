@@ -52,6 +52,26 @@ interface AtPlace {
   readonly spark: SparkDesk;
 }
 
+/** How the gap of a plug usually grows at a place, mm for 10 000 km; undefined where its material or polarity is not known. */
+export function growthAt({ onPaper, plug, duty: told, rules }: Omit<AtPlace, 'spark'>): number | undefined {
+  const polarity = rulingValue(onPaper, 'position.polarity');
+  const material =
+    polarity &&
+    wornMaterial({
+      polarity,
+      centre: rulingValue(plug, 'plug.centreMaterial'),
+      ground: rulingValue(plug, 'plug.groundMaterial'),
+    });
+  return (
+    material &&
+    usualGrowthMm({
+      material,
+      isForced: rulingValue(onPaper, 'position.aspiration') === 'forced',
+      dutyFactor: wearFactor(rules.interval, withFactoryBoost(told, onPaper)),
+    })
+  );
+}
+
 /** Growth, ends and every school's interval for a plug at a place. Gap and wear: Remaining life. */
 export function wearDesk({ onPaper, plug, duty: told, rules, spark }: AtPlace): WearDesk {
   const duty = withFactoryBoost(told, onPaper);
@@ -72,13 +92,7 @@ export function wearDesk({ onPaper, plug, duty: told, rules, spark }: AtPlace): 
   return {
     countedIn,
     material,
-    perTenThousandKmMm:
-      material &&
-      usualGrowthMm({
-        material,
-        isForced: rulingValue(onPaper, 'position.aspiration') === 'forced',
-        dutyFactor: wearFactor(rules.interval, duty),
-      }),
+    perTenThousandKmMm: growthAt({ onPaper, plug, duty: told, rules }),
     wornAtMm: range && range.high + WORN_PAST_MM,
     marginOutAtMm: range && marginOutAt(spark, range.low),
     statedLife: life,

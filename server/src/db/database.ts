@@ -3,6 +3,7 @@ import pg from 'pg';
 import type * as audit from './tables/audit.ts';
 import type * as catalogue from './tables/catalogue.ts';
 import type * as counter from './tables/counter.ts';
+import type * as garage from './tables/garage.ts';
 import type * as proof from './tables/proof.ts';
 
 export interface Tables {
@@ -45,6 +46,11 @@ export interface Tables {
   blades_owned: counter.BladesOwnedTable;
   printed_paper: counter.PrintedPaperTable;
   work_tick: counter.WorkTickTable;
+  garage_customer: garage.GarageCustomerTable;
+  garage_vehicle: garage.GarageVehicleTable;
+  served_reading: garage.ServedReadingTable;
+  fitted_record: garage.FittedRecordTable;
+  declined_advice: garage.DeclinedAdviceTable;
   failed_try: counter.FailedTryTable;
   request_receipt: counter.RequestReceiptTable;
   job: audit.JobTable;

@@ -129,6 +129,10 @@ export function slipView(
       says: HOUSE_RULES[choice.rule].schools.find(({ id }) => id === choice.school)?.says ?? choice.school,
       at: at.toISOString(),
     })),
+    garage:
+      slip.garage_vehicle_id === null
+        ? null
+        : { vehicleId: slip.garage_vehicle_id, called: slip.garage_called!, toRaise: slip.to_raise },
     kept,
     notes: notes.map((note) => ({
       noteId: note.id,

@@ -31,6 +31,8 @@ import { findEngine } from '../engine/store.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
+import { rememberFitted } from '../garage-book/fit.ts';
+import { readVehicle, remembered } from '../garage-book/store.ts';
 import { readBatches } from '../stock/batch-store.ts';
 import { takeFromStock } from '../stock/take-from-stock.ts';
 import { readPartRows } from '../catalogue/part-store.ts';
@@ -82,10 +84,18 @@ export function slipRoutes(app: Express, context: Context): void {
   }));
   serve(app, context, getSlip, ({ params, db }) => showSlip(db, params.slipId));
 
-  serve(app, context, createSlip, async ({ body, staff, trx }) => {
+  serve(app, context, createSlip, async ({ body: { garageVehicleId, ...body }, staff, trx }) => {
     const dangling = await danglingDetail(trx, body);
     if (dangling) return dangling;
-    const id = await addSlipRow(trx, { ...columnsOf(body), holder_id: staff.id });
+    const vehicle = garageVehicleId === undefined ? undefined : await readVehicle(trx, garageVehicleId);
+    if (garageVehicleId !== undefined && !vehicle)
+      return trouble('invalid-request', 'Choose a vehicle of the garage book.', { garageVehicleId: 'no such vehicle' });
+    const id = await addSlipRow(trx, {
+      ...(vehicle && remembered(vehicle)),
+      ...columnsOf(body),
+      garage_vehicle_id: vehicle?.id ?? null,
+      holder_id: staff.id,
+    });
     await recordChange(trx, {
       staffId: staff.id,
       subject: 'slip',
@@ -139,6 +149,7 @@ export function slipRoutes(app: Express, context: Context): void {
     });
     if (isTrouble(collected)) return collected;
     await takeFromStock(trx, collected.id, staff.id);
+    await rememberFitted(trx, collected, staff.id);
     return showSlip(trx, params.slipId);
   });
 

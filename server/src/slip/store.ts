@@ -25,6 +25,15 @@ export const slipOf = (db: Database, slipId: string) =>
         .where('part_name.kind', 'in', ['catalogue', 'oe'])
         .limit(1)
         .as('in_hand_printed'),
+      eb
+        .selectFrom('garage_vehicle')
+        .select('garage_vehicle.called')
+        .whereRef('garage_vehicle.id', '=', 'slip.garage_vehicle_id')
+        .as('garage_called'),
+      sql<{ declinedId: string; says: string }[]>`coalesce((
+        select json_agg(json_build_object('declinedId', id::text, 'says', says) order by id) from declined_advice
+         where vehicle_id = ${eb.ref('slip.garage_vehicle_id')} and raised_at is null and at < ${eb.ref('slip.created_at')}),
+        '[]'::json)`.as('to_raise'),
     ])
     .where('slip.id', '=', slipId);
 

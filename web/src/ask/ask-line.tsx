@@ -12,7 +12,7 @@ import { Mark } from '../controls/mark.tsx';
 import { STATE_MARK, STATE_WORDS } from '../quarantine/batch-words.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { call } from '../wire/call.ts';
-import { mayBePlate } from './may-be-plate.ts';
+import { mayBePlate } from '@brackenfell/core/garage/plate';
 import { useScans, whenScanned } from './scans.ts';
 import { useTake } from './take-answer.ts';
 

@@ -62,6 +62,8 @@ export interface SlipTable {
   /** What the engine is used for, as `printDuty` writes it; empty for standard duty. */
   duty: Generated<string>;
   in_hand_part_id: string | null;
+  /** Its vehicle in the garage book. */
+  garage_vehicle_id: Generated<string | null>;
   holder_id: string | null;
   created_at: Generated<Date>;
   updated_at: Generated<Date>;

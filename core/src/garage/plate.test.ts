@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { mayBePlate } from './may-be-plate.ts';
+import { mayBePlate, splitVehicle } from './plate.ts';
 
 test.each(['SD-4471', 'sd4471', 'CW 1120', 'AB12 CDE'])('%s may be a plate and is offered to the register', (text) => {
   expect(mayBePlate(text)).toBe(true);
@@ -19,3 +19,10 @@ test.each([
 ])('“%s” is none', (text) => {
   expect(mayBePlate(text)).toBe(false);
 });
+
+test.each([
+  ['Aldersyke Merrin 2.2, built 2019, CW-1914', { plate: 'CW-1914', called: 'Aldersyke Merrin 2.2, built 2019' }],
+  ['cw-1914', { plate: 'CW-1914', called: '' }],
+  ['bus 7', { plate: '', called: 'bus 7' }],
+  ['', { plate: '', called: '' }],
+])('“%s” is taken apart into plate and name', (text, parts) => expect(splitVehicle(text)).toEqual(parts));

@@ -1,0 +1,330 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { parse } from 'csv-parse/sync';
+import ICAL from 'ical.js';
+import type { DueLine, GarageVehicle } from '@brackenfell/contract/garage';
+import type { Slip } from '@brackenfell/contract/slip';
+import { fetchTray, openTestCounter, rowOf, write, type Agent, type TestCounter } from '../testing/counter.ts';
+
+let counter: TestCounter;
+let wren: Agent;
+let supervisor: Agent;
+beforeAll(async () => {
+  counter = await openTestCounter();
+  wren = await counter.as('specialist');
+  supervisor = await counter.as('supervisor');
+  // A shelf that these tests do not empty.
+  await counter.owner.updateTable('stock').set({ on_hand: 900 }).execute();
+});
+afterAll(() => counter.close());
+
+const day = (offset: number): string => new Date(Date.now() + offset * 86_400_000).toISOString().slice(0, 10);
+
+async function slipOf(details: object): Promise<Slip> {
+  return (await write(wren, 'post', '/api/slips', details).expect(201)).body as Slip;
+}
+
+async function withLine(slip: Slip, printed: string, more: object = {}): Promise<Slip> {
+  const { partId } = rowOf(await fetchTray(wren, slip.engineId!), printed);
+  const body = { version: slip.version, partId, ...more };
+  return (await write(wren, 'post', `/api/slips/${slip.slipId}/lines`, body).expect(201)).body as Slip;
+}
+
+async function remember(slip: Slip, vehicleId: string | null = null): Promise<Slip> {
+  const body = { version: slip.version, vehicleId };
+  return (await write(wren, 'post', `/api/slips/${slip.slipId}/remember`, body).expect(200)).body as Slip;
+}
+
+const collect = async (slip: Slip): Promise<Slip> =>
+  (await write(wren, 'post', `/api/slips/${slip.slipId}/collect`, { version: slip.version }).expect(200)).body as Slip;
+
+const vehicle = async (id: string): Promise<GarageVehicle> =>
+  (await wren.get(`/api/garage/vehicles/${id}`).expect(200)).body as GarageVehicle;
+
+/** An answer that is no JSON, as text. */
+const asText = (res: object, done: (error: Error | null, body: string) => void): void => {
+  const chunks: Buffer[] = [];
+  (res as NodeJS.ReadableStream)
+    .on('data', (chunk: Buffer) => chunks.push(chunk))
+    .on('end', () => done(null, Buffer.concat(chunks).toString('utf8')));
+};
+
+const read = (vehicleId: string, on: string, served: number, more: object = {}) =>
+  write(wren, 'post', `/api/garage/vehicles/${vehicleId}/readings`, { on, served, how: 'read', ...more });
+
+/** A customer’s car with its plugs sold to it. */
+async function served(customer: string, plate: string): Promise<{ slip: Slip; vehicleId: string }> {
+  const begun = await slipOf({
+    customer,
+    phone: '01632 960 144',
+    vehicle: `Aldersyke Merrin 2.2, ${plate}`,
+    engineId: 'aldersyke-as22',
+  });
+  const remembered = await remember(await withLine(begun, 'KN 426G-63IR'));
+  return { slip: await collect(remembered), vehicleId: remembered.garage!.vehicleId };
+}
+
+describe('a vehicle that a slip remembers', () => {
+  test('has plate, name, engine and customer, and what was sold to it sits in it with its interval', async () => {
+    const { vehicleId, slip } = await served('Dorrit Vane', 'CW-2001');
+    const book = await vehicle(vehicleId);
+    expect(book).toMatchObject({ plate: 'CW-2001', called: 'Aldersyke Merrin 2.2', engine: 'Aldersyke AS22' });
+    expect(book.customer).toMatchObject({ name: 'Dorrit Vane', phone: '01632 960 144', vehicles: 1 });
+    expect(book.fitted).toMatchObject([
+      {
+        printed: 'KN 426G-63IR',
+        quantity: 4,
+        how: 'known',
+        isCurrent: true,
+        on: day(0),
+        slip: { docket: slip.docket },
+      },
+    ]);
+    // The engine maker says 140 000 km; the part's own life may be less, never more.
+    expect(book.fitted[0]!.interval).toBeGreaterThan(0);
+    expect(book.fitted[0]!.interval).toBeLessThanOrEqual(140_000);
+    expect(book.growthMm).toBeGreaterThan(0);
+    expect(book.slips.map(({ docket }) => docket)).toEqual([slip.docket]);
+  });
+
+  test('is found by plate however it is spaced, by name and by phone, and its customer is written once', async () => {
+    await served('Dorrit Vane', 'CW-2002');
+    for (const q of ['cw 2002', 'CW2002', 'dorrit', '01632960144', '960 144']) {
+      const { body } = await wren.get('/api/garage').query({ q }).expect(200);
+      expect((body as { vehicles: { plate: string }[] }).vehicles.map(({ plate }) => plate)).toContain('CW-2002');
+    }
+    const { body } = await wren.get('/api/garage').query({ q: 'cw-2002' });
+    const [line] = (body as { vehicles: { vehicleId: string }[] }).vehicles;
+    expect((await vehicle(line!.vehicleId)).customer!.vehicles).toBeGreaterThan(1);
+    await (await counter.as('editor')).get('/api/garage').expect(403);
+  });
+
+  test('fills the next slip that is begun for it: who, what, engine and build', async () => {
+    const { vehicleId } = await served('Dorrit Vane', 'CW-2005');
+    const next = await slipOf({ garageVehicleId: vehicleId, cameFor: 'Rough when cold' });
+    expect(next).toMatchObject({
+      customer: 'Dorrit Vane',
+      phone: '01632 960 144',
+      vehicle: 'Aldersyke Merrin 2.2, CW-2005',
+      engineId: 'aldersyke-as22',
+      cameFor: 'Rough when cold',
+      garage: { vehicleId },
+    });
+    await write(wren, 'post', '/api/slips', { garageVehicleId: '999999' }).expect(400);
+  });
+
+  test('may be remembered after the sale: what was sold is written down then, and once', async () => {
+    const sold = await collect(
+      await withLine(await slipOf({ vehicle: 'CW-2003', engineId: 'aldersyke-as22' }), 'KN 426G-63IR'),
+    );
+    const remembered = await remember(sold);
+    expect((await vehicle(remembered.garage!.vehicleId)).fitted).toHaveLength(1);
+    await remember(remembered, remembered.garage!.vehicleId);
+    expect((await vehicle(remembered.garage!.vehicleId)).fitted).toHaveLength(1);
+  });
+
+  test('does not keep the customer’s own part that must not be fitted', async () => {
+    const begun = await slipOf({ vehicle: 'CW-2004', engineId: 'pellworth-pp20' });
+    const refused = (await fetchTray(wren, 'pellworth-pp20', '?all=yes')).rows.find(
+      ({ verdict }) => verdict === 'refuse',
+    );
+    const own = refused && { partId: refused.partId, version: begun.version, kind: 'customers-own' };
+    expect(own).toBeDefined();
+    const added = (await write(wren, 'post', `/api/slips/${begun.slipId}/lines`, own!).expect(201)).body as Slip;
+    const sold = await collect(await remember(await withLine(added, 'HB/9/55.C1')));
+    expect((await vehicle(sold.garage!.vehicleId)).fitted.map(({ printed }) => printed)).toEqual(['HB/9/55.C1']);
+  });
+});
+
+describe('what a vehicle has run', () => {
+  test('is asked where it is less than before, and taken when that is meant; a day to come is refused', async () => {
+    const { vehicleId } = await served('Ansel Reed', 'CW-2010');
+    await read(vehicleId, day(-100), 80_000).expect(200);
+    const asked = await read(vehicleId, day(0), 8_100).expect(400);
+    expect((asked.body as { fields: Record<string, string> }).fields.served).toMatch(/80\s000 km .*already/);
+    expect((await vehicle(vehicleId)).readings).toHaveLength(1);
+    await read(vehicleId, day(0), 8_100, { isSure: true }).expect(200);
+    await read(vehicleId, day(3), 90_000).expect(400);
+    const [, second] = (await vehicle(vehicleId)).readings;
+    const back = `/api/garage/vehicles/${vehicleId}/readings/${second!.readingId}/withdraw`;
+    await write(wren, 'post', back, {}).expect(200);
+    expect((await vehicle(vehicleId)).readings.map(({ served: run }) => run)).toEqual([80_000]);
+  });
+
+  test('makes a day of its plugs’ distance', async () => {
+    const { vehicleId } = await served('Ansel Reed', 'CW-2011');
+    await read(vehicleId, day(-100), 80_000).expect(200);
+    const { body } = await read(vehicleId, day(0), 90_000).expect(200);
+    const book = body as GarageVehicle;
+    expect(book.usePerDay).toBeCloseTo(100, 6);
+    const [due] = book.dues;
+    const days = Math.ceil(book.fitted[0]!.interval! / 100);
+    expect(due).toMatchObject({ kind: 'due', at: 90_000 + book.fitted[0]!.interval!, on: day(days), isPast: false });
+  });
+
+  test('counts a generator in hours', async () => {
+    const begun = await slipOf({ vehicle: 'set 2', engineId: 'pellworth-pg66' });
+    const { garage } = await remember(await withLine(begun, 'KN 417T-59IR'));
+    const book = await vehicle(garage!.vehicleId);
+    expect(book.countsIn).toBe('hours');
+    await read(book.vehicleId, day(-10), 8_000).expect(200);
+    // More hours than the days have.
+    await read(book.vehicleId, day(0), 8_300).expect(400);
+  });
+});
+
+describe('a record written by hand', () => {
+  const fitted = (vehicleId: string, body: object) =>
+    write(wren, 'post', `/api/garage/vehicles/${vehicleId}/fitted`, body);
+  test('only said is due now, never fresh; known needs a day or a distance; one that a slip sold stays', async () => {
+    const begun = await slipOf({ customer: 'Mabel Thorn', vehicle: 'CW-2020', engineId: 'aldersyke-as22' });
+    const { garage } = await remember(begun);
+    const { partId } = rowOf(await fetchTray(wren, 'aldersyke-as22'), 'KN 426G-63IR');
+    const bare = { partId, quantity: 4, on: null, served: null };
+    await fitted(garage!.vehicleId, { ...bare, how: 'known' }).expect(400);
+    const { body } = await fitted(garage!.vehicleId, { ...bare, how: 'said' }).expect(200);
+    expect((body as GarageVehicle).dues).toMatchObject([{ kind: 'history-unknown', isPast: true }]);
+    const known = await fitted(garage!.vehicleId, { ...bare, on: day(-10), how: 'known' }).expect(200);
+    const book = known.body as GarageVehicle;
+    expect(book.fitted.map(({ isCurrent }) => isCurrent)).toEqual([false, true]);
+    const path = (id: string) => `/api/garage/vehicles/${book.vehicleId}/fitted/${id}/withdraw`;
+    await write(wren, 'post', path(book.fitted[1]!.fittedId), {}).expect(200);
+    const { vehicleId } = await served('Mabel Thorn', 'CW-2021');
+    const sold = (await vehicle(vehicleId)).fitted[0]!;
+    await write(wren, 'post', `/api/garage/vehicles/${vehicleId}/fitted/${sold.fittedId}/withdraw`, {}).expect(409);
+  });
+});
+
+describe('what is due', () => {
+  test('is one list, one calendar with the same UIDs twice, and one sheet that a strict reader takes', async () => {
+    const { vehicleId } = await served('=SUM(1), "Reeve"', 'CW-2030');
+    await read(vehicleId, day(-40), 100).expect(200);
+    await counter.owner
+      .updateTable('fitted_record')
+      .set({ interval: 1000, served: 100 })
+      .where('vehicle_id', '=', vehicleId)
+      .execute();
+    await read(vehicleId, day(0), 1_200).expect(200);
+    const { body } = await wren.get('/api/garage/due?days=7').expect(200);
+    const dues = (body as { dues: DueLine[] }).dues;
+    const own = dues.find((due) => due.vehicleId === vehicleId)!;
+    expect(own).toMatchObject({ isPast: true, left: -100 });
+
+    const calendar = async () => {
+      const answer = await wren.get('/api/garage/due.ics?days=7').buffer(true).parse(asText).expect(200);
+      expect(answer.headers['content-type']).toMatch(/^text\/calendar/);
+      const events = new ICAL.Component(ICAL.parse(String(answer.body))).getAllSubcomponents('vevent');
+      return events.map((event) => new ICAL.Event(event));
+    };
+    const [first, second] = [await calendar(), await calendar()];
+    expect(first.map(({ uid }) => uid)).toEqual(second.map(({ uid }) => uid));
+    expect(new Set(first.map(({ uid }) => uid)).size).toBe(dues.length);
+    const event = first.find(({ uid }) => uid.startsWith(`due-${vehicleId}-`))!;
+    expect(event.startDate.isDate).toBe(true);
+    expect(event.startDate.toString()).toBe(day(0));
+    expect(event.description).toContain('100 km past it');
+
+    const sheet = await wren.get('/api/garage/due.csv?days=7').buffer(true).parse(asText).expect(200);
+    const rows: Record<string, string>[] = parse(String(sheet.body), {
+      columns: true,
+      bom: true,
+      relax_column_count: false,
+    });
+    const row = rows.find(({ plate }) => plate === 'CW-2030')!;
+    // What a spreadsheet would reckon stands as text.
+    expect(row).toMatchObject({ day: day(0), customer: '\'=SUM(1), "Reeve"', phone: '01632 960 144' });
+    expect(rows).toHaveLength(dues.length);
+  });
+});
+
+describe('advice that was declined', () => {
+  test('is raised once on the next slip of that vehicle, and then never again', async () => {
+    const { vehicleId } = await served('Orla Fenn', 'CW-2040');
+    const says = 'Set of four boots: cracked at the shell';
+    await write(wren, 'post', `/api/garage/vehicles/${vehicleId}/declined`, { says, priceMinor: 3160 }).expect(200);
+    const next = await remember(await slipOf({ vehicle: 'CW-2040', engineId: 'aldersyke-as22' }), vehicleId);
+    expect(next.garage!.toRaise).toMatchObject([{ says }]);
+    const raised = `/api/garage/vehicles/${vehicleId}/declined/${next.garage!.toRaise[0]!.declinedId}/raise`;
+    await write(wren, 'post', raised, { taken: false }).expect(200);
+    await write(wren, 'post', raised, { taken: true }).expect(409);
+    const after = (await wren.get(`/api/slips/${next.slipId}`).expect(200)).body as Slip;
+    expect(after.garage!.toRaise).toEqual([]);
+  });
+});
+
+describe('a person’s data', () => {
+  test('is exported whole, and erased by a supervisor who types the name: sales and judgements stay, the person is gone', async () => {
+    const { vehicleId, slip } = await served('Vesper Quillan', 'CW-2050');
+    await write(wren, 'post', `/api/slips/${slip.slipId}/notes`, {
+      version: slip.version,
+      text: 'Vesper rings on Friday',
+    }).expect(200);
+    await write(wren, 'post', `/api/slips/${slip.slipId}/papers`, {
+      kind: 'fitting-card',
+      size: 'A5',
+      units: 'both',
+      origin: 'http://127.0.0.1',
+    }).expect(201);
+    const { customer } = await vehicle(vehicleId);
+    const at = `/api/garage/customers/${customer!.customerId}`;
+    await wren.get(`${at}/export`).expect(403);
+    const { body } = await supervisor.get(`${at}/export`).expect(200);
+    expect(body).toMatchObject({
+      customer: { name: 'Vesper Quillan' },
+      vehicles: [{ plate: 'CW-2050' }],
+      slips: [{ docket: slip.docket, customer: 'Vesper Quillan' }],
+    });
+    await write(wren, 'post', `${at}/erase`, { name: 'Vesper Quillan' }).expect(403);
+    await write(supervisor, 'post', `${at}/erase`, { name: 'vesper' }).expect(400);
+    const gone = await write(supervisor, 'post', `${at}/erase`, { name: 'Vesper Quillan' }).expect(200);
+    expect(gone.body).toMatchObject({ slips: 1, vehicles: 1, papers: 1, notes: 1 });
+    await supervisor.get(`${at}/export`).expect(404);
+
+    // Nowhere in the database but in hashes: every column of every table as text.
+    const tables = await counter.owner.introspection.getTables();
+    for (const { name } of tables) {
+      const { rows } = await queryText(name);
+      expect([name, rows]).toEqual([name, []]);
+    }
+    const kept = (await wren.get(`/api/slips/${slip.slipId}`).expect(200)).body as Slip;
+    expect(kept).toMatchObject({
+      state: 'collected',
+      customer: '',
+      phone: '',
+      vehicle: '',
+      lines: [{ printed: 'KN 426G-63IR' }],
+    });
+    expect(kept.lines[0]!.verdict).not.toBeNull();
+  });
+
+  test('freed of its name, a sold slip can still not be changed by the application in any other way', async () => {
+    const { slip } = await served('Perpetua Lowe', 'CW-2051');
+    const change = (set: object) => counter.db.updateTable('slip').set(set).where('id', '=', slip.slipId).execute();
+    await expect(change({ customer: 'Somebody else' })).rejects.toThrow(/final/);
+    await expect(change({ customer: '', state: 'open' })).rejects.toThrow(/final/);
+  });
+
+  test('of two entries that are one person is merged: vehicles follow, and the old entry answers no more', async () => {
+    const [one, two] = [await served('Jory Pell', 'CW-2060'), await served('Jory Pell (farm)', 'CW-2061')];
+    const [from, into] = [(await vehicle(one.vehicleId)).customer!, (await vehicle(two.vehicleId)).customer!];
+    const merge = (body: object) => write(wren, 'post', `/api/garage/customers/${from.customerId}/merge`, body);
+    await merge({ version: from.version + 1, intoId: into.customerId }).expect(409);
+    await merge({ version: from.version, intoId: from.customerId }).expect(400);
+    await merge({ version: from.version, intoId: into.customerId }).expect(200, {
+      customerId: into.customerId,
+      vehicles: 2,
+    });
+    expect((await vehicle(one.vehicleId)).customer!.name).toBe('Jory Pell (farm)');
+    await merge({ version: from.version + 1, intoId: into.customerId }).expect(404);
+  });
+});
+
+/** Rows of a table that hold the erased person, whatever the column. */
+function queryText(table: string) {
+  const query = `select t::text from "${table}" t where t::text ~* 'vesper|quillan|CW-2050'`;
+  return counter.owner.executeQuery<object>({
+    sql: query,
+    parameters: [],
+    query: { kind: 'RawNode' } as never,
+    queryId: { queryId: 'x' },
+  });
+}

@@ -1,0 +1,130 @@
+import { readDuty } from '@brackenfell/core/duty/duty-text';
+import { growthAt } from '@brackenfell/core/set-up/wear-desk';
+import type { GarageVehicle } from '@brackenfell/contract/garage';
+import type { SlipKept } from '@brackenfell/contract/slip';
+import type { Context } from '../context/context.ts';
+import type { Database } from '../db/database.ts';
+import {
+  readCustomer,
+  readDeclined,
+  readFitted,
+  readKeptOf,
+  readServed,
+  readSlipsOf,
+  readVehicle,
+  readVehiclesOf,
+  type VehicleRow,
+} from '../garage-book/store.ts';
+import { judgeAlone } from '../tray/fitting-plan.ts';
+import { duesOf, engineTitle, fittedOf, knownOf, servedNow, type Known } from './present.ts';
+
+/** Vehicles with what their dues follow from, in two questions however many they are. */
+export async function readKnown(db: Database, vehicles: readonly VehicleRow[]): Promise<Known[]> {
+  const ids = vehicles.map(({ id }) => id);
+  const [served, fitted] = await Promise.all([readServed(db, ids), readFitted(db, ids)]);
+  return vehicles.map((vehicle) => knownOf(vehicle, served, fitted));
+}
+
+/** How the gap of the plugs that sit in it usually grows. */
+async function growthOf(context: Context, db: Database, vehicle: VehicleRow, partId: string | undefined) {
+  if (vehicle.engine_id === null || partId === undefined) return null;
+  const duty = readDuty(vehicle.duty) ?? {};
+  const alone = await judgeAlone(context, db, {
+    engineId: vehicle.engine_id,
+    partId,
+    duty,
+    build: vehicle.build ?? undefined,
+    units: 'metric',
+    found: undefined,
+  });
+  if (!alone) return null;
+  const { sheet: onPaper } = alone.places[0];
+  const plug = alone.candidate.sheet;
+  return growthAt({ onPaper, plug, duty, rules: alone.judged.ruling.settle(onPaper, plug).rules }) ?? null;
+}
+
+function sayKept(kept: SlipKept): string {
+  switch (kept.kind) {
+    case 'swap-test':
+      return `Swap test, code ${kept.code}: ${kept.results.length === 0 ? 'begun' : kept.results.join(', ')}`;
+    case 'fitted-set':
+      return `What was fitted, ${kept.part}s: ${kept.numbers.filter(Boolean).join(', ')}`;
+    case 'spark-evidence':
+      return `Ran ${kept.ranKm} km on a gap of ${kept.gapMm} mm${kept.readHealthy ? ', read healthy' : ''}`;
+  }
+}
+
+/** A vehicle with everything the garage book holds of it. Undefined where there is none. */
+export async function gatherVehicle(
+  context: Context,
+  db: Database,
+  vehicleId: string,
+  today: string,
+): Promise<GarageVehicle | undefined> {
+  const vehicle = await readVehicle(db, vehicleId);
+  if (!vehicle) return undefined;
+  const [[known], served, declined, slips, kept, customer] = await Promise.all([
+    readKnown(db, [vehicle]),
+    readServed(db, [vehicleId]),
+    readDeclined(db, vehicleId),
+    readSlipsOf(db, vehicleId),
+    readKeptOf(db, vehicleId),
+    vehicle.customer_id === null ? undefined : readCustomer(db, vehicle.customer_id),
+  ]);
+  const fitted = fittedOf(known!);
+  const plugs = fitted.find(({ partKind, isCurrent }) => partKind === 'plug' && isCurrent);
+  return {
+    vehicleId: vehicle.id,
+    version: vehicle.version,
+    called: vehicle.called,
+    plate: vehicle.plate,
+    serial: vehicle.serial,
+    engineId: vehicle.engine_id,
+    engine: engineTitle(vehicle),
+    build: vehicle.build,
+    duty: vehicle.duty,
+    modified: vehicle.modified,
+    perDay: vehicle.per_day,
+    months: vehicle.months,
+    countsIn: vehicle.counts_in,
+    customer: customer
+      ? {
+          customerId: customer.id,
+          version: customer.version,
+          name: customer.name,
+          phone: customer.phone,
+          accountRef: customer.account_ref,
+          isTrade: customer.is_trade,
+          vehicles: (await readVehiclesOf(db, customer.id)).length,
+        }
+      : null,
+    usePerDay: known!.use.perDay ?? null,
+    servedNow: servedNow(known!, today),
+    readings: served.map(({ id, on_day: on, served: run, how, by }) => ({ readingId: id, on, served: run, how, by })),
+    fitted,
+    dues: duesOf(known!, today).map(({ line }) => line),
+    growthMm: await growthOf(context, db, vehicle, plugs?.partId ?? undefined),
+    declined: declined.map((row) => ({
+      declinedId: row.id,
+      says: row.says,
+      priceMinor: row.price_minor,
+      at: row.at.toISOString(),
+      by: row.by,
+      raised:
+        row.raised_at === null ? null : { at: row.raised_at.toISOString(), by: row.raised_by!, taken: row.taken! },
+    })),
+    slips: slips.map((row) => ({
+      slipId: row.id,
+      docket: row.docket,
+      state: row.state,
+      cameFor: row.came_for,
+      at: row.updated_at.toISOString(),
+    })),
+    found: kept.map((row) => ({
+      slipId: row.slip_id,
+      docket: row.docket,
+      says: sayKept(row.kept),
+      at: row.at.toISOString(),
+    })),
+  };
+}
