@@ -33,7 +33,16 @@ export async function fillDemo(ownerUrl: string, say: (line: string) => void): P
       const { batches, sales } = await loadProof(db, demoProof);
       say(`Loaded the past: ${batches} batches, ${sales} slips.`);
     }
-    if (!engine || !batch) await settleTables(db);
+    const vehicle = await db.selectFrom('garage_vehicle').select('id').limit(1).executeTakeFirst();
+    if (!vehicle) {
+      const { demoGarage } = await import('@brackenfell/demo/garage');
+      const { loadGarage } = await import('@brackenfell/server/garage/load-garage-store');
+      const { createContext } = await import('@brackenfell/server/context/context');
+      const { silentLog } = await import('@brackenfell/server/context/log');
+      const { vehicles, records } = await loadGarage(createContext(db, silentLog()), demoGarage);
+      say(`Loaded the garage book: ${vehicles} vehicles, ${records} records of what sits in them.`);
+    }
+    if (!engine || !batch || !vehicle) await settleTables(db);
   } finally {
     await db.destroy();
   }

@@ -71,6 +71,8 @@ export const ask = endpoint('ask', {
     parts: z.array(PartAnswer),
     engines: z.array(EngineAnswer),
     vehicles: z.array(VehicleAnswer),
+    /** Vehicles and machines of the garage book. */
+    garage: z.array(z.object({ vehicleId: Id, called: z.string(), plate: z.string(), customer: z.string() })),
     slips: z.array(z.object({ slipId: Id, docket: z.number().int(), title: z.string() })),
     /** Batches under this very code. */
     batches: z.array(

@@ -3,18 +3,21 @@ import { readDimensions } from '@brackenfell/core/dimensions/read-dimensions';
 import { followSupersession } from '@brackenfell/core/interchange/supersession';
 import { askedNumber, rankNames, type AskedNumber, type Ranked } from '@brackenfell/core/part-numbers/match-name';
 import { LONGEST_PART_NUMBER } from '@brackenfell/core/part-numbers/normal-form';
+import { mayBePlate } from '@brackenfell/core/garage/plate';
 import { systemOf } from '@brackenfell/core/quantities/format-quantity';
 import { readMeasure } from '@brackenfell/core/quantities/read-measure';
 import { ask, type PartAnswer } from '@brackenfell/contract/ask';
 import type { CatalogueIndex } from '../catalogue/catalogue-index.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
+import { readTogether } from '../db/together.ts';
+import { vehiclesFound } from '../garage-book/store.ts';
 import { serve } from '../http/serve.ts';
 import { readRenamings } from '../interchange/store.ts';
 import { findAlike, findNames, type FoundName } from './name-store.ts';
 import { partAnswer, suggestion, tellSuccession, yearsOf } from './present.ts';
 import { readQuestion, remarkOn } from './read-question.ts';
-import { findBatches, findSlips, readDetails, readKinds } from './store.ts';
+import { findBatches, slipsFound, readDetails, readKinds } from './store.ts';
 import { readNamedParts } from '../catalogue/part-store.ts';
 
 const MOST_PARTS = 12;
@@ -135,7 +138,7 @@ function findByWords(index: CatalogueIndex, question: string) {
 }
 
 export function askRoutes(app: Express, context: Context): void {
-  serve(app, context, ask, async ({ query, db }) => {
+  serve(app, context, ask, async ({ query, db, staff }) => {
     const index = await context.indexes.recent(db);
     const { number, makers } = readQuestion(query.q, index.makers);
     const asked = askedNumber(number, index.significantSigns);
@@ -143,11 +146,16 @@ export function askRoutes(app: Express, context: Context): void {
     const isQuick = query.quick === 'yes';
     const numbers = () =>
       isQuick ? suggestParts(db, asked, makers, index.makers) : findParts(db, asked, makers, query.engine);
-    const [parts, slips, batches] = await Promise.all([
+    const isOfCustomers = hasWord(query.q) || isPhone(query.q) || mayBePlate(query.q);
+    const [parts, { slips, garage }, batches] = await Promise.all([
       isNumber ? numbers() : [],
-      !isQuick && (isDocket(query.q) || hasWord(query.q) || isPhone(query.q))
-        ? findSlips(db, query.q, MOST_ANSWERS)
-        : [],
+      isQuick || !(isDocket(query.q) || isOfCustomers)
+        ? { slips: [], garage: [] }
+        : readTogether(db, {
+            slips: slipsFound(db, query.q, MOST_ANSWERS),
+            // The garage book is the counter's, not the catalogue editor's.
+            garage: vehiclesFound(db, query.q, staff.role === 'editor' || !isOfCustomers ? 0 : MOST_ANSWERS),
+          }),
       !isQuick && isNumber ? findBatches(db, asked.normal, MOST_ANSWERS) : [],
     ]);
     const measured = readDimensions(query.q);
@@ -155,6 +163,12 @@ export function askRoutes(app: Express, context: Context): void {
     return {
       parts,
       ...findByWords(index, query.q),
+      garage: garage.map((v) => ({
+        vehicleId: v.id,
+        called: v.called,
+        plate: v.plate,
+        customer: v.customer ?? '',
+      })),
       slips: slips.map((s) => ({
         slipId: s.id,
         docket: s.docket,

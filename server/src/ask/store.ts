@@ -46,7 +46,7 @@ export async function readDetails(
 }
 
 /** Slips by docket number, or whose customer or vehicle holds the words. */
-export async function findSlips(db: Database, question: string, most: number) {
+export function slipsFound(db: Database, question: string, most: number) {
   const asked = question.trim();
   const docket = /^\d{1,9}$/.test(asked) ? Number(asked) : null;
   const digits = asked.replaceAll(/\D/g, '');
@@ -62,8 +62,7 @@ export async function findSlips(db: Database, question: string, most: number) {
       ]),
     )
     .orderBy('updated_at', 'desc')
-    .limit(most)
-    .execute();
+    .limit(most);
 }
 
 /** Batches under a production code, held ones first. */

@@ -36,7 +36,7 @@ export const readVehiclesOf = (db: Database, customerId: string) =>
 const SHORTEST_PHONE = 5;
 
 /** Vehicles whose name, customer, plate, serial or phone holds what was asked; all of them without a question. */
-export async function findVehicles(db: Database, question: string, most: number): Promise<VehicleRow[]> {
+export function vehiclesFound(db: Database, question: string, most: number) {
   const asked = question.trim().toLowerCase();
   const like = `%${asked.replaceAll(/[\\%_]/g, String.raw`\$&`)}%`;
   const bare = asked.replaceAll(/[^a-z0-9]/g, '');
@@ -60,8 +60,11 @@ export async function findVehicles(db: Database, question: string, most: number)
           : [eb(sql<string>`regexp_replace(garage_customer.phone, '\\D', '', 'g')`, 'like', `%${digits}%`)]),
       ]),
     );
-  return query.execute();
+  return query;
 }
+
+export const findVehicles = (db: Database, question: string, most: number): Promise<VehicleRow[]> =>
+  vehiclesFound(db, question, most).execute();
 
 export const countVehicles = async (db: Database): Promise<number> => {
   const { n } = await db
@@ -249,4 +252,9 @@ export async function runsInHours(db: Database, engineId: string): Promise<boole
     .limit(1)
     .executeTakeFirst();
   return row !== undefined;
+}
+
+/** From here on a slip is for that vehicle of the garage book. */
+export async function tieSlip(trx: Writing, slipId: string, vehicleId: string): Promise<void> {
+  await trx.updateTable('slip').set({ garage_vehicle_id: vehicleId }).where('id', '=', slipId).execute();
 }

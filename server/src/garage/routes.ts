@@ -1,11 +1,9 @@
 import type { Express } from 'express';
-import { readDuty } from '@brackenfell/core/duty/duty-text';
 import { dayAfter, oddReading, type OddReading } from '@brackenfell/core/garage/use';
 import { splitVehicle } from '@brackenfell/core/garage/plate';
 import { sayRun } from '@brackenfell/core/garage/say-due';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import type { CountsIn } from '@brackenfell/core/service-plan/running-hours';
-import { figuresFor } from '@brackenfell/core/set-up/figures';
 import { isFinal } from '@brackenfell/core/slip/slip-states';
 import {
   addFittedRecord,
@@ -31,7 +29,7 @@ import { printDate } from '@brackenfell/core/words/moments';
 import { readPartRows } from '../catalogue/part-store.ts';
 import type { Context } from '../context/context.ts';
 import type { Database, Writing } from '../db/database.ts';
-import { intervalOf, rememberFitted } from '../garage-book/fit.ts';
+import { rememberFitted } from '../garage-book/fit-store.ts';
 import {
   addCustomer,
   addFitted,
@@ -43,12 +41,13 @@ import {
   findCustomer,
   findVehicles,
   readCustomer,
+  readFitted,
   readServed,
   readVehicle,
   readVehiclesOf,
   runsInHours,
+  tieSlip,
   withdraw,
-  type VehicleRow,
 } from '../garage-book/store.ts';
 import { erase, mergeInto, raise, addDeclined, slipsOfCustomer } from '../garage-book/people-store.ts';
 import { recordChange } from '../history/store.ts';
@@ -57,11 +56,11 @@ import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
 import { showSlip } from '../slip/show-slip.ts';
 import { mustHold } from '../slip/slip-change.ts';
 import { changeSlipRow, type SlipRow } from '../slip/store.ts';
-import { judgeAlone } from '../tray/fitting-plan.ts';
 import { calendarOf, sheetOf } from './due-files.ts';
 import { gatherVehicle, readKnown } from './gather.ts';
 import { duesBy, garageLine } from './present.ts';
 import { pressingLine } from './order.ts';
+import { toldOf } from './told-of.ts';
 
 /** The day at the counter. The shop and its server stand in one zone. */
 const today = (): string => {
@@ -112,27 +111,6 @@ async function rememberNew(trx: Writing, slip: SlipRow): Promise<string> {
   });
 }
 
-/** What a part that is written down by hand was or would have been told: its figures, with the interval agreed. */
-async function toldOf(context: Context, trx: Writing, vehicle: VehicleRow, partId: string) {
-  const nothing = { set_up: null, places: [] as string[], ...intervalOf(null) };
-  if (vehicle.engine_id === null) return nothing;
-  const duty = readDuty(vehicle.duty) ?? {};
-  const build = vehicle.build ?? undefined;
-  const alone = await judgeAlone(context, trx, {
-    engineId: vehicle.engine_id,
-    partId,
-    duty,
-    build,
-    units: 'metric',
-    found: undefined,
-  });
-  if (!alone) return nothing;
-  const { ruling } = alone.judged;
-  const places = alone.places.map(({ label, sheet }) => ({ label, onPaper: sheet, asked: ruling.apply(sheet) }));
-  const figures = figuresFor(places, alone.candidate.sheet, duty, (asked, plug) => ruling.settle(asked, plug));
-  return { set_up: JSON.stringify(figures), places: places.map(({ label }) => label), ...intervalOf(figures) };
-}
-
 export function garageRoutes(app: Express, context: Context): void {
   serve(app, context, searchGarage, async ({ query, db }) => {
     const rows = await findVehicles(db, query.q, MOST_VEHICLES);
@@ -155,7 +133,7 @@ export function garageRoutes(app: Express, context: Context): void {
     if (body.vehicleId !== null && !(await readVehicle(trx, body.vehicleId)))
       return trouble('invalid-request', 'Choose a vehicle of the garage book.', { vehicleId: 'no such vehicle' });
     const vehicleId = body.vehicleId ?? (await rememberNew(trx, slip));
-    await trx.updateTable('slip').set({ garage_vehicle_id: vehicleId }).where('id', '=', slip.id).execute();
+    await tieSlip(trx, slip.id, vehicleId);
     if (slip.state === 'collected') await rememberFitted(trx, { ...slip, garage_vehicle_id: vehicleId }, staff.id);
     return showSlip(trx, slip.id);
   });
@@ -238,12 +216,7 @@ export function garageRoutes(app: Express, context: Context): void {
   });
 
   serve(app, context, withdrawFittedRecord, async ({ params: { vehicleId, fittedId }, trx }) => {
-    const record = await trx
-      .selectFrom('fitted_record')
-      .select('slip_line_id')
-      .where('id', '=', fittedId)
-      .where('vehicle_id', '=', vehicleId)
-      .executeTakeFirst();
+    const record = (await readFitted(trx, [vehicleId])).find(({ id }) => id === fittedId);
     if (!record) return trouble('not-found', 'The vehicle has no such record.');
     if (record.slip_line_id !== null)
       return trouble('not-allowed-now', 'A slip sold it: what comes back is a return, not a record taken back.');

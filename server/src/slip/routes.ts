@@ -31,7 +31,7 @@ import { findEngine } from '../engine/store.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
-import { rememberFitted } from '../garage-book/fit.ts';
+import { rememberFitted } from '../garage-book/fit-store.ts';
 import { readVehicle, remembered } from '../garage-book/store.ts';
 import { readBatches } from '../stock/batch-store.ts';
 import { takeFromStock } from '../stock/take-from-stock.ts';

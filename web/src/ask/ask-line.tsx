@@ -92,6 +92,7 @@ export function AskLine({
         ...groups.flatMap(({ parts }) => parts.map((p) => `part ${p.partId}`)),
         ...data.engines.map((e) => `engine ${e.engineId}`),
         ...data.vehicles.map((v) => `vehicle ${v.vehicleId}`),
+        ...data.garage.map((v) => `garage ${v.vehicleId}`),
         ...data.slips.map((s) => `slip ${s.slipId}`),
         ...data.batches.map((b) => `batch ${b.batchId}`),
         ...(data.measured ? ['measured'] : []),
@@ -227,6 +228,22 @@ export function AskLine({
                   <b className="font-semibold">{vehicle.title}</b>
                   <span className="text-soft">{vehicle.years}</span>
                   <span>engine {vehicle.engine}</span>
+                </Command.Item>
+              ))}
+            </Command.Group>
+          )}
+          {data && data.garage.length > 0 && (
+            <Command.Group heading="Garage book">
+              {data.garage.map((vehicle) => (
+                <Command.Item
+                  key={`garage ${vehicle.vehicleId}`}
+                  value={`garage ${vehicle.vehicleId}`}
+                  onSelect={() => take.garage(vehicle.vehicleId)}
+                  className="answer"
+                >
+                  <b className="font-semibold">{vehicle.called}</b>
+                  <span className="num">{vehicle.plate}</span>
+                  <span className="text-soft">{vehicle.customer}</span>
                 </Command.Item>
               ))}
             </Command.Group>

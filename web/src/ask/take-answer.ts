@@ -45,6 +45,10 @@ export function useTake(done: () => void) {
       done();
       void navigate(`/slips/${slipId}`);
     },
+    garage: (vehicleId: string) => {
+      done();
+      void navigate(`/garage/vehicles/${vehicleId}`);
+    },
     measured: (measured: AskedDimensions) => {
       done();
       const query = new URLSearchParams(

@@ -24,6 +24,7 @@ export type OutboxWrite = Extract<
   | 'tickStep'
   | 'chooseOnSlip'
   | 'keepOnSlip'
+  | 'rememberVehicle'
   | 'receiveDelivery'
 >;
 

@@ -31,6 +31,8 @@ const FeelersPage = room(async () => (await import('../sums/feelers-page.tsx')).
 const TorquePage = room(async () => (await import('../sums/torque-page.tsx')).TorquePage);
 const WearPage = room(async () => (await import('../sums/wear-page.tsx')).WearPage);
 const ConvertPage = room(async () => (await import('../sums/convert-page.tsx')).ConvertPage);
+const VehiclesPage = room(async () => (await import('../garage/vehicles-page.tsx')).VehiclesPage);
+const DuePage = room(async () => (await import('../garage/due-page.tsx')).DuePage);
 const PeoplePage = room(async () => (await import('../session/people-page.tsx')).PeoplePage);
 const HelpPage = room(async () => (await import('../help/help-page.tsx')).HelpPage);
 const HouseRulesPage = room(async () => (await import('../house-rules/house-rules-page.tsx')).HouseRulesPage);
@@ -87,6 +89,10 @@ export function App() {
                 <Route path="sums/torque" element={<TorquePage />} />
                 <Route path="sums/wear" element={<WearPage />} />
                 <Route path="sums/convert" element={<ConvertPage />} />
+                <Route path="garage" element={<Navigate to="/garage/vehicles" replace />} />
+                <Route path="garage/vehicles" element={<VehiclesPage />} />
+                <Route path="garage/vehicles/:vehicleId" element={<VehiclesPage />} />
+                <Route path="garage/due" element={<DuePage />} />
                 <Route path="people" element={<PeoplePage />} />
                 <Route path="help" element={<HelpPage />} />
                 <Route path="house-rules" element={<HouseRulesPage />} />

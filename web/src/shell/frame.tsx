@@ -16,9 +16,10 @@ import { FaultScreen } from './fault-screen.tsx';
 import { AwayBanner } from './away-banner.tsx';
 import { KeyHelp } from './key-help.tsx';
 import { useKeys, watchForBursts } from '../keys/keys.ts';
-import { isCatalogue, isQuarantine, isSums, Rail } from './rail.tsx';
+import { isCatalogue, isGarage, isQuarantine, isSums, Rail } from './rail.tsx';
 import { CatalogueStrip } from '../catalogue/catalogue-strip.tsx';
 import { QuarantineStrip } from '../quarantine/quarantine-strip.tsx';
+import { GarageStrip } from '../garage/garage-strip.tsx';
 import { SumsStrip } from '../sums/sums-strip.tsx';
 import { keepCounter, lastCounter } from '../counter/last-address.ts';
 import { usePageTitle } from './use-page-title.ts';
@@ -29,6 +30,7 @@ import { useCounter } from '../counter/use-counter.ts';
 function Strip({ pathname }: { readonly pathname: string }) {
   if (isCatalogue(pathname)) return <CatalogueStrip />;
   if (isQuarantine(pathname)) return <QuarantineStrip />;
+  if (isGarage(pathname)) return <GarageStrip />;
   return isSums(pathname) ? <SumsStrip /> : <StageStrip />;
 }
 
@@ -76,7 +78,7 @@ export function Frame({ me }: { me: Staff }) {
     { press: '/', does: 'Ask line', run: () => ask.current?.focus() },
     { press: '?', does: 'Keys and reading', run: () => open('keys') },
     { press: 'Shift+?', printed: '?', does: 'Keys and reading', run: () => open('keys') },
-    ...(inCatalogue || inQuarantine || isSums(pathname)
+    ...(inCatalogue || inQuarantine || isSums(pathname) || isGarage(pathname)
       ? []
       : [
           { press: '1', does: 'Engine stage', run: () => go('/counter/engine') },
@@ -88,6 +90,7 @@ export function Frame({ me }: { me: Staff }) {
     { press: ', c', printed: ', then c', does: 'Counter', run: () => void navigate(lastCounter()) },
     { press: ', k', printed: ', then k', does: 'Catalogue', run: () => go('/catalogue/engines') },
     { press: ', q', printed: ', then q', does: 'Quarantine', run: () => go('/quarantine/batches') },
+    { press: ', g', printed: ', then g', does: 'Garage book', run: () => go('/garage/vehicles') },
     { press: ', s', printed: ', then s', does: 'Sums', run: () => go('/sums/feelers') },
     { press: ', h', printed: ', then h', does: 'House rules', run: () => go('/house-rules') },
     { press: '=', does: 'Slips: begin, park, take up', run: () => open('slips') },

@@ -9,7 +9,7 @@ const ROOMS = [
   { name: 'Counter', key: 'c', to: '/counter/engine' },
   { name: 'Catalogue', key: 'k', to: '/catalogue/engines' },
   { name: 'Quarantine', key: 'q', to: '/quarantine/batches' },
-  { name: 'Garage book', key: 'g' },
+  { name: 'Garage book', key: 'g', to: '/garage/vehicles' },
   { name: 'Sums', key: 's', to: '/sums/feelers' },
   { name: 'Drill', key: 'd' },
   { name: 'House rules', key: 'h', to: '/house-rules' },
@@ -19,6 +19,8 @@ const ROOMS = [
 export const isCatalogue = (pathname: string): boolean => /^\/(catalogue|engines|parts\/[^/]+\/graph)/.test(pathname);
 
 export const isQuarantine = (pathname: string): boolean => pathname.startsWith('/quarantine');
+
+export const isGarage = (pathname: string): boolean => pathname.startsWith('/garage');
 
 export const isSums = (pathname: string): boolean => pathname.startsWith('/sums');
 
@@ -33,7 +35,9 @@ export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
         ? 'House rules'
         : isSums(pathname)
           ? 'Sums'
-          : 'Counter';
+          : isGarage(pathname)
+            ? 'Garage book'
+            : 'Counter';
   return (
     <Tooltip.Provider delayDuration={150}>
       <nav className="frame-rail" aria-label="Rooms">

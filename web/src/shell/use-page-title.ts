@@ -14,6 +14,8 @@ const TITLES: readonly (readonly [start: string, title: string])[] = [
   ['/catalogue', 'Catalogue'],
   ['/quarantine/receiving', 'Deliveries'],
   ['/quarantine', 'Quarantine'],
+  ['/garage/due', 'Due'],
+  ['/garage', 'Garage book'],
   ['/house-rules', 'House rules'],
   ['/sums/feelers', 'Feelers'],
   ['/sums/spark', 'Spark demand'],

@@ -17,6 +17,7 @@ import { useSettings } from '../settings/settings.ts';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { SlipDetails } from './slip-details.tsx';
 import { slipCall } from '../counter/slip-call.ts';
+import { SlipGarage, useRemember } from './slip-garage.tsx';
 import { SlipNotes } from './slip-notes.tsx';
 import { useSlipWrite, useUnsent } from '../counter/slip-outbox.ts';
 import { SlipSheets } from './slip-sheets.tsx';
@@ -44,6 +45,7 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
   const toSet = setUpMatters(slip, sayIn(useSettings().units));
   const nextOpen =
     first && slip.lines.length > 0 ? () => openMatter(first) : toSet[0] ? () => toSetUp(toSet[0]!.lineId) : undefined;
+  const remember = useRemember(slip);
   const { remove, stepBack, changeQuantity, prove } = useLineActs(slip, mine);
 
   useKeys(
@@ -55,6 +57,9 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
       { press: '[', does: inPane ? 'Back to the desk' : 'Into the slip’s lines', run: () => setInPane(!inPane) },
       ...(nextOpen ? [{ press: '.', does: 'The next open item', run: nextOpen }] : []),
       ...(mine ? collectKeys : []),
+      ...(remember
+        ? [{ press: 'Shift+R', printed: 'Shift r', does: 'Remember the vehicle in the garage book', run: remember }]
+        : []),
     ],
     { yields: true },
   );
@@ -108,6 +113,7 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
         </p>
       )}
       <SlipDetails slip={slip} disabled={!mine} />
+      <SlipGarage slip={slip} remember={mine || isFinal(slip.state) ? remember : undefined} />
       <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="group" aria-label="Lines and notes of the slip">
         {slip.lines.length === 0 && (
           <p className="px-3 py-2 text-soft">Nothing on it yet. In the tray, Enter puts the row down.</p>

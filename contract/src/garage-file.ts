@@ -1,0 +1,44 @@
+import { z } from 'zod';
+
+const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/);
+
+/** A shop's garage book: how vehicles and machines that it has known for years come in. */
+export const GarageFile = z.object({
+  customers: z.array(
+    z.object({
+      name: z.string().min(1),
+      phone: z.string().default(''),
+      accountRef: z.string().default(''),
+      isTrade: z.boolean().default(false),
+    }),
+  ),
+  vehicles: z.array(
+    z.object({
+      /** Name of the customer; none for a vehicle of nobody known. */
+      customer: z.string().nullable(),
+      called: z.string().min(1),
+      plate: z.string().default(''),
+      serial: z.string().default(''),
+      engineId: z.string(),
+      build: z.string().nullable().default(null),
+      duty: z.string().default(''),
+      modified: z.string().default(''),
+      /** km or hours a day, as somebody said. */
+      perDay: z.number().nullable().default(null),
+      months: z.array(z.number().int()).optional(),
+      readings: z.array(z.object({ on: day, served: z.number() })),
+      /** Fitted before, and not on a slip of this counter. */
+      fitted: z.array(
+        z.object({
+          number: z.string(),
+          quantity: z.number().int().positive(),
+          on: day.nullable(),
+          served: z.number().nullable(),
+          how: z.enum(['known', 'said']),
+        }),
+      ),
+      declined: z.array(z.object({ says: z.string(), priceMinor: z.number().int().nullable(), on: day })).default([]),
+    }),
+  ),
+});
+export type GarageFile = z.input<typeof GarageFile>;

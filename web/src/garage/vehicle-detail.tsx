@@ -1,0 +1,361 @@
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { GarageVehicle } from '@brackenfell/contract/garage';
+import { sayIn, type Say } from '@brackenfell/core/fitment/say';
+import { sayRun } from '@brackenfell/core/garage/say-due';
+import { printDate } from '@brackenfell/core/words/moments';
+import { printPrice } from '@brackenfell/core/words/money';
+import { Key } from '../controls/key.tsx';
+import { Mark } from '../controls/mark.tsx';
+import { nameNewSlip, useSlipWrite } from '../counter/slip-outbox.ts';
+import { slipCall } from '../counter/slip-call.ts';
+import { useKeys } from '../keys/keys.ts';
+import { useSession } from '../session/use-session.ts';
+import { useSettings } from '../settings/settings.ts';
+import { printDocket } from '../counter/print-docket.ts';
+import { call } from '../wire/call.ts';
+import { DeclinedDialog } from './declined-dialog.tsx';
+import { dueMark, dueWhen } from './due-words.ts';
+import { FittedDialog } from './fitted-dialog.tsx';
+import { HistoryChart } from './history-chart.tsx';
+import { MendDialog } from './mend-dialog.tsx';
+import { EraseDialog, MergeDialog } from './person-dialogs.tsx';
+import { ReadingDialog } from './reading-dialog.tsx';
+import { useGarageWrite } from './use-garage.ts';
+
+type Sheet = 'reading' | 'fitted' | 'declined' | 'mend' | 'erase' | 'merge';
+
+/** One vehicle: what sat where, what is due and why, what was declined, and all that is remembered of it. */
+export function VehicleDetail({ vehicle }: { readonly vehicle: GarageVehicle }) {
+  const { data: me } = useSession();
+  const { units } = useSettings();
+  const say = sayIn(units);
+  const [sheet, open] = useState<Sheet>();
+  const navigate = useNavigate();
+  const write = useSlipWrite();
+  const { customer } = vehicle;
+  const isSupervisor = me?.role === 'supervisor';
+  const begin = () => {
+    const name = nameNewSlip();
+    write.mutate(
+      slipCall('createSlip', { body: { garageVehicleId: vehicle.vehicleId } }, `new slip for ${vehicle.called}`),
+      {},
+      name,
+    );
+    const engine = vehicle.engineId ? `&engine=${vehicle.engineId}` : '';
+    void navigate(`/counter/${vehicle.engineId ? 'parts' : 'engine'}?slip=${name}${engine}`);
+  };
+  const exportAll = () => window.open(`/api/garage/customers/${customer!.customerId}/export`, '_blank', 'noopener');
+  useKeys('Vehicle', [
+    { press: 'b', does: 'Begin a slip for it', run: begin },
+    { press: 'm', does: 'Write down what it has run', run: () => open('reading') },
+    { press: 'a', does: 'Write down what sits in it', run: () => open('fitted') },
+    { press: 'd', does: 'Keep advice that was declined', run: () => open('declined') },
+    { press: 'e', does: 'Mend what is remembered', run: () => open('mend') },
+    ...(customer && me?.role !== 'starter'
+      ? [{ press: 'w', does: 'The customer is in the book twice', run: () => open('merge') }]
+      : []),
+    ...(customer && isSupervisor
+      ? [
+          { press: 'x', does: 'All that is kept of the customer, as data', run: exportAll },
+          { press: 'r', does: 'Erase the customer', run: () => open('erase') },
+        ]
+      : []),
+  ]);
+  const close = () => open(undefined);
+  const [first] = vehicle.dues;
+  return (
+    <main className="desk-main" aria-label="Vehicle">
+      <header className="set-up-head">
+        <Mark kind={dueMark(first ?? null)} rem={1.25} />
+        <h1 className="text-head font-semibold">{vehicle.called}</h1>
+        <span className="min-w-0 flex-1 text-soft">
+          {[vehicle.engine ?? 'no engine yet', vehicle.build, vehicle.plate].filter(Boolean).join(', ')}.{' '}
+          {vehicle.servedNow
+            ? `${vehicle.servedNow.isEstimate ? 'About ' : ''}${sayRun(vehicle.servedNow.served, vehicle.countsIn, say)}${vehicle.servedNow.isEstimate ? ', reckoned' : ''}.`
+            : 'Never read.'}
+        </span>
+        <button type="button" className="button-plain" onClick={() => open('reading')}>
+          New reading <Key>m</Key>
+        </button>
+        <button type="button" className="button-act" onClick={begin}>
+          Begin a slip <Key>b</Key>
+        </button>
+      </header>
+      <div className="set-up-panels" tabIndex={0} role="region" aria-label="History, dues and what is remembered">
+        <div className="grid content-start">
+          <section aria-label="History and wear" className="set-up-panel">
+            <h2 className="text-lead font-semibold">History and wear</h2>
+            <HistoryChart vehicle={vehicle} say={say} />
+          </section>
+          <Dues vehicle={vehicle} />
+          <Fitted vehicle={vehicle} say={say} onAdd={() => open('fitted')} />
+        </div>
+        <div className="grid content-start">
+          <Declined vehicle={vehicle} onAdd={() => open('declined')} />
+          <Remembered vehicle={vehicle} say={say} onMend={() => open('mend')} />
+          <Readings vehicle={vehicle} say={say} />
+          <Slips vehicle={vehicle} />
+          {customer && (
+            <section aria-label="The person" className="set-up-panel">
+              <h2 className="text-lead font-semibold">The person</h2>
+              <div className="flex flex-wrap gap-2">
+                {me?.role !== 'starter' && (
+                  <button type="button" className="button-plain" onClick={() => open('merge')}>
+                    Twice in the book <Key>w</Key>
+                  </button>
+                )}
+                {isSupervisor ? (
+                  <>
+                    <button type="button" className="button-plain" onClick={exportAll}>
+                      Export as data <Key>x</Key>
+                    </button>
+                    <button type="button" className="button-plain" onClick={() => open('erase')}>
+                      Erase the person <Key>r</Key>
+                    </button>
+                  </>
+                ) : (
+                  <span className="text-soft">Export and erasure are a supervisor’s.</span>
+                )}
+              </div>
+            </section>
+          )}
+        </div>
+      </div>
+      {sheet === 'reading' && <ReadingDialog vehicle={vehicle} onClose={close} />}
+      {sheet === 'fitted' && <FittedDialog vehicle={vehicle} onClose={close} />}
+      {sheet === 'declined' && <DeclinedDialog vehicle={vehicle} onClose={close} />}
+      {sheet === 'mend' && <MendDialog vehicle={vehicle} onClose={close} />}
+      {sheet === 'erase' && customer && <EraseDialog customer={customer} onClose={close} />}
+      {sheet === 'merge' && customer && (
+        <MergeDialog customer={customer} vehicleId={vehicle.vehicleId} onClose={close} />
+      )}
+    </main>
+  );
+}
+
+function Dues({ vehicle }: { readonly vehicle: GarageVehicle }) {
+  const { units } = useSettings();
+  return (
+    <section aria-label="Due" className="set-up-panel">
+      <h2 className="text-lead font-semibold">Due</h2>
+      {vehicle.dues.length === 0 && (
+        <p className="text-soft">Nothing that sits in it has an end that anybody states.</p>
+      )}
+      <ul>
+        {vehicle.dues.map((due) => (
+          <li key={due.fittedId} className="grid grid-cols-[0.75rem_1fr] gap-x-2 border-t border-hair py-0.5">
+            <span className="pt-0.5">
+              <Mark kind={dueMark(due)} label={due.isPast ? 'Due now' : 'To come'} />
+            </span>
+            <span>
+              <b className="font-semibold">{due.what}</b> <span className="num">{dueWhen(due, units)}</span>
+              <span className="block text-soft">{due.because}</span>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+interface PartProps {
+  readonly vehicle: GarageVehicle;
+  readonly say: Say;
+}
+
+function Fitted({ vehicle, say, onAdd }: PartProps & { readonly onAdd: () => void }) {
+  const write = useGarageWrite();
+  return (
+    <section aria-label="What sat where" className="set-up-panel">
+      <h2 className="flex items-baseline justify-between">
+        <b className="text-lead font-semibold">What sat where</b>
+        <button type="button" className="button-quiet" onClick={onAdd}>
+          Add a record <Key>a</Key>
+        </button>
+      </h2>
+      {vehicle.fitted.length === 0 && (
+        <p className="text-soft">Nothing is written down yet. What a slip sells to it is, by itself.</p>
+      )}
+      <ul>
+        {[...vehicle.fitted].reverse().map((record) => (
+          <li key={record.fittedId} className="border-t border-hair py-0.5">
+            <span className={record.isCurrent ? 'font-semibold' : ''}>
+              {record.quantity} × <span className="num">{record.printed}</span>
+            </span>{' '}
+            {record.places.length > 0 && <span>at {record.places.join(', ')}</span>}{' '}
+            <span className="text-soft">
+              {record.on ? printDate(record.on) : 'nobody knows when'}
+              {record.served === null ? '' : `, ${sayRun(record.served, vehicle.countsIn, say)}`}
+              {record.how === 'said' ? ', only said' : ''}
+              {record.batch ? `, batch ${record.batch}` : ''}; {record.by}
+            </span>
+            {record.slip && (
+              <>
+                {' '}
+                <Link className="underline" to={`/slips/${record.slip.slipId}`}>
+                  slip {printDocket(record.slip.docket)}
+                </Link>
+              </>
+            )}
+            {record.gaps.length > 0 && (
+              <span className="block">
+                Gap {record.gaps.map(({ place, gapMm }) => `${place}: ${say.quantity('gap', gapMm)}`).join(', ')}
+              </span>
+            )}
+            {record.torque && record.isCurrent && <span className="block text-soft">Tightened {record.torque}</span>}
+            {!record.slip && (
+              <button
+                type="button"
+                className="button-quiet"
+                onClick={() =>
+                  write.mutate(() =>
+                    call('withdrawFittedRecord', {
+                      params: { vehicleId: vehicle.vehicleId, fittedId: record.fittedId },
+                      body: {},
+                    }),
+                  )
+                }
+              >
+                Take it back
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Declined({ vehicle, onAdd }: { readonly vehicle: GarageVehicle; readonly onAdd: () => void }) {
+  return (
+    <section aria-label="Advice declined" className="set-up-panel">
+      <h2 className="flex items-baseline justify-between">
+        <b className="text-lead font-semibold">Advice declined</b>
+        <button type="button" className="button-quiet" onClick={onAdd}>
+          Keep one <Key>d</Key>
+        </button>
+      </h2>
+      {vehicle.declined.length === 0 && <p className="text-soft">None. What is kept here is raised once, next time.</p>}
+      <ul>
+        {vehicle.declined.map((advice) => (
+          <li key={advice.declinedId} className="border-t border-hair py-0.5">
+            <span className="flex justify-between gap-2">
+              <span className={advice.raised ? 'text-soft' : 'font-semibold'}>{advice.says}</span>
+              {advice.priceMinor !== null && <span className="num">{printPrice(advice.priceMinor)}</span>}
+            </span>
+            <span className="block text-soft">
+              {printDate(advice.at)}, {advice.by}.{' '}
+              {advice.raised
+                ? `Raised ${printDate(advice.raised.at)}, ${advice.raised.taken ? 'taken' : 'declined again'}: closed.`
+                : 'To be raised once, on its next slip.'}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Remembered({ vehicle, say, onMend }: PartProps & { readonly onMend: () => void }) {
+  const { customer, months } = vehicle;
+  const rows = [
+    ['Customer', customer && [customer.name, customer.isTrade ? 'in the trade' : ''].filter(Boolean).join(', ')],
+    ['Phone', customer?.phone],
+    ['Account', customer?.accountRef],
+    ['Plate', vehicle.plate],
+    ['Serial', vehicle.serial],
+    ['Engine', [vehicle.engine, vehicle.build].filter(Boolean).join(', ')],
+    ['Changed', vehicle.modified],
+    [
+      'Use',
+      vehicle.usePerDay === null
+        ? 'nobody knows'
+        : `${sayRun(vehicle.usePerDay, vehicle.countsIn, say)} a day, ${months.length === 12 ? 'all year' : `${months.length} months`}`,
+    ],
+  ] as const;
+  return (
+    <section aria-label="Remembered" className="set-up-panel">
+      <h2 className="flex items-baseline justify-between">
+        <b className="text-lead font-semibold">Remembered</b>
+        <button type="button" className="button-quiet" onClick={onMend}>
+          Mend <Key>e</Key>
+        </button>
+      </h2>
+      <dl className="grid grid-cols-[5rem_1fr] gap-x-2">
+        {rows.map(([label, value]) =>
+          value ? (
+            <div key={label} className="contents">
+              <dt className="text-slate">{label}</dt>
+              <dd className="min-w-0 [overflow-wrap:anywhere]">{value}</dd>
+            </div>
+          ) : null,
+        )}
+      </dl>
+    </section>
+  );
+}
+
+function Readings({ vehicle, say }: PartProps) {
+  const write = useGarageWrite();
+  return (
+    <section aria-label="Readings" className="set-up-panel">
+      <h2 className="text-lead font-semibold">Readings</h2>
+      {vehicle.readings.length === 0 && (
+        <p className="text-soft">Never read. Two, a month apart, say how it is used.</p>
+      )}
+      <ul>
+        {[...vehicle.readings].reverse().map((reading) => (
+          <li key={reading.readingId} className="flex flex-wrap items-baseline gap-x-2 border-t border-hair">
+            <b className="num font-semibold">{sayRun(reading.served, vehicle.countsIn, say)}</b>
+            <span className="flex-1 text-soft">
+              {printDate(reading.on)}, {reading.how === 'said' ? 'said to ' : ''}
+              {reading.by}
+            </span>
+            <button
+              type="button"
+              className="button-quiet"
+              aria-label={`Take back ${sayRun(reading.served, vehicle.countsIn, say)}`}
+              onClick={() =>
+                write.mutate(() =>
+                  call('withdrawServedReading', {
+                    params: { vehicleId: vehicle.vehicleId, readingId: reading.readingId },
+                    body: {},
+                  }),
+                )
+              }
+            >
+              Take it back
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Slips({ vehicle }: { readonly vehicle: GarageVehicle }) {
+  return (
+    <section aria-label="Its slips" className="set-up-panel">
+      <h2 className="text-lead font-semibold">Its slips</h2>
+      {vehicle.slips.length === 0 && <p className="text-soft">None yet.</p>}
+      <ul>
+        {vehicle.slips.map((slip) => (
+          <li key={slip.slipId} className="border-t border-hair">
+            <Link className="num underline" to={`/slips/${slip.slipId}`}>
+              {printDocket(slip.docket)}
+            </Link>{' '}
+            <span className="text-soft">
+              {slip.state}, {printDate(slip.at)} {slip.cameFor}
+            </span>
+          </li>
+        ))}
+        {vehicle.found.map((found) => (
+          <li key={`${found.slipId} ${found.says}`} className="text-soft">
+            {found.says}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
