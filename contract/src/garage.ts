@@ -60,7 +60,9 @@ export const FittedRecord = z.object({
   quantity: z.number().int(),
   places: z.array(z.string()),
   on: z.string().nullable(),
+  /** What it had run then: as read, or reckoned for that day from its readings. */
   served: z.number().nullable(),
+  isReckoned: z.boolean(),
   how: z.enum(HISTORY_HOWS),
   by: z.string(),
   slip: z.object({ slipId: Id, docket: z.number().int() }).nullable(),

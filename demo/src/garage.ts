@@ -49,10 +49,10 @@ const FLEET: readonly Row[] = [
   ['Cawdle Minibus Co-operative', 'bus 3', 'CW-2103', 'dunmarrow-hf22', 88, 141_500, 'KN 812T-61NR', 4],
   ['Cawdle Minibus Co-operative', 'bus 7', 'CW-2107', 'skerrow-sc20', 110, 88_400, 'KN 419G-63DR', 4],
   ['Cawdle Minibus Co-operative', 'bus 9', 'CW-2109', 'ostrel-of16t', 104, 36_200, 'KN 226G-67KR', 4],
-  ['Windle Quarry', 'generator 1', '', 'pellworth-pg66', 9, 4_120, 'KN 417T-59IR', 8, { serial: 'PG-66-0417' }],
-  ['Windle Quarry', 'generator 2', '', 'pellworth-pg66', 8, 3_050, 'IVX-E17V-J06', 8, { serial: 'PG-66-0419' }],
-  ['Windle Quarry', 'generator 3', '', 'pellworth-pg66', 6, 980, 'KN 417T-59IR', 8, { serial: 'PG-66-0522' }],
-  ['Windle Quarry', 'drain pump', '', 'pellworth-pp20', 3, 610, 'HB/9/55.C1', 1],
+  ['Windle Quarry', 'generator 1', '', 'pellworth-pg66', 6.1, 4_120, 'KN 417T-59IR', 8, { serial: 'PG-66-0417' }],
+  ['Windle Quarry', 'generator 2', '', 'pellworth-pg66', 5.4, 3_050, 'IVX-E17V-J06', 8, { serial: 'PG-66-0419' }],
+  ['Windle Quarry', 'generator 3', '', 'pellworth-pg66', 0.9, 980, 'KN 417T-59IR', 8, { serial: 'PG-66-0522' }],
+  ['Windle Quarry', 'drain pump', '', 'pellworth-pp20', 0.4, 610, 'HB/9/55.C1', 1],
   ['Ling Moor Farm', 'standby set', '', 'pellworth-pg66', 1, 840, 'KN 417T-59IR', 8],
   ['Ling Moor Farm', 'trash pump', '', 'pellworth-pp20', 1, 320, 'HB/9/55.C1', 2, { months: [10, 11, 12, 1, 2, 3] }],
   ['Ling Moor Farm', 'Hefter pick-up', 'CW-3305', 'dunmarrow-hf22', 34, 96_400, 'TS 500 410', 4],
@@ -88,10 +88,10 @@ const FLEET: readonly Row[] = [
   ['Moor Rail Trust', 'trolley 1', '', 'dunmarrow-dd70', 12, 3_900, 'KN 412G-59N', 2, { months: SUMMER }],
   ['Moor Rail Trust', 'trolley 2', '', 'dunmarrow-dd70', 11, 2_700, 'KN 412G-59N', 2, { months: SUMMER }],
   ['Moor Rail Trust', 'works lorry', 'CW-6602', 'dunmarrow-h6', 9, 71_800, 'KN 417G-59NR', 6],
-  ['Cawdle Lawn and Park', 'mower van', 'CW-7701', 'thrushgill-tn17', 46, 39_900, 'KN 419G-61NR', 4],
+  ['Cawdle Lawn and Park', 'mower van', 'CW-7701', 'thrushgill-tn17', 31, 39_900, 'KN 419G-61NR', 4],
   ['Cawdle Lawn and Park', 'water cart', 'CW-7702', 'dunmarrow-hf22', 28, 83_200, 'KN 812T-61NR', 4],
-  ['Cawdle Lawn and Park', 'pump 1', '', 'pellworth-pp20', 2, 410, 'HB/9/55.C1', 1, { months: SUMMER }],
-  ['Cawdle Lawn and Park', 'pump 2', '', 'pellworth-pp20', 2, 385, 'HB/9/55.C1', 1, { months: SUMMER }],
+  ['Cawdle Lawn and Park', 'pump 1', '', 'pellworth-pp20', 0.3, 410, 'HB/9/55.C1', 1, { months: SUMMER }],
+  ['Cawdle Lawn and Park', 'pump 2', '', 'pellworth-pp20', 0.2, 385, 'HB/9/55.C1', 1, { months: SUMMER }],
 ];
 
 /** Cars of people who come now and then. */
@@ -117,7 +117,7 @@ const PRIVATE: readonly Row[] = [
 const NEW_HERE: readonly Row[] = [
   ['Ling Moor Farm', 'stock lorry', 'CW-3320', 'dunmarrow-h6', 15, 140_200, 'KN 417G-59NR', 6],
   ['Fellside Rescue', 'quad carrier', 'CW-4410', 'skerrow-tl24', 48, 31_000, 'KN 438G-61DR', 4],
-  ['Cawdle Minibus Co-operative', 'bus 11', 'CW-2111', 'ostrel-of16t', 99, 8_400, 'KN 226G-67KR', 4],
+  ['Cawdle Minibus Co-operative', 'bus 11', 'CW-2111', 'ostrel-of16t', 61, 8_400, 'KN 226G-67KR', 4],
   ['Windle Quarry', 'site van', 'CW-8801', 'thrushgill-tn17', 37, 62_700, 'KN 419G-61NR', 4],
   ['Windle Quarry', 'manager’s car', 'CW-8802', 'aldersyke-as22', 55, 48_300, 'KN 426G-63IR', 4],
   ['Cawdle Lawn and Park', 'spare set', '', 'pellworth-pg66', 1, 290, 'KN 417T-59IR', 8],

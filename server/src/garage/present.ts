@@ -100,7 +100,8 @@ export function garageLine(known: Known, today: string): GarageLine {
   };
 }
 
-function fittedView(row: FittedRow, current: ReadonlySet<string>): FittedRecord {
+function fittedView(row: FittedRow, current: ReadonlySet<string>, { readings, use }: Known): FittedRecord {
+  const then = row.on_day === null ? undefined : servedBy(readings, use, row.on_day);
   const [figures] = row.set_up ?? [];
   const say = sayIn('both');
   return {
@@ -112,7 +113,8 @@ function fittedView(row: FittedRow, current: ReadonlySet<string>): FittedRecord 
     quantity: row.quantity,
     places: row.places,
     on: row.on_day,
-    served: row.served,
+    served: row.served ?? (then ? Math.round(then.served) : null),
+    isReckoned: row.served === null && (then?.isEstimate ?? false),
     how: row.how,
     by: row.by,
     slip: row.slip_id === null ? null : { slipId: row.slip_id, docket: row.docket! },
@@ -126,9 +128,9 @@ function fittedView(row: FittedRow, current: ReadonlySet<string>): FittedRecord 
   };
 }
 
-export const fittedOf = ({ fitted }: Known): FittedRecord[] => {
-  const current = currentOf(fitted);
-  return fitted.map((row) => fittedView(row, current));
+export const fittedOf = (known: Known): FittedRecord[] => {
+  const current = currentOf(known.fitted);
+  return known.fitted.map((row) => fittedView(row, current, known));
 };
 
 export const servedNow = ({ readings, use }: Known, today: string): GarageVehicle['servedNow'] =>

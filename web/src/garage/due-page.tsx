@@ -75,11 +75,11 @@ export function DuePage() {
                         <Mark kind={dueMark(due)} label={due.isPast ? 'Now' : 'To come'} />
                       </span>
                       <Link className="underline" to={`/garage/vehicles/${due.vehicleId}`}>
-                        {due.called} <span className="num">{due.plate}</span>
+                        {due.called} <span className="num whitespace-nowrap">{due.plate}</span>
                       </Link>
                     </span>
                   </th>
-                  <td className="num pr-3">{due.what}</td>
+                  <td className="num pr-3 whitespace-nowrap">{due.what}</td>
                   <td className="pr-3">{dueWhen(due, units)}</td>
                   <td className="pr-3 text-soft">{due.because}</td>
                   <td>

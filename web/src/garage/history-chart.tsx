@@ -42,11 +42,12 @@ export function HistoryChart({ vehicle, say }: { readonly vehicle: GarageVehicle
   const x = scaleLinear([from, far], [LEFT, Math.max(LEFT + 60, widthPx - RIGHT)]);
   const run = (served: number) => sayRun(served, countsIn, say);
   const rows = [...new Map(placed.map((record) => [`${record.partKind} ${record.places.join()}`, record])).values()];
-  const gapTop = rows.length * ROW + 42;
+  const gapTop = rows.length * ROW + 54;
   const plugs = placed.filter(({ partKind }) => partKind === 'plug');
   const current = plugs.find(({ isCurrent }) => isCurrent);
   const asked = current?.askedMm ?? null;
   const set = current && gapOf(current);
+  const before = plugs.flatMap((record) => (record === current ? [] : (gapOf(record) ?? [])));
   const dueAt = ends[0];
   const grown =
     set && growthMm !== null && dueAt !== undefined
@@ -73,7 +74,7 @@ export function HistoryChart({ vehicle, say }: { readonly vehicle: GarageVehicle
           const same = placed.filter(
             (record) => record.partKind === row.partKind && record.places.join() === row.places.join(),
           );
-          const top = 22 + i * ROW;
+          const top = 34 + i * ROW;
           return (
             <g key={`${row.partKind} ${row.places.join()}`}>
               <text x={0} y={top + 13} className="fill-peat text-xs">
@@ -106,15 +107,15 @@ export function HistoryChart({ vehicle, say }: { readonly vehicle: GarageVehicle
         })}
         {dueAt !== undefined && (
           <>
-            <path d={`M${x(dueAt)} 16V${axisY}`} className="stroke-peat" strokeDasharray="2 3" />
+            <path d={`M${x(dueAt)} 14V${axisY}`} className="stroke-peat" strokeDasharray="2 3" />
             <text x={x(dueAt)} y={11} textAnchor="end" className="fill-peat text-xs">
               due {run(dueAt)}
             </text>
           </>
         )}
-        <path d={`M${x(now)} 16V${axisY}`} className="stroke-bracken" strokeWidth={2} />
-        <text x={x(now)} y={11} textAnchor={x(now) > widthPx * 0.55 ? 'end' : 'start'} className="fill-bracken text-xs">
-          {dueAt !== undefined && Math.abs(x(now) - x(dueAt)) < 150 ? 'now' : `now ${run(now)}`}
+        <path d={`M${x(now)} 28V${axisY}`} className="stroke-bracken" strokeWidth={2} />
+        <text x={x(now)} y={24} textAnchor={x(now) > widthPx * 0.55 ? 'end' : 'start'} className="fill-bracken text-xs">
+          now {run(now)}
         </text>
         {hasGaps && (
           <g>
@@ -135,6 +136,14 @@ export function HistoryChart({ vehicle, say }: { readonly vehicle: GarageVehicle
             <text x={LEFT + 4} y={y(wornMm!) - 4} className="fill-madder text-xs">
               worn out at {say.quantity('gap', wornMm!)}
             </text>
+            {before.map((point) => (
+              <path
+                key={point.served}
+                d={`M${x(point.served)} ${y(point.lowMm) + 1}V${y(point.highMm) - 1}`}
+                className="stroke-slate"
+                strokeWidth={3}
+              />
+            ))}
             {set && (
               <>
                 {grown && (
@@ -163,11 +172,13 @@ export function HistoryChart({ vehicle, say }: { readonly vehicle: GarageVehicle
         )}
         <path d={`M${LEFT} ${axisY}H${widthPx - RIGHT}`} className="stroke-slate" />
         {hasGaps &&
-          x.ticks(4).map((served) => (
-            <text key={served} x={x(served)} y={axisY + 16} textAnchor="middle" className="num fill-peat text-xs">
-              {run(served)}
-            </text>
-          ))}
+          x.ticks(4).map((served) =>
+            x(served) < LEFT + 24 || x(served) > widthPx - 36 ? null : (
+              <text key={served} x={x(served)} y={axisY + 16} textAnchor="middle" className="num fill-peat text-xs">
+                {run(served)}
+              </text>
+            ),
+          )}
       </svg>
       <p className="text-xs text-soft">
         {hasGaps

@@ -186,7 +186,9 @@ function Fitted({ vehicle, say, onAdd }: PartProps & { readonly onAdd: () => voi
             {record.places.length > 0 && <span>at {record.places.join(', ')}</span>}{' '}
             <span className="text-soft">
               {record.on ? printDate(record.on) : 'nobody knows when'}
-              {record.served === null ? '' : `, ${sayRun(record.served, vehicle.countsIn, say)}`}
+              {record.served === null
+                ? ''
+                : `, ${record.isReckoned ? 'about ' : ''}${sayRun(record.served, vehicle.countsIn, say)}`}
               {record.how === 'said' ? ', only said' : ''}
               {record.batch ? `, batch ${record.batch}` : ''}; {record.by}
             </span>

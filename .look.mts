@@ -1,0 +1,21 @@
+import { chromium } from '@playwright/test';
+import { CHROMIUM_LAUNCH } from '@brackenfell/scripts/debian';
+const [,, theme = 'chalk', out = '/tmp/look/a.png', path = '/garage/vehicles', w='1280', h='800', ...keys] = process.argv;
+const browser = await chromium.launch(CHROMIUM_LAUNCH);
+const context = await browser.newContext({ viewport: { width: Number(w), height: Number(h) } });
+await context.addInitScript((name) => localStorage.setItem('brackenfell.settings', JSON.stringify({ theme: name })), theme);
+const page = await context.newPage();
+page.on('console', (m) => m.type() === 'error' && console.log('console', m.text()));
+page.on('pageerror', (e) => console.log('error', e.message));
+await page.goto('http://127.0.0.1:8417');
+await page.getByLabel('Name').fill(process.env.WHO ?? 'Isolde');
+await page.getByLabel('Password').fill(process.env.PASS ?? 'three-tarns-at-dawn');
+await page.keyboard.press('Enter');
+await page.getByRole('listbox', { name: 'Engines left' }).waitFor();
+await page.goto('http://127.0.0.1:8417' + path);
+await page.waitForTimeout(1500);
+for (const key of keys) { if (key.startsWith('type:')) await page.keyboard.type(key.slice(5), { delay: 45 }); else if (key.startsWith('wait:')) await page.waitForTimeout(Number(key.slice(5))); else await page.keyboard.press(key); await page.waitForTimeout(250); }
+await page.waitForTimeout(500);
+await page.screenshot({ path: out });
+console.log(page.url());
+await browser.close();
