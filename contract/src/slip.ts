@@ -133,6 +133,12 @@ export const Slip = z
     holder: z.string().nullable(),
     holderId: Id.nullable(),
     endReason: z.enum(END_REASONS).nullable(),
+    /** Last day its prices, or its goods, are held. */
+    heldUntil: z.string().nullable(),
+    /** That day is past: it is taken up again, and a quote priced anew. */
+    isOver: z.boolean(),
+    /** Slips that share its job: what it was split from, and what was split from it. */
+    linked: z.array(z.object({ slipId: Id, docket: z.number().int(), state: z.enum(SLIP_STATES) })),
     lines: z.array(SlipLine),
     /** Everything that keeps it from being collected; empty when it may be. */
     open: z.array(OpenMatter),
@@ -178,6 +184,8 @@ export const SlipSummary = z
     engine: z.string().nullable(),
     holder: z.string().nullable(),
     lines: z.number().int(),
+    /** What it waits for, in words. */
+    waitsFor: z.string(),
     updatedAt: z.string(),
   })
   .meta({ id: 'SlipSummary' });
@@ -205,9 +213,23 @@ const details = {
 };
 
 export const listSlips = endpoint('listSlips', {
-  summary: 'Slips by state, latest first.',
+  summary: 'Slips by state, by what they are about, or of a day; latest first.',
   roles: EVERYONE,
-  query: z.object({ state: z.enum(SLIP_STATES).optional() }),
+  query: z.object({
+    /** Several, apart by commas. */
+    states: z
+      .string()
+      .transform((text) => text.split(','))
+      .pipe(z.array(z.enum(SLIP_STATES)))
+      .optional(),
+    /** In its number, customer, phone, vehicle, or the number of a part on it. */
+    q: line(80).optional(),
+    /** Changed on that day. */
+    day: z
+      .string()
+      .regex(/^\d{4}-\d{2}-\d{2}$/, 'must be a day, YYYY-MM-DD')
+      .optional(),
+  }),
   response: z.object({ slips: z.array(SlipSummary) }),
 });
 
@@ -260,6 +282,37 @@ export const collectSlip = endpoint('collectSlip', {
   roles: COUNTER,
   params: slipId,
   body: z.object({ version }).strict(),
+  response: Slip,
+  idempotent: true,
+});
+
+const moved = (name: 'quoteSlip' | 'orderSlip' | 'readySlip', summary: string) =>
+  endpoint(name, {
+    summary,
+    roles: COUNTER,
+    params: slipId,
+    body: z.object({ version }).strict(),
+    response: Slip,
+    idempotent: true,
+  });
+export const quoteSlip = moved('quoteSlip', 'Give it as a quote: its prices are held for fourteen days.');
+export const orderSlip = moved('orderSlip', 'It waits for what is not here yet.');
+export const readySlip = moved(
+  'readySlip',
+  'Everything on it is picked and kept for fourteen days. Refused while anything is open.',
+);
+
+export const collectPart = endpoint('collectPart', {
+  summary: 'Some of it is collected; the rest goes to a linked slip that waits.',
+  roles: COUNTER,
+  params: slipId,
+  body: z
+    .object({
+      version,
+      /** What leaves the counter now; a line left out stays for later. */
+      lines: z.array(z.object({ lineId: Id, quantity: z.number().int().min(1).max(999) })).min(1),
+    })
+    .strict(),
   response: Slip,
   idempotent: true,
 });

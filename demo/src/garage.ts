@@ -1,5 +1,5 @@
 import type { GarageFile } from '@brackenfell/contract/garage-file';
-import { dayAfter, daysBetween } from '@brackenfell/core/garage/use';
+import { dayAfter, daysBetween } from '@brackenfell/core/words/calendar';
 import { pastSlips } from './proof/past-slips.ts';
 
 type Vehicle = GarageFile['vehicles'][number];

@@ -33,6 +33,7 @@ import { garageRoutes } from './garage/routes.ts';
 import { handOverRoutes } from './hand-over/routes.ts';
 import { setUpRoutes } from './set-up/routes.ts';
 import { gapRoutes } from './slip/gap-routes.ts';
+import { slipMoveRoutes } from './slip/move-routes.ts';
 import { slipNoteRoutes } from './slip/note-routes.ts';
 import { slipReadingRoutes } from './slip/reading-routes.ts';
 import { slipRoutes } from './slip/routes.ts';
@@ -113,6 +114,7 @@ export function createApp(context: Context): Express {
   handOverRoutes(app, context);
   partRoutes(app, context);
   slipRoutes(app, context);
+  slipMoveRoutes(app, context);
   slipNoteRoutes(app, context);
   dimensionRoutes(app, context);
   slipReadingRoutes(app, context);

@@ -1,7 +1,5 @@
-import { UTCDate } from '@date-fns/utc';
-import { addDays, differenceInCalendarDays, formatISO, parseISO } from 'date-fns';
 import type { CountsIn } from '../service-plan/running-hours.ts';
-import type { Day } from '../words/calendar.ts';
+import { dayAfter, daysBetween, type Day } from '../words/calendar.ts';
 
 /** What was read off a vehicle or machine: km, or running hours where it counts in those. */
 export interface ServedReading {
@@ -18,11 +16,7 @@ export interface Use {
 
 export const ALL_YEAR: readonly number[] = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
 
-const dateOf = (day: Day): UTCDate => new UTCDate(parseISO(`${day}T00:00:00Z`));
-const iso = (date: Date): Day => formatISO(date, { representation: 'date' });
 const monthOf = (day: Day): number => Number(day.slice(5, 7));
-export const daysBetween = (from: Day, to: Day): number => differenceInCalendarDays(dateOf(to), dateOf(from));
-export const dayAfter = (day: Day, days: number): Day => iso(addDays(dateOf(day), days));
 
 /** Days between two on which it runs at all; the first is not counted. */
 function daysRun(from: Day, to: Day, months: readonly number[]): number {

@@ -19,6 +19,8 @@ export interface LineStanding {
   readonly piecesToReturn: readonly number[];
   /** Pieces of the part that lie in a batch held in quarantine. */
   readonly heldOnShelf: number;
+  /** Pieces of it that are kept for other slips that are ready. */
+  readonly keptForOthers: number;
   /** All pieces of the part in the shop, held ones included. */
   readonly onHand: number;
 }
@@ -48,9 +50,13 @@ export interface OpenMatter {
 
 const batchName = (code: string): string => (code === '' ? 'its delivery' : `batch ${code}`);
 
-/** What may be sold of a part: what is in the shop less what is held. */
-export const freeOf = ({ onHand, heldOnShelf }: Pick<LineStanding, 'onHand' | 'heldOnShelf'>): number =>
-  Math.max(0, onHand - heldOnShelf);
+/** What may be sold of a part: what is in the shop less what is held, and less what is kept for others. */
+export const freeOf = ({
+  onHand,
+  heldOnShelf,
+  keptForOthers,
+}: Pick<LineStanding, 'onHand' | 'heldOnShelf' | 'keptForOthers'>): number =>
+  Math.max(0, onHand - heldOnShelf - keptForOthers);
 
 /** What is open on one line, gravest first. A customer's own part is told, never sold: nothing of it is open. */
 function matterOf(line: LineStanding, wanted: number, wantedOfBatch: number): OpenMatter[] {
@@ -91,10 +97,13 @@ function matterOf(line: LineStanding, wanted: number, wantedOfBatch: number): Op
         `The gap of ${counted(line.piecesToReturn.length, 'plug')} (number ${listed(line.piecesToReturn.map(String))}) cannot be brought into the range: put another in its place.`,
       ),
     );
-  const there = line.batch === null ? freeOf(line) : Math.max(0, line.batch.onHand);
+  const ofBatch = line.batch === null ? Infinity : Math.max(0, line.batch.onHand);
+  const there = line.batch === null || line.keptForOthers > 0 ? Math.min(ofBatch, freeOf(line)) : ofBatch;
   const asked = line.batch === null ? wanted : wantedOfBatch;
   if (asked > there) {
-    const where = line.batch === null ? 'free on the shelf' : `left of ${batchName(line.batch.code)}`;
+    const kept =
+      line.keptForOthers > 0 && line.batch === null ? `, ${line.keptForOthers} kept for slips that are ready` : '';
+    const where = line.batch === null ? `free on the shelf${kept}` : `left of ${batchName(line.batch.code)}`;
     found.push(
       matter('not-on-shelf', `${asked} asked, ${counted(there, 'is', 'are')} ${where}: sell fewer, or order the rest.`),
     );

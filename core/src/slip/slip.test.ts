@@ -17,6 +17,7 @@ const sound: LineStanding = {
   questions: [],
   batch: null,
   heldOnShelf: 0,
+  keptForOthers: 0,
   piecesToReturn: [],
   onHand: 4,
 };

@@ -1,4 +1,6 @@
-import { isFinal, mayBecome, SLIP_STATE_WORDS, type SlipState } from './slip-states.ts';
+import { printDate } from '../words/moments.ts';
+import type { Day } from '../words/calendar.ts';
+import { isFinal, isOver, mayBecome, SLIP_STATE_WORDS, type SlipState } from './slip-states.ts';
 
 /** Rules that decide a verdict are a supervisor's to settle otherwise; how a part is fitted, a specialist's too. */
 export const mayChooseOnSlip = (rule: { readonly decidesVerdict: boolean }, { role }: Asking): boolean =>
@@ -21,12 +23,12 @@ export const mayWrite = ({ state, holderId }: Held, { id }: Asking): boolean =>
   state === 'open' && (holderId === null || holderId === id);
 
 /**
- * Whether somebody may take a slip up. What is parked anybody at the counter takes up. An open one that a colleague holds is
+ * Whether somebody may take a slip up. What is parked, quoted, ordered or ready anybody at the counter takes up. An open one that a colleague holds is
  * taken over by a specialist or a supervisor; a new starter asks.
  */
 export function mayTakeOver({ state, holderId }: Held, { id, role }: Asking): boolean {
   if (isFinal(state)) return false;
-  return state === 'parked' || holderId === null || holderId === id || role !== 'starter';
+  return state !== 'open' || holderId === null || holderId === id || role !== 'starter';
 }
 
 /** A slip as whoever may not write on it is told of it. */
@@ -52,7 +54,7 @@ export function whyNotWrite(slip: HeldByName, asking: Asking): Hindrance | undef
   if (mayWrite(slip, asking)) return undefined;
   const final = whyNotChanged(slip);
   if (final) return final;
-  if (slip.state === 'parked') return notNow(`${standing(slip)}: take it up first.`);
+  if (slip.state !== 'open') return notNow(`${standing(slip)}: take it up first.`);
   return notNow(`${slip.holder ?? 'Somebody'} holds slip ${slip.docket}: take it over first.`);
 }
 
@@ -70,4 +72,27 @@ export function whyNotTakeOver(slip: HeldByName, asking: Asking): Hindrance | un
 export function whyNotEnd(slip: HeldByName, asking: Asking): Hindrance | undefined {
   if (!mayBecome(slip.state, 'ended')) return notNow(`${standing(slip)} and final.`);
   return slip.state === 'open' ? whyNotWrite(slip, asking) : whyNotTakeOver(slip, asking);
+}
+
+/** A slip as it matters whether its next step may be taken. */
+export interface HeldToADay extends HeldByName {
+  /** The last day its prices or its goods are held; null where neither is. */
+  readonly heldUntil: Day | null;
+}
+
+/**
+ * Why a slip may not be quoted, ordered, made ready or collected by somebody; undefined where it may. An open one is its
+ * holder's; what is quoted, ordered or ready anybody at the counter takes a step on, within its days.
+ */
+export function whyNotMove(slip: HeldToADay, asking: Asking, to: SlipState, today: Day): Hindrance | undefined {
+  if (slip.state === 'open') return whyNotWrite(slip, asking);
+  if (!mayBecome(slip.state, to))
+    return isFinal(slip.state) ? whyNotChanged(slip) : notNow(`${standing(slip)}: take it up first.`);
+  if (isOver(slip.heldUntil, today))
+    return notNow(
+      slip.state === 'quoted'
+        ? `The quote on slip ${slip.docket} held to ${printDate(slip.heldUntil!)}: take it up, and it is priced anew.`
+        : `Slip ${slip.docket} was kept to ${printDate(slip.heldUntil!)}: take it up, and look at it again.`,
+    );
+  return undefined;
 }

@@ -1,5 +1,14 @@
 import { UTCDate } from '@date-fns/utc';
-import { addDays, addMonths, formatISO, getDaysInMonth, getISOWeeksInYear, startOfISOWeek } from 'date-fns';
+import {
+  addDays,
+  addMonths,
+  differenceInCalendarDays,
+  formatISO,
+  getDaysInMonth,
+  getISOWeeksInYear,
+  parseISO,
+  startOfISOWeek,
+} from 'date-fns';
 
 /** A day as YYYY-MM-DD: days sort as they follow each other. Nothing here knows of a clock or a zone. */
 export type Day = string;
@@ -27,3 +36,10 @@ export function monthBefore(month: string): string {
   const [year = 0, number = 1] = month.split('-').map(Number);
   return iso(addMonths(new UTCDate(year, number - 1, 1), -1)).slice(0, 7);
 }
+
+const dateOf = (day: Day): UTCDate => new UTCDate(parseISO(`${day}T00:00:00Z`));
+
+/** Days from one day to another; less than nothing where it is earlier. */
+export const daysBetween = (from: Day, to: Day): number => differenceInCalendarDays(dateOf(to), dateOf(from));
+
+export const dayAfter = (day: Day, days: number): Day => iso(addDays(dateOf(day), days));

@@ -1,6 +1,6 @@
 import { createEvents, type DateArray } from 'ics';
 import { stringify } from 'csv-stringify/sync';
-import { dayAfter } from '@brackenfell/core/garage/use';
+import { dayAfter } from '@brackenfell/core/words/calendar';
 import type { DueLine } from '@brackenfell/contract/garage';
 
 const dateArray = (day: string): DateArray => day.split('-').map(Number) as unknown as DateArray;

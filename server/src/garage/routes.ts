@@ -1,5 +1,6 @@
 import type { Express } from 'express';
-import { dayAfter, oddReading, type OddReading } from '@brackenfell/core/garage/use';
+import { oddReading, type OddReading } from '@brackenfell/core/garage/use';
+import { dayAfter } from '@brackenfell/core/words/calendar';
 import { splitVehicle } from '@brackenfell/core/garage/plate';
 import { sayRun } from '@brackenfell/core/garage/say-due';
 import { sayIn } from '@brackenfell/core/fitment/say';
@@ -28,6 +29,7 @@ import {
 import { printDate } from '@brackenfell/core/words/moments';
 import { readPartRows } from '../catalogue/part-store.ts';
 import type { Context } from '../context/context.ts';
+import { today } from '../context/today.ts';
 import type { Database, Writing } from '../db/database.ts';
 import { rememberFitted } from '../garage-book/fit-store.ts';
 import {
@@ -61,12 +63,6 @@ import { gatherVehicle, readKnown } from './gather.ts';
 import { duesBy, garageLine } from './present.ts';
 import { pressingLine } from './order.ts';
 import { toldOf } from './told-of.ts';
-
-/** The day at the counter. The shop and its server stand in one zone. */
-const today = (): string => {
-  const now = new Date();
-  return [now.getFullYear(), now.getMonth() + 1, now.getDate()].map((n) => String(n).padStart(2, '0')).join('-');
-};
 
 /** A garage book of more vehicles than this is searched, not leafed through. */
 const MOST_VEHICLES = 500;

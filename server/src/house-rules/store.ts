@@ -1,6 +1,7 @@
 import { sql } from 'kysely';
 import { type RuleId } from '@brackenfell/core/house-rules/house-rules';
 import { type ConditionId } from '@brackenfell/core/house-rules/conditions';
+import { LIVE_STATES } from '@brackenfell/core/slip/slip-states';
 import type { Database, Writing } from '../db/database.ts';
 import type { LineReview } from '../db/tables/counter.ts';
 
@@ -23,12 +24,12 @@ export const lockRules = (trx: Writing) => sql`select pg_advisory_xact_lock(hash
 /** A sale older than this is not looked at again for a rule. */
 const REVIEW_DAYS = 90;
 
-/** Slips with an engine whose lines rest on the rules: open and parked ones, and what was sold of late. */
+/** Slips with an engine whose lines rest on the rules: those not done, and what was sold of late. */
 export async function slipsTouchedByRules(db: Database): Promise<string[]> {
   const { rows } = await sql<{ id: string }>`
     select s.id from slip s
      where s.engine_id is not null
-       and (s.state in ('open', 'parked') or s.state = 'collected' and s.updated_at > now() - make_interval(days => ${REVIEW_DAYS}))
+       and (s.state = any (${[...LIVE_STATES]}::text[]) or s.state = 'collected' and s.updated_at > now() - make_interval(days => ${REVIEW_DAYS}))
        and exists (select from slip_line l where l.slip_id = s.id and l.removed_at is null)
      order by s.id`.execute(db);
   return rows.map(({ id }) => id);

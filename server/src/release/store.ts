@@ -1,4 +1,5 @@
 import { sql } from 'kysely';
+import { LIVE_STATES } from '@brackenfell/core/slip/slip-states';
 import type { Database, Writing } from '../db/database.ts';
 import type { Finding } from '@brackenfell/contract/tray';
 
@@ -26,7 +27,7 @@ export async function readWaiting(db: Database): Promise<WaitingRow[]> {
     select s.id as slip_id, s.docket, s.version, l.id as line_id, s.customer, m.name || ' ' || e.code as engine, n.printed,
            pm.name as maker, l.quantity, j.reason, h.name as holder, j.findings, j.at
       from slip_line l
-      join slip s on s.id = l.slip_id and s.state in ('open', 'parked')
+      join slip s on s.id = l.slip_id and s.state = any (${[...LIVE_STATES]}::text[])
       join lateral (select * from judgement j where j.slip_line_id = l.id order by j.id desc limit 1) j on true
       join part p on p.id = l.part_id
       join maker pm on pm.id = p.maker_id

@@ -18,7 +18,7 @@ import type { JudgedCandidate, JudgedEngine } from '../tray/judge-plugs.ts';
 import { findingView } from '../tray/present.ts';
 import { readTogether } from '../db/together.ts';
 import { foundOf, layFound, type FoundHere } from '../reading/store.ts';
-import { type SlipRow } from './store.ts';
+import { reopenReady, type SlipRow } from './store.ts';
 import { addJudgement, changeLineRow, linesOf, type LineRow } from './line-store.ts';
 
 interface Asked {
@@ -156,5 +156,8 @@ export async function judgeLinesAgain(
       await changeLineRow(trx, line.id, { positions: [...candidate.servedAt] });
     }
   }
+  // What is told otherwise is not ready any more: it is looked at again before it is handed over.
+  if (slip.state === 'ready' && store !== 'none' && again.some(({ differs: isOther }) => isOther))
+    await reopenReady(trx, slip.id);
   return again;
 }

@@ -1,3 +1,4 @@
+import { LIVE_STATES } from '@brackenfell/core/slip/slip-states';
 import { HELD_STATES } from '@brackenfell/core/authenticity/batch-states';
 import { sql, type InferResult, type Insertable, type Updateable } from 'kysely';
 import { gapsOfLine } from './gap-store.ts';
@@ -59,6 +60,18 @@ export const linesOf = (db: Database, slipId: string) =>
         .where('other.state', 'in', HELD_STATES)
         .where('other.on_hand', '>', 0)
         .as('held_on_shelf'),
+      // And so many are kept for other slips that are ready, within their days.
+      eb
+        .selectFrom('slip_line as elsewhere')
+        .innerJoin('slip as ready', 'ready.id', 'elsewhere.slip_id')
+        .select((kept) => kept.fn.coalesce(kept.fn.sum<string>('elsewhere.quantity'), kept.val('0')).as('kept'))
+        .whereRef('elsewhere.part_id', '=', 'slip_line.part_id')
+        .whereRef('elsewhere.slip_id', '<>', 'slip_line.slip_id')
+        .where('elsewhere.kind', '=', 'sale')
+        .where('elsewhere.removed_at', 'is', null)
+        .where('ready.state', '=', 'ready')
+        .where(sql<boolean>`ready.held_until >= current_date`)
+        .as('kept_for_others'),
       'slip_line.part_id',
       'part.kind as part_kind',
       'slip_line.quantity',
@@ -137,7 +150,10 @@ export async function nameBatch(trx: Writing, lineId: string, batchId: string): 
     .where('id', '=', lineId)
     .where('batch_id', 'is', null)
     .where('slip_id', 'in', (eb) =>
-      eb.selectFrom('slip').select('slip.id').where('slip.state', 'in', ['open', 'parked']),
+      eb
+        .selectFrom('slip')
+        .select('slip.id')
+        .where('slip.state', 'in', [...LIVE_STATES]),
     )
     .execute();
 }

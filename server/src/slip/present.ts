@@ -1,5 +1,6 @@
 import { HOUSE_RULES, type RuleId } from '@brackenfell/core/house-rules/house-rules';
-import { isFinal } from '@brackenfell/core/slip/slip-states';
+import { isFinal, isOver, sayWaiting } from '@brackenfell/core/slip/slip-states';
+import { today } from '../context/today.ts';
 import { totalsOf } from '@brackenfell/core/slip/totals';
 import type { OpenMatter } from '@brackenfell/contract/open-matter';
 import type { Slip, SlipLine, SlipReading, SlipSummary } from '@brackenfell/contract/slip';
@@ -129,6 +130,9 @@ export function slipView(
       says: HOUSE_RULES[choice.rule].schools.find(({ id }) => id === choice.school)?.says ?? choice.school,
       at: at.toISOString(),
     })),
+    heldUntil: slip.held_until,
+    isOver: isOver(slip.held_until, today()),
+    linked: slip.linked,
     garage:
       slip.garage_vehicle_id === null
         ? null
@@ -154,7 +158,7 @@ export function slipView(
   };
 }
 
-export function summaryView(row: Awaited<ReturnType<typeof listSlipRows>>[number]): SlipSummary {
+export function summaryView(row: Awaited<ReturnType<typeof listSlipRows>>[number], day: string): SlipSummary {
   return {
     slipId: row.id,
     docket: row.docket,
@@ -164,6 +168,7 @@ export function summaryView(row: Awaited<ReturnType<typeof listSlipRows>>[number
     engine: engineTitle(row),
     holder: row.holder,
     lines: Number(row.line_count),
+    waitsFor: sayWaiting({ state: row.state, heldUntil: row.held_until, linesShort: Number(row.lines_short) }, day),
     updatedAt: row.updated_at.toISOString(),
   };
 }

@@ -12,7 +12,6 @@ import {
   addLine,
   changeLine,
   changeSlip,
-  collectSlip,
   copySlip,
   createSlip,
   endSlip,
@@ -22,27 +21,24 @@ import {
   parkSlip,
   removeLine,
   restoreLine,
-  takeOverSlip,
 } from '@brackenfell/contract/slip';
 import type { Context } from '../context/context.ts';
+import { today } from '../context/today.ts';
 import type { Database } from '../db/database.ts';
 import type { SlipTable } from '../db/tables/counter.ts';
 import { findEngine } from '../engine/store.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
-import { rememberFitted } from '../garage-book/fit-store.ts';
 import { readVehicle, remembered } from '../garage-book/store.ts';
 import { readBatches } from '../stock/batch-store.ts';
-import { takeFromStock } from '../stock/take-from-stock.ts';
 import { readPartRows } from '../catalogue/part-store.ts';
 import { judgeLinesAgain } from './judge-lines.ts';
 import { summaryView } from './present.ts';
 import { putLine, readForPut } from './put-line.ts';
 import { showSlip } from './show-slip.ts';
-import { mustBeEndable, mustBeTakable, mustHold, writeOn } from './slip-change.ts';
-import { openOf } from './standing.ts';
-import { addSlipRow, changeSlipRow, listSlipRows, lockForSale, readSlip, type SlipRow } from './store.ts';
+import { mustBeEndable, writeOn } from './slip-change.ts';
+import { addSlipRow, changeSlipRow, listSlipRows, readSlip, type SlipRow } from './store.ts';
 import { changeLineRow, setRemoved, findLine, readLines, readTold } from './line-store.ts';
 
 const COLUMNS = {
@@ -80,7 +76,7 @@ async function danglingDetail(db: Database, { engineId, inHandPartId }: SentDeta
 
 export function slipRoutes(app: Express, context: Context): void {
   serve(app, context, listSlips, async ({ query, db }) => ({
-    slips: (await listSlipRows(db, query.state)).map(summaryView),
+    slips: (await listSlipRows(db, query)).map((row) => summaryView(row, today())),
   }));
   serve(app, context, getSlip, ({ params, db }) => showSlip(db, params.slipId));
 
@@ -118,39 +114,6 @@ export function slipRoutes(app: Express, context: Context): void {
   serve(app, context, parkSlip, async ({ params, body, staff, trx }) => {
     const parked = await writeOn({ trx, params, body, staff }, 'park', { set: { state: 'parked' } });
     return isTrouble(parked) ? parked : showSlip(trx, params.slipId);
-  });
-
-  serve(app, context, takeOverSlip, async ({ params, body, staff, trx }) => {
-    const taken = await changeSlipRow(trx, {
-      slipId: params.slipId,
-      version: body.version,
-      staffId: staff.id,
-      action: 'take over',
-      set: { state: 'open', holder_id: staff.id },
-      unless: mustBeTakable(staff),
-    });
-    return isTrouble(taken) ? taken : showSlip(trx, params.slipId);
-  });
-
-  serve(app, context, collectSlip, async ({ params, body, staff, trx }) => {
-    await lockForSale(trx, params.slipId);
-    const slip = await readSlip(trx, params.slipId);
-    if (!slip) return trouble('not-found', 'There is no slip of that number.');
-    const refused = mustHold(staff)(slip);
-    if (refused) return refused;
-    const open = openOf(await readLines(trx, params.slipId));
-    if (open.length > 0) return { ...trouble('not-collected', open.map(({ says }) => says).join(' ')), open };
-    const collected = await changeSlipRow(trx, {
-      slipId: params.slipId,
-      version: body.version,
-      staffId: staff.id,
-      action: 'collect',
-      set: { state: 'collected' },
-    });
-    if (isTrouble(collected)) return collected;
-    await takeFromStock(trx, collected.id, staff.id);
-    await rememberFitted(trx, collected, staff.id);
-    return showSlip(trx, params.slipId);
   });
 
   serve(app, context, endSlip, async ({ params, body, staff, trx }) => {

@@ -14,14 +14,16 @@ import type { SlipTable } from '../db/tables/counter.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
 import { changeSlipRow, type SlipRow } from './store.ts';
 
+/** Why somebody may not, as the route says it. */
+export const hindered = (hindrance: Hindrance | undefined): Trouble | undefined =>
+  hindrance && trouble(hindrance.kind === 'not-now' ? 'not-allowed-now' : 'role-not-allowed', hindrance.says);
+
 /** A rule of core about who may, as a check of a slip's row. */
 const must =
   (why: (slip: HeldByName, asking: Asking) => Hindrance | undefined) =>
   (staff: Staff) =>
-  (slip: SlipRow): Trouble | undefined => {
-    const hindrance = why({ ...slip, holderId: slip.holder_id }, staff);
-    return hindrance && trouble(hindrance.kind === 'not-now' ? 'not-allowed-now' : 'role-not-allowed', hindrance.says);
-  };
+  (slip: SlipRow): Trouble | undefined =>
+    hindered(why({ ...slip, holderId: slip.holder_id }, staff));
 
 export const mustBeUnfinished = must(whyNotChanged);
 /** Only its holder writes on a slip, and only while it is open. */

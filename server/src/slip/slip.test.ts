@@ -144,7 +144,7 @@ describe('two people and one slip', () => {
     let slip = (await move(await begin(), 'park').expect(200)).body as Slip;
     expect(slip.state).toBe('parked');
     await add(slip, 'KN 419G-63DR').expect(409);
-    const parked = (await isolde.get('/api/slips?state=parked')).body as { slips: { slipId: string }[] };
+    const parked = (await isolde.get('/api/slips?states=parked')).body as { slips: { slipId: string }[] };
     expect(parked.slips.map((s) => s.slipId)).toContain(slip.slipId);
     slip = (await move(slip, 'take-over', isolde).expect(200)).body as Slip;
     expect(slip).toMatchObject({ state: 'open', holder: 'Isolde' });

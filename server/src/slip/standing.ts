@@ -26,6 +26,7 @@ export function lineStanding(line: LineRow): LineStanding {
         : { code: line.batch_code!, isHeld: isHeld(line.batch_state), onHand: line.batch_on_hand! },
     piecesToReturn: piecesToReturn({ quantity: line.quantity, figures: line.set_up ?? [], gaps: line.gaps }),
     heldOnShelf: Number(line.held_on_shelf ?? 0),
+    keptForOthers: Number(line.kept_for_others ?? 0),
     onHand: line.on_hand ?? 0,
   };
 }

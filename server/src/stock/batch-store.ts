@@ -1,4 +1,5 @@
 import { sql } from 'kysely';
+import { LIVE_STATES, type SlipState } from '@brackenfell/core/slip/slip-states';
 import type { Band } from '@brackenfell/core/authenticity/judge-piece';
 import type { Channel } from '@brackenfell/core/authenticity/prior';
 import type { Batch } from '@brackenfell/contract/quarantine';
@@ -116,13 +117,13 @@ export async function moveBatch(
 }
 
 /**
- * Open and parked slips that would sell of a batch: it is named on a line, or no batch is. They are locked, so that each is
+ * Slips that are not done and would sell of a batch: it is named on a line, or no batch is. They are locked, so that each is
  * told once and none is closed meanwhile.
  */
 export async function lockSlipsSelling(trx: Writing, partId: string, batchId: string): Promise<string[]> {
   const { rows } = await sql<{ id: string }>`
     select s.id from slip s
-     where s.state in ('open', 'parked') and exists (
+     where s.state = any (${[...LIVE_STATES]}::text[]) and exists (
        select from slip_line l where l.slip_id = s.id and l.removed_at is null and l.kind = 'sale' and l.part_id = ${partId}
           and (l.batch_id is null or l.batch_id = ${batchId}))
      order by s.id for update`.execute(trx);
@@ -143,7 +144,13 @@ export async function noteOnSlips(
     .execute();
   await trx
     .updateTable('slip')
-    .set((eb) => ({ version: eb('version', '+', 1), updated_at: new Date() }))
+    .set((eb) => ({
+      version: eb('version', '+', 1),
+      updated_at: new Date(),
+      // What was ready is not any more: it is looked at again.
+      state: sql<SlipState>`case when state = 'ready' then 'open' else state end`,
+      held_until: sql<string | null>`case when state = 'ready' then null else held_until end`,
+    }))
     .where('id', 'in', slipIds)
     .execute();
 }

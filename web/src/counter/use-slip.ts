@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import type { SlipState } from '@brackenfell/core/slip/slip-states';
 import { call } from '../wire/call.ts';
@@ -18,11 +18,20 @@ export function useSlip(slipId: string | undefined) {
   return slip;
 }
 
-export function useSlips(state: SlipState, enabled = true) {
+interface Listed {
+  readonly states: readonly SlipState[];
+  readonly q?: string;
+  readonly day?: string;
+}
+
+export function useSlips({ states, q = '', day = '' }: Listed) {
   return useQuery({
-    queryKey: ['slips', 'list', state],
-    queryFn: () => call('listSlips', { query: { state } }),
+    queryKey: ['slips', 'list', states, q, day],
+    queryFn: () =>
+      call('listSlips', {
+        query: { states: states.join(','), ...(q === '' ? {} : { q }), ...(day === '' ? {} : { day }) },
+      }),
     refetchOnMount: 'always',
-    enabled,
+    placeholderData: keepPreviousData,
   });
 }

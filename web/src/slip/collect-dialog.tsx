@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { counted } from '@brackenfell/core/words/counted';
 import type { OpenMatter } from '@brackenfell/contract/open-matter';
 import type { Slip } from '@brackenfell/contract/slip';
@@ -15,11 +16,12 @@ interface CollectDialogProps {
   readonly slip: Slip;
   readonly onAnswer: (matter: OpenMatter) => void;
   readonly onCollect: () => void;
+  readonly onCollectPart: (lines: PartLines) => void;
   readonly onClose: () => void;
 }
 
 /** The sale: with anything open it lists what, each with its key; with nothing open it names the sum and asks once. */
-export function CollectDialog({ slip, onAnswer, onCollect, onClose }: CollectDialogProps) {
+export function CollectDialog({ slip, onAnswer, onCollect, onCollectPart, onClose }: CollectDialogProps) {
   const open = slip.open.slice(0, LETTERS.length);
   useKeys(
     'Collect',
@@ -59,6 +61,9 @@ export function CollectDialog({ slip, onAnswer, onCollect, onClose }: CollectDia
             </li>
           ))}
         </ul>
+        {slip.open.every(({ kind }) => kind === 'not-on-shelf') && (
+          <CollectSome slip={slip} onCollect={onCollectPart} />
+        )}
       </Dialog>
     );
   }
@@ -86,7 +91,68 @@ export function CollectDialog({ slip, onAnswer, onCollect, onClose }: CollectDia
       <button type="button" className="button-act" autoFocus onClick={onCollect}>
         Collected, {printPrice(slip.totalMinor)} to pay <Key>Ctrl Enter</Key>
       </button>
+      <CollectSome slip={slip} onCollect={onCollectPart} />
     </Dialog>
+  );
+}
+
+type PartLines = readonly { readonly lineId: string; readonly quantity: number }[];
+
+/** Part of it now: how many of each line leave; the rest waits on a slip of its own. */
+function CollectSome({ slip, onCollect }: { readonly slip: Slip; readonly onCollect: (lines: PartLines) => void }) {
+  const sold = slip.lines.filter(({ kind, verdict }) => kind === 'sale' && verdict !== 'refuse');
+  const [now, setNow] = useState<Readonly<Record<string, string>>>({});
+  const pieces = sold.map(({ lineId, quantity }) => {
+    const text = (now[lineId] ?? String(quantity)).trim();
+    return { lineId, of: quantity, quantity: /^\d{1,3}$/.test(text) ? Number(text) : NaN };
+  });
+  const wrong = pieces.find(({ quantity, of }) => Number.isNaN(quantity) || quantity > of);
+  const some = pieces.reduce((sum, { quantity }) => sum + quantity, 0);
+  const all = pieces.reduce((sum, { of }) => sum + of, 0);
+  if (all < 2) return null;
+  return (
+    <details className="pt-3">
+      <summary className="min-h-6 cursor-pointer text-slate">Only a part of it leaves now</summary>
+      <form
+        className="grid gap-2 pt-1"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (wrong || some === 0 || some === all) return;
+          onCollect(pieces.flatMap(({ lineId, quantity }) => (quantity > 0 ? [{ lineId, quantity }] : [])));
+        }}
+      >
+        {sold.map(({ lineId, printed, quantity }) => (
+          <label key={lineId} className="grid grid-cols-[1fr_5rem_4rem] items-center gap-2">
+            <b className="num font-semibold">{printed}</b>
+            <input
+              className="field num"
+              aria-label={`Of ${printed} now`}
+              inputMode="numeric"
+              value={now[lineId] ?? String(quantity)}
+              maxLength={3}
+              onChange={(event) => setNow({ ...now, [lineId]: event.target.value })}
+            />
+            <span className="text-soft">of {quantity}</span>
+          </label>
+        ))}
+        <p className="min-h-5 text-soft" aria-live="polite">
+          {wrong
+            ? 'A whole number, and no more than is on the slip.'
+            : some === 0
+              ? 'Nothing leaves: end it, or leave it waiting.'
+              : some === all
+                ? 'That is all of it.'
+                : `${all - some} left for a slip that waits.`}
+        </p>
+        <button
+          type="submit"
+          className="button-plain justify-self-start"
+          disabled={wrong !== undefined || some === 0 || some === all}
+        >
+          Collect this part
+        </button>
+      </form>
+    </details>
   );
 }
 

@@ -1,8 +1,8 @@
-import { printClock, printWeekday } from '@brackenfell/core/words/moments';
+import { printClock, printDate, printWeekday } from '@brackenfell/core/words/moments';
 import { useState } from 'react';
 import type { Staff } from '@brackenfell/contract/session';
 import type { Slip } from '@brackenfell/contract/slip';
-import { isFinal, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
+import { isFinal, mayBecome, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
 import { mayTakeOver, mayWrite } from '@brackenfell/core/slip/who-may';
 import { Key } from '../controls/key.tsx';
 import { printPrice } from '@brackenfell/core/words/money';
@@ -40,6 +40,7 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
   const params = { slipId: slip.slipId };
   const held = { state: slip.state, holderId: slip.holderId };
   const mine = mayWrite(held, me);
+  const mayCollect = mine || (!slip.isOver && slip.state !== 'open' && mayBecome(slip.state, 'collected'));
   const toSetUp = (lineId: string) => go('/counter/set-up', { line: lineId });
   const [first] = slip.open;
   const toSet = setUpMatters(slip, sayIn(useSettings().units));
@@ -56,7 +57,7 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
       { press: ']', does: inPane ? 'Back to the desk' : 'Into the slip’s lines', run: () => setInPane(!inPane) },
       { press: '[', does: inPane ? 'Back to the desk' : 'Into the slip’s lines', run: () => setInPane(!inPane) },
       ...(nextOpen ? [{ press: '.', does: 'The next open item', run: nextOpen }] : []),
-      ...(mine ? collectKeys : []),
+      ...(mayCollect ? collectKeys : []),
       ...(remember
         ? [{ press: 'Shift+R', printed: 'Shift r', does: 'Remember the vehicle in the garage book', run: remember }]
         : []),
@@ -98,18 +99,32 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
         <p className="border-b border-hair bg-well px-3 py-1.5">
           {isFinal(slip.state)
             ? `This slip is ${SLIP_STATE_WORDS[slip.state]} and final.`
-            : slip.state === 'parked'
-              ? 'This slip is parked.'
-              : `${slip.holder ?? 'Nobody'} holds this slip.`}{' '}
+            : slip.state === 'open'
+              ? `${slip.holder ?? 'Nobody'} holds this slip.`
+              : `This slip is ${SLIP_STATE_WORDS[slip.state]}${slip.heldUntil ? `, ${slip.isOver ? 'past' : 'held to'} ${printDate(slip.heldUntil)}` : ''}.`}{' '}
           {mayTakeOver(held, me) && (
             <button
               type="button"
               className="button-plain"
               onClick={() => write.mutate(slipCall('takeOverSlip', { params, body: {} }, 'taken over'))}
             >
-              {slip.state === 'parked' ? 'Take it up' : 'Take it over'}
+              {slip.state === 'open' ? 'Take it over' : 'Take it up'}
             </button>
           )}
+        </p>
+      )}
+      {slip.linked.length > 0 && (
+        <p className="border-b border-hair px-3 py-1">
+          {slip.linked.map((other) => (
+            <button
+              key={other.slipId}
+              type="button"
+              className="button-quiet"
+              onClick={() => go('/counter/parts', { slip: other.slipId })}
+            >
+              With slip <span className="num">{printDocket(other.docket)}</span>, {SLIP_STATE_WORDS[other.state]}
+            </button>
+          ))}
         </p>
       )}
       <SlipDetails slip={slip} disabled={!mine} />
@@ -155,7 +170,7 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
         <dd className="num total">{printPrice(slip.totalMinor)}</dd>
       </dl>
       <footer className="flex flex-wrap gap-1 border-t border-line px-2 py-1.5">
-        {mine && (
+        {mayCollect && (
           <button type="button" className="button-act" onClick={() => slipSheet.set({ kind: 'collect' })}>
             {slip.open.length > 0 ? `${slip.open.length} open` : 'Collect'} <Key>$</Key>
           </button>

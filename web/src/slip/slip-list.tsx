@@ -3,10 +3,18 @@ import type { Staff } from '@brackenfell/contract/session';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Slip, SlipSummary } from '@brackenfell/contract/slip';
-import { isFinal, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
+import {
+  isFinal,
+  LIVE_STATES,
+  mayBecome,
+  SLIP_STATE_WORDS,
+  SLIP_STATES,
+  type SlipState,
+} from '@brackenfell/core/slip/slip-states';
 import { mayTakeOver, mayWrite } from '@brackenfell/core/slip/who-may';
 import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
+import { printDate } from '@brackenfell/core/words/moments';
 import { printMoment } from '../controls/moment.ts';
 import { useKeys } from '../keys/keys.ts';
 import { useCounter } from '../counter/use-counter.ts';
@@ -17,24 +25,52 @@ import { slipCall } from '../counter/slip-call.ts';
 import { useSlipWrite } from '../counter/slip-outbox.ts';
 import { useSlips } from '../counter/use-slip.ts';
 
+const DONE_STATES = ['collected', 'ended'] as const;
+/** Looked at and not taken up by a letter: a quote that is taken up is no quote any more. */
+const LOOKED_AT: readonly SlipState[] = ['quoted', 'ordered', 'ready'];
+
+/** Steps of a slip through its day, besides parking and the sale. */
+const MOVES = [
+  {
+    press: 'u',
+    name: 'quoteSlip',
+    to: 'quoted',
+    does: 'Quote slip',
+    says: (docket: string, day: string) => `Slip ${docket} is quoted: its prices hold to ${day}.`,
+  },
+  {
+    press: 'w',
+    name: 'orderSlip',
+    to: 'ordered',
+    does: 'Waits for a part: slip',
+    says: (docket: string) => `Slip ${docket} waits for what is not here.`,
+  },
+  {
+    press: 'r',
+    name: 'readySlip',
+    to: 'ready',
+    does: 'Picked and ready: slip',
+    says: (docket: string, day: string) => `Slip ${docket} is ready and kept to ${day}.`,
+  },
+] as const;
+
 /** What an address says of the last customer: none of it goes along to another slip. */
 const CLEAN = { engine: null, inHand: null, asked: null, part: null, build: null, staying: null, duty: null };
 
 /** Slips that wait: one letter takes one up; the slip at hand is parked, begun or closed from here. */
 export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
   const [past, showPast] = useState(false);
-  const parked = useSlips('parked');
-  const open = useSlips('open');
-  const collected = useSlips('collected', past);
-  const ended = useSlips('ended', past);
+  const [find, setFind] = useState({ q: '', day: '' });
+  const isSearch = find.q.trim() !== '' || find.day !== '';
+  const listed = useSlips({
+    states: isSearch ? SLIP_STATES : past ? DONE_STATES : LIVE_STATES,
+    q: find.q.trim(),
+    day: find.day,
+  });
   const { slip, go, clear } = useCounter();
   const write = useSlipWrite();
   const current = slip.data;
-  const waiting = [...(parked.data?.slips ?? []), ...(open.data?.slips ?? [])];
-  const done = [...(collected.data?.slips ?? []), ...(ended.data?.slips ?? [])].sort((a, b) =>
-    b.updatedAt.localeCompare(a.updatedAt),
-  );
-  const others = (past ? done : waiting).filter((s) => s.slipId !== current?.slipId).slice(0, LETTERS.length);
+  const others = (listed.data?.slips ?? []).filter((s) => s.slipId !== current?.slipId).slice(0, LETTERS.length);
 
   const show = (slipId: string) => {
     onClose();
@@ -42,9 +78,10 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
   };
   const takeUp = (chosen: SlipSummary) => {
     const { slipId } = chosen;
-    // What is done is looked at; what waits is taken up.
-    if (past || chosen.holder === me.name) show(slipId);
-    if (past || (chosen.state === 'open' && chosen.holder === me.name)) return;
+    // What is done is looked at, and so is what is quoted, ordered or ready: its next step is taken there. The rest is taken up.
+    const isLooked = isFinal(chosen.state) || LOOKED_AT.includes(chosen.state);
+    if (isLooked || chosen.holder === me.name) show(slipId);
+    if (isLooked || (chosen.state === 'open' && chosen.holder === me.name)) return;
     write.mutate(
       slipCall('takeOverSlip', { params: { slipId }, body: {} }, `slip ${printDocket(chosen.docket)} taken up`),
       {
@@ -81,11 +118,25 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
           },
         ]
       : []),
+    ...(current
+      ? MOVES.filter(({ to }) =>
+          current.state === 'open' ? held && mayWrite(held, me) : mayBecome(current.state, to),
+        ).map(({ press, name, to, does, says }) => ({
+          press,
+          does: `${does} ${docket}`,
+          run: () => {
+            onClose();
+            write.mutate(slipCall(name, { params: { slipId: current.slipId }, body: {} }, SLIP_STATE_WORDS[to]), {
+              onSuccess: (slip: Slip) => toast(says(docket, slip.heldUntil ? printDate(slip.heldUntil) : '')),
+            });
+          },
+        }))
+      : []),
     ...(current && held && mayTakeOver(held, me) && !mayWrite(held, me)
       ? [
           {
             press: 't',
-            does: `Take over slip ${docket}`,
+            does: `${current.state === 'open' ? 'Take over' : 'Take up'} slip ${docket}`,
             run: () => {
               write.mutate(slipCall('takeOverSlip', { params: { slipId: current.slipId }, body: {} }, 'taken over'));
               onClose();
@@ -140,8 +191,8 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
   );
   return (
     <Dialog
-      title={past ? 'Slips that are done' : 'Slips'}
-      about={past ? 'A letter shows one.' : 'A letter takes one up. Nothing is lost by parking.'}
+      title={isSearch ? 'Slips found' : past ? 'Slips that are done' : 'Slips'}
+      about={past || isSearch ? 'A letter shows one.' : 'A letter takes one up. Nothing is lost by parking.'}
       onClose={onClose}
       wide
     >
@@ -152,20 +203,43 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
           </button>
         ))}
       </div>
-      {(parked.error ?? open.error) && (
+      <div className="flex flex-wrap gap-2 pb-3">
+        <input
+          className="field w-72"
+          aria-label="Find by number, customer, phone, vehicle or part"
+          placeholder="number, customer, vehicle, part"
+          value={find.q}
+          maxLength={80}
+          onChange={(event) => setFind({ ...find, q: event.target.value })}
+        />
+        <input
+          type="date"
+          className="field num"
+          aria-label="Changed on"
+          value={find.day}
+          onChange={(event) => setFind({ ...find, day: event.target.value })}
+        />
+      </div>
+      {listed.error && (
         <p role="alert" className="text-madder">
-          {(parked.error ?? open.error)!.message}
+          {listed.error.message}
         </p>
       )}
-      {parked.data && open.data && others.length === 0 && (
-        <p className="text-soft">{past ? 'None is collected or ended yet.' : 'No other slip is parked or open.'}</p>
+      {listed.data && others.length === 0 && (
+        <p className="text-soft">
+          {isSearch
+            ? 'No slip answers to that.'
+            : past
+              ? 'None is collected or ended yet.'
+              : 'No other slip is open, parked, quoted, ordered or ready.'}
+        </p>
       )}
       <ul className="grid gap-1">
         {others.map((s, i) => (
           <li key={s.slipId}>
             <button
               type="button"
-              className="grid min-h-8 w-full grid-cols-[1.5rem_4rem_1fr_6rem_6rem_7rem] items-center gap-2 border border-hair px-2 text-left hover:bg-bracken-wash"
+              className="grid min-h-8 w-full grid-cols-[1.5rem_4rem_1fr_3.5rem_8rem_11rem_7rem] items-center gap-2 border border-hair px-2 text-left hover:bg-bracken-wash"
               onClick={() => takeUp(s)}
             >
               <Key>{LETTERS[i]}</Key>
@@ -178,6 +252,7 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
                 {SLIP_STATE_WORDS[s.state]}
                 {s.holder ? `, ${s.holder}` : ''}
               </span>
+              <span className="text-soft">{s.state === 'open' ? '' : s.waitsFor}</span>
               <span className="num text-right text-soft">{printMoment(s.updatedAt)}</span>
             </button>
           </li>

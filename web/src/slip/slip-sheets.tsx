@@ -56,6 +56,12 @@ function OfSlip({ slip, me, sheet }: OfSlipProps) {
             close();
             write.mutate(slipCall('collectSlip', { params, body: {} }, 'collected'), { onSuccess: clear });
           }}
+          onCollectPart={(lines) => {
+            close();
+            write.mutate(slipCall('collectPart', { params, body: { lines: [...lines] } }, 'collected in part'), {
+              onSuccess: clear,
+            });
+          }}
           onClose={close}
         />
       );

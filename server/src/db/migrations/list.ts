@@ -11,6 +11,7 @@ import * as pistonTop from './2026-12-03-piston-top.ts';
 import * as setUp from './2026-12-04-set-up.ts';
 import * as paper from './2026-12-05-paper.ts';
 import * as garageBook from './2026-12-06-garage-book.ts';
+import * as slipStates from './2026-12-07-slip-states.ts';
 
 /** Every migration by its file name, in order. Listed by hand: a bundle cannot look into folders. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -26,4 +27,5 @@ export const MIGRATIONS: Record<string, Migration> = {
   '2026-12-04-set-up': setUp,
   '2026-12-05-paper': paper,
   '2026-12-06-garage-book': garageBook,
+  '2026-12-07-slip-states': slipStates,
 };

@@ -62,6 +62,10 @@ export interface SlipTable {
   /** What the engine is used for, as `printDuty` writes it; empty for standard duty. */
   duty: Generated<string>;
   in_hand_part_id: string | null;
+  /** Last day that a quote’s prices are held, or that what is ready is kept; a day as YYYY-MM-DD. */
+  held_until: Generated<string | null>;
+  /** The slip that this one was split from. */
+  split_from_id: Generated<string | null>;
   /** Its vehicle in the garage book. */
   garage_vehicle_id: Generated<string | null>;
   holder_id: string | null;
