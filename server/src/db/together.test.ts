@@ -44,9 +44,10 @@ describe('several readings made together', () => {
     expect(together.notes).toEqual(await readings.notes.execute());
     expect(together.parts).toEqual(await readings.parts.execute());
     // A sum comes as a number here and as text there; whoever reads it takes either.
-    const asNumber = <R extends { held_on_shelf: unknown }>(row: R) => ({
+    const asNumber = <R extends { held_on_shelf: unknown; kept_for_others: unknown }>(row: R) => ({
       ...row,
       held_on_shelf: Number(row.held_on_shelf),
+      kept_for_others: Number(row.kept_for_others),
     });
     expect(together.lines.map(asNumber)).toEqual((await readings.lines.execute()).map(asNumber));
   });
