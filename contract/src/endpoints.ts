@@ -49,6 +49,7 @@ import {
   withdrawServedReading,
 } from './garage.ts';
 import { getHandOver, getPaper, listPapers, printPaper, tickStep } from './hand-over.ts';
+import { lendTool, listLoans, settleLoan } from './loan.ts';
 import { addGapReading, getBlades, getSetUp, saveBlades, withdrawGapReading } from './set-up.ts';
 import { chooseHouseRule, chooseUnderCondition, getHouseRules } from './house-rules.ts';
 import { listWaiting, releaseLine, releaseLineByPin } from './release.ts';
@@ -95,6 +96,9 @@ import { getNearMisses, getTray } from './tray.ts';
 /** Every endpoint of the application. The server must register each; the OpenAPI document lists them. */
 export const ENDPOINTS = {
   health,
+  listLoans,
+  lendTool,
+  settleLoan,
   searchGarage,
   getGarageVehicle,
   rememberVehicle,

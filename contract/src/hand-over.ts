@@ -56,8 +56,12 @@ export const HandOver = z
   .meta({ id: 'HandOver' });
 export type HandOver = z.infer<typeof HandOver>;
 
-export const PAPER_KINDS = ['fitting-card'] as const;
-export const PAPER_SIZES = ['A5', 'A4'] as const;
+export const PAPER_KINDS = ['fitting-card', 'quote', 'slip', 'lead-labels', 'part-labels', 'loan-note'] as const;
+export type PaperKind = (typeof PAPER_KINDS)[number];
+/** A sheet, or a label a page. */
+export const PAPER_SIZES = ['A5', 'A4', 'label'] as const;
+/** Labels come as labels, all else on sheets. */
+export const isLabel = (kind: PaperKind): boolean => kind === 'lead-labels' || kind === 'part-labels';
 
 export const PaperView = z
   .object({
@@ -101,7 +105,7 @@ export const listPapers = endpoint('listPapers', {
 });
 
 export const printPaper = endpoint('printPaper', {
-  summary: 'Print a fitting card; it is kept byte for byte.',
+  summary: 'Print a card, a quote, the slip, labels or a loan note; it is kept byte for byte.',
   roles: COUNTER,
   params: slipId,
   body: z

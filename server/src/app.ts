@@ -30,6 +30,7 @@ import { receivingRoutes } from './receiving/routes.ts';
 import { releaseRoutes } from './release/routes.ts';
 import { dimensionRoutes } from './dimensions/routes.ts';
 import { garageRoutes } from './garage/routes.ts';
+import { loanRoutes } from './loan/routes.ts';
 import { handOverRoutes } from './hand-over/routes.ts';
 import { setUpRoutes } from './set-up/routes.ts';
 import { gapRoutes } from './slip/gap-routes.ts';
@@ -111,6 +112,7 @@ export function createApp(context: Context): Express {
   gapRoutes(app, context);
   setUpRoutes(app, context);
   garageRoutes(app, context);
+  loanRoutes(app, context);
   handOverRoutes(app, context);
   partRoutes(app, context);
   slipRoutes(app, context);

@@ -51,6 +51,7 @@ export interface Tables {
   served_reading: garage.ServedReadingTable;
   fitted_record: garage.FittedRecordTable;
   declined_advice: garage.DeclinedAdviceTable;
+  tool_loan: garage.ToolLoanTable;
   failed_try: counter.FailedTryTable;
   request_receipt: counter.RequestReceiptTable;
   job: audit.JobTable;

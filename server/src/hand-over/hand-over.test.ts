@@ -1,11 +1,8 @@
-import { execFileSync, spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { HandOver, PaperView } from '@brackenfell/contract/hand-over';
 import type { Slip } from '@brackenfell/contract/slip';
 import { demoWorld } from '@brackenfell/demo/world';
+import { barcodesOf, pdfOf, textOf } from '../testing/papers.ts';
 import { fetchTray, openTestCounter, rowOf, write, type Agent, type TestCounter } from '../testing/counter.ts';
 
 let counter: TestCounter;
@@ -33,45 +30,6 @@ const print = (slip: Slip, size = 'A5', by: Agent = wren) =>
     size,
     origin: 'http://127.0.0.1:8417',
   });
-const pdfOf = async (paperId: string) =>
-  (
-    await wren
-      .get(`/api/papers/${paperId}`)
-      .buffer(true)
-      .parse((res, done) => {
-        const chunks: Buffer[] = [];
-        res.on('data', (chunk: Buffer) => chunks.push(chunk));
-        res.on('end', () => done(null, Buffer.concat(chunks)));
-      })
-  ).body as Buffer;
-
-/** Lays a paper in a folder of its own for readers that are not ours. */
-function inFolder<T>(pdf: Buffer, read: (folder: string) => T): T {
-  const folder = mkdtempSync(join(tmpdir(), 'card-'));
-  try {
-    writeFileSync(join(folder, 'card.pdf'), pdf);
-    return read(folder);
-  } finally {
-    rmSync(folder, { recursive: true });
-  }
-}
-
-/** A paper's text as it is found. A range may break after its dash at the end of a line. */
-const textOf = (pdf: Buffer): string =>
-  inFolder(pdf, (folder) =>
-    execFileSync('pdftotext', ['-layout', join(folder, 'card.pdf'), '-'], { encoding: 'utf8' })
-      .replaceAll(/\s+/g, ' ')
-      .replaceAll('– ', '–'),
-  );
-
-/** What stands in its barcodes, read from a picture of its first page at 300 dpi. */
-const barcodesOf = (pdf: Buffer): string[] =>
-  inFolder(pdf, (folder) => {
-    execFileSync('pdftoppm', ['-r', '300', '-png', '-singlefile', join(folder, 'card.pdf'), join(folder, 'page')]);
-    const { stdout } = spawnSync('zbarimg', ['-q', join(folder, 'page.png')], { encoding: 'utf8' });
-    return stdout.trim().split('\n').sort();
-  });
-
 describe('what a fitter leaves with', () => {
   test('has figures, order of work and kit for the plug, and says what nobody has verified', async () => {
     const card = await handOverOf(
@@ -148,7 +106,7 @@ describe('a fitting card', () => {
       const long = `Cawdle Minibus Co-operative of the Upper Dale, ${'and its depot '.repeat(5)}`.slice(0, 118);
       const slip = await slipFor('pellworth-pg66', undefined, { customer: long, vehicle: 'standby set 7' });
       const { paperId } = (await print(slip, size).expect(201)).body as PaperView;
-      const text = textOf(await pdfOf(paperId));
+      const text = textOf(await pdfOf(wren, paperId));
       const card = await handOverOf(slip, 'both');
       const plain = (says: string) => says.replaceAll(/\s+/g, ' ').trim();
       for (const says of [
@@ -163,9 +121,9 @@ describe('a fitting card', () => {
       for (const { says } of card.fitted[0]!.steps) expect(text).toContain(plain(printed(says)));
       const docket = String(slip.docket).padStart(5, '0');
       expect(text).toContain(docket);
-      expect(barcodesOf(await pdfOf(paperId))).toEqual([
+      expect(barcodesOf(await pdfOf(wren, paperId))).toEqual([
         `CODE-128:${docket}`,
-        `QR-Code:http://127.0.0.1:8417/slips/${slip.slipId}`,
+        `QR-Code:http://127.0.0.1:8417/work/${slip.slipId}`,
       ]);
     },
   );
@@ -173,12 +131,12 @@ describe('a fitting card', () => {
   test('is kept as it was printed: the same bytes after the slip has changed', async () => {
     const slip = await slipFor('skerrow-sc20', 'KN 419G-63DR');
     const { paperId } = (await print(slip).expect(201)).body as PaperView;
-    const before = await pdfOf(paperId);
+    const before = await pdfOf(wren, paperId);
     await write(wren, 'patch', `/api/slips/${slip.slipId}`, {
       version: slip.version,
       customer: 'Somebody else',
     }).expect(200);
-    expect((await pdfOf(paperId)).equals(before)).toBe(true);
+    expect((await pdfOf(wren, paperId)).equals(before)).toBe(true);
     await expect(counter.db.updateTable('printed_paper').set({ size: 'A4' }).execute()).rejects.toThrow(/permission/);
     const { papers } = (await wren.get(`/api/slips/${slip.slipId}/papers`).expect(200)).body as { papers: PaperView[] };
     expect(papers).toEqual([{ paperId, kind: 'fitting-card', size: 'A5', by: 'Wren', at: expect.any(String) }]);
@@ -190,7 +148,7 @@ describe('a fitting card', () => {
     const own = { partId: row.partId, kind: 'customers-own', version: slip.version };
     const now = (await write(wren, 'post', `/api/slips/${slip.slipId}/lines`, own).expect(201)).body as Slip;
     const { paperId } = (await print(now).expect(201)).body as PaperView;
-    const text = textOf(await pdfOf(paperId));
+    const text = textOf(await pdfOf(wren, paperId));
     expect(text.split('KN 426G-63DR')).toHaveLength(2);
     expect(text).toContain('Do not fit KN 426G-63DR');
   });

@@ -6,9 +6,9 @@ import { serve } from '../http/serve.ts';
 import { isTrouble, trouble } from '../http/trouble.ts';
 import { findLine } from '../slip/line-store.ts';
 import { showSlip } from '../slip/show-slip.ts';
-import { printCard } from './card-pdf.ts';
 import { gatherHandOver } from './gather.ts';
 import { tick, ticksOf, ticksOfLine, untick } from './tick-store.ts';
+import { makePaper } from './print-paper.ts';
 import { readPapers, readPdf, storePaper } from './paper-store.ts';
 
 const NO_ENGINE = trouble('not-allowed-now', 'The slip has no engine yet: nothing can be told of the work.');
@@ -39,10 +39,9 @@ export function handOverRoutes(app: Express, context: Context): void {
   serve(app, context, printPaper, async ({ params: { slipId }, body: { kind, size, units, origin }, staff, trx }) => {
     const slip = await showSlip(trx, slipId);
     if (isTrouble(slip)) return slip;
-    const card = await gatherHandOver(context, trx, slip, units);
-    if (!card) return NO_ENGINE;
     const at = new Date();
-    const pdf = await printCard(card, { size, at, by: staff.name, address: new URL(`/slips/${slipId}`, origin).href });
+    const pdf = await makePaper(context, trx, slip, { kind, size, units, origin, by: staff.name, at });
+    if (!Buffer.isBuffer(pdf)) return pdf;
     const paperId = await storePaper(trx, { slipId, kind, size, pdf, staffId: staff.id });
     await recordChange(trx, {
       staffId: staff.id,

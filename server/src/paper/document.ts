@@ -25,7 +25,8 @@ export const printable = (text: string): string =>
     .replaceAll('⅜', '3/8');
 
 interface Paper {
-  readonly size: 'A4' | 'A5';
+  /** A sheet, or a label’s width and height in points. */
+  readonly size: 'A4' | 'A5' | readonly [width: number, height: number];
   readonly margin: number;
   readonly title: string;
 }
@@ -36,7 +37,7 @@ export async function makePdf(
   write: (doc: Doc) => void | Promise<void>,
 ): Promise<Buffer> {
   const doc = new PDFDocument({
-    size,
+    size: typeof size === 'string' ? size : [...size],
     margin,
     bufferPages: true,
     lang: 'en-GB',

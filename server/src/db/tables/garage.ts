@@ -74,3 +74,16 @@ export interface DeclinedAdviceTable {
   raised_by_id: Generated<string | null>;
   taken: Generated<boolean | null>;
 }
+/** A tool that left with a customer; settled once, never changed. */
+export interface ToolLoanTable {
+  id: Key;
+  slip_id: string;
+  tool: string;
+  deposit_minor: number;
+  due_on: string;
+  staff_id: string;
+  lent_at: Generated<Date>;
+  settled_at: Generated<Date | null>;
+  settled_by_id: Generated<string | null>;
+  settled_as: Generated<'back' | 'sold' | null>;
+}
