@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { KitKind } from '@brackenfell/core/kit/kit-list';
 import type { TickedCard, TickedLine } from './lay-ticks.ts';
 import { Key } from '../controls/key.tsx';
@@ -8,7 +9,9 @@ import { useCounter } from '../counter/use-counter.ts';
 import { isUnsentSlip } from '../counter/slip-outbox.ts';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { useSettings } from '../settings/settings.ts';
+import { LendDialog, LoansPanel } from './loans-panel.tsx';
 import { OptionsPanel } from './options-panel.tsx';
+import { OTHER_PAPERS, PAPER_WORDS } from './paper-words.ts';
 import { useKeys } from '../keys/keys.ts';
 import { WorkList } from './work-list.tsx';
 import { openPaper, useHandOver, usePapers } from './use-hand-over.ts';
@@ -27,12 +30,22 @@ export function HandOverStage() {
   const known = slipId !== undefined && !isUnsentSlip(slipId) ? slipId : undefined;
   const { papers, troubled, print } = usePapers(known);
   const say = sayIn(useSettings().units);
+  const [lent, setLent] = useState<string>();
   const mayPrint = known !== undefined && card !== undefined && !print.isPending;
   useKeys(
     'Hand-over',
     [
-      { press: 'p', does: 'Print the fitting card on A5', run: () => print.mutate('A5') },
-      { press: 'Shift+P', printed: 'Shift p', does: 'Print the fitting card on A4', run: () => print.mutate('A4') },
+      {
+        press: 'p',
+        does: 'Print the fitting card on A5',
+        run: () => print.mutate({ kind: 'fitting-card', size: 'A5' }),
+      },
+      {
+        press: 'Shift+P',
+        printed: 'Shift p',
+        does: 'Print the fitting card on A4',
+        run: () => print.mutate({ kind: 'fitting-card', size: 'A4' }),
+      },
     ],
     { active: mayPrint },
   );
@@ -61,7 +74,7 @@ export function HandOverStage() {
   return (
     <>
       <aside className="desk-card" aria-label="Kit for the job">
-        <Kit card={card} />
+        <Kit card={card} onLend={known === undefined ? undefined : setLent} />
       </aside>
       <main className="desk-main" aria-label="Hand-over stage">
         <header className="set-up-head">
@@ -73,10 +86,20 @@ export function HandOverStage() {
             {card.engine}
             {card.vehicle && `, ${card.vehicle}`}: what is not verified stands so on the card.
           </span>
-          <button type="button" className="button-act" disabled={!mayPrint} onClick={() => print.mutate('A5')}>
+          <button
+            type="button"
+            className="button-act"
+            disabled={!mayPrint}
+            onClick={() => print.mutate({ kind: 'fitting-card', size: 'A5' })}
+          >
             Print the card <Key>p</Key>
           </button>
-          <button type="button" className="button-plain" disabled={!mayPrint} onClick={() => print.mutate('A4')}>
+          <button
+            type="button"
+            className="button-plain"
+            disabled={!mayPrint}
+            onClick={() => print.mutate({ kind: 'fitting-card', size: 'A4' })}
+          >
             on A4 <Key>Shift p</Key>
           </button>
         </header>
@@ -107,6 +130,7 @@ export function HandOverStage() {
             {card.fitted.map((line) => (
               <FittedLine key={line.lineId} line={line} />
             ))}
+            {known !== undefined && <LoansPanel slipId={known} />}
             {slipId && <OptionsPanel card={card} slipId={slipId} say={say} />}
             {card.notVerified.length > 0 && (
               <section aria-label="Not verified" className="set-up-panel">
@@ -120,16 +144,30 @@ export function HandOverStage() {
             )}
             <section aria-label="Printed" className="set-up-panel">
               <h2 className="text-lead font-semibold">Printed, kept as it was</h2>
+              <div className="flex flex-wrap gap-2">
+                {OTHER_PAPERS.map(({ kind, size }) => (
+                  <button
+                    key={kind}
+                    type="button"
+                    className="button-plain"
+                    disabled={!mayPrint}
+                    onClick={() => print.mutate({ kind, size })}
+                  >
+                    {PAPER_WORDS[kind]}
+                  </button>
+                ))}
+              </div>
               {papers === undefined ? (
                 <p className="text-soft">{troubled ?? 'Looking what was printed …'}</p>
               ) : papers.length === 0 ? (
                 <p className="text-soft">Nothing yet. The printer is a stand-in: it opens the paper.</p>
               ) : null}
               <ul>
-                {papers?.map(({ paperId, size, by, at }) => (
+                {papers?.map(({ paperId, kind, size, by, at }) => (
                   <li key={paperId}>
                     <button type="button" className="button-quiet" onClick={() => openPaper(paperId)}>
-                      Fitting card, {size}
+                      {PAPER_WORDS[kind]}
+                      {size === 'label' ? '' : `, ${size}`}
                     </button>{' '}
                     <span className="text-soft">
                       {by}, {printMoment(at)}
@@ -141,11 +179,20 @@ export function HandOverStage() {
           </div>
         </div>
       </main>
+      {known !== undefined && lent !== undefined && (
+        <LendDialog slipId={known} tool={lent} onClose={() => setLent(undefined)} />
+      )}
     </>
   );
 }
 
-function Kit({ card }: { readonly card: TickedCard }) {
+interface KitProps {
+  readonly card: TickedCard;
+  /** Left out while there is no slip to lend it on. */
+  readonly onLend: ((tool: string) => void) | undefined;
+}
+
+function Kit({ card, onLend }: KitProps) {
   return (
     <div className="grid content-start gap-2 p-3">
       <h1 className="text-verdict font-semibold">Kit for the job</h1>
@@ -159,7 +206,19 @@ function Kit({ card }: { readonly card: TickedCard }) {
                   <Mark kind={KIT_MARKS[kind]} rem={0.75} label={kind === 'to-ask' ? 'To ask' : ''} />
                 </span>
                 <span>
-                  <b className="font-semibold">{what}</b>
+                  <span className="flex items-baseline justify-between gap-2">
+                    <b className="font-semibold">{what}</b>
+                    {kind === 'tool' && onLend && (
+                      <button
+                        type="button"
+                        className="button-quiet"
+                        aria-label={`Lend: ${what}`}
+                        onClick={() => onLend(what)}
+                      >
+                        Lend
+                      </button>
+                    )}
+                  </span>
                   <span className="block text-xs text-soft">{why}</span>
                 </span>
               </li>

@@ -32,11 +32,11 @@ export function usePapers(slipId: string | undefined) {
     enabled: slipId !== undefined,
   });
   const print = useMutation({
-    mutationFn: (size: PaperView['size']) =>
+    mutationFn: ({ kind, size }: Pick<PaperView, 'kind' | 'size'>) =>
       call('printPaper', {
         params: { slipId: slipId! },
         body: {
-          kind: 'fitting-card',
+          kind,
           size,
           units: units === 'imperial' ? 'imperial' : 'both',
           origin: window.location.origin,

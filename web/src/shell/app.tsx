@@ -4,7 +4,7 @@ import { Navigate, Route, Routes, useParams } from 'react-router';
 import { EngineStage } from '../engine/engine-stage.tsx';
 import { FaultScreen } from './fault-screen.tsx';
 import { Frame } from './frame.tsx';
-import { AwayBanner } from './away-banner.tsx';
+import { AwayBanner } from '../controls/away-banner.tsx';
 import { fetchRooms, room } from '../controls/room.ts';
 import { SignIn } from '../session/sign-in.tsx';
 import { useSession } from '../session/use-session.ts';
@@ -33,6 +33,8 @@ const WearPage = room(async () => (await import('../sums/wear-page.tsx')).WearPa
 const ConvertPage = room(async () => (await import('../sums/convert-page.tsx')).ConvertPage);
 const VehiclesPage = room(async () => (await import('../garage/vehicles-page.tsx')).VehiclesPage);
 const DuePage = room(async () => (await import('../garage/due-page.tsx')).DuePage);
+const LoansPage = room(async () => (await import('../garage/loans-page.tsx')).LoansPage);
+const WorkPage = room(async () => (await import('../work/work-page.tsx')).WorkPage);
 const PeoplePage = room(async () => (await import('../session/people-page.tsx')).PeoplePage);
 const HelpPage = room(async () => (await import('../help/help-page.tsx')).HelpPage);
 const HouseRulesPage = room(async () => (await import('../house-rules/house-rules-page.tsx')).HouseRulesPage);
@@ -59,6 +61,7 @@ export function App() {
         <ErrorBoundary FallbackComponent={FaultScreen}>
           <Suspense fallback={<p className="p-6 text-soft">Opening …</p>}>
             <Routes>
+              <Route path="work/:slipId" element={<WorkPage />} />
               <Route element={<Frame me={session.data} />}>
                 <Route index element={<Navigate to="/counter/engine" replace />} />
                 <Route path="counter/engine" element={<EngineStage />} />
@@ -93,6 +96,7 @@ export function App() {
                 <Route path="garage/vehicles" element={<VehiclesPage />} />
                 <Route path="garage/vehicles/:vehicleId" element={<VehiclesPage />} />
                 <Route path="garage/due" element={<DuePage />} />
+                <Route path="garage/loans" element={<LoansPage />} />
                 <Route path="people" element={<PeoplePage />} />
                 <Route path="help" element={<HelpPage />} />
                 <Route path="house-rules" element={<HouseRulesPage />} />

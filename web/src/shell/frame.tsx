@@ -13,7 +13,7 @@ import { useBegunAs, useOutboxFlow } from '../counter/slip-outbox.ts';
 import { printDocket } from '../counter/print-docket.ts';
 import { SlipPane } from '../slip/slip-pane.tsx';
 import { FaultScreen } from './fault-screen.tsx';
-import { AwayBanner } from './away-banner.tsx';
+import { AwayBanner } from '../controls/away-banner.tsx';
 import { KeyHelp } from './key-help.tsx';
 import { useKeys, watchForBursts } from '../keys/keys.ts';
 import { isCatalogue, isGarage, isQuarantine, isSums, Rail } from './rail.tsx';

@@ -203,9 +203,9 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
           </button>
         ))}
       </div>
-      <div className="flex flex-wrap gap-2 pb-3">
+      <div className="grid grid-cols-[1fr_10rem] gap-2 pb-3">
         <input
-          className="field w-72"
+          className="field"
           aria-label="Find by number, customer, phone, vehicle or part"
           placeholder="number, customer, vehicle, part"
           value={find.q}
@@ -214,7 +214,7 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
         />
         <input
           type="date"
-          className="field num"
+          className="field num w-40"
           aria-label="Changed on"
           value={find.day}
           onChange={(event) => setFind({ ...find, day: event.target.value })}
