@@ -24,7 +24,10 @@ test('a taxi is remembered from its slip, read, found by its plate, and its decl
   await counter.start();
   await expect(slipPane(page)).toContainText('In the garage book: Aldersyke Merrin 2.2');
   await page.keyboard.press('$');
-  await page.getByRole('dialog').getByRole('button', { name: /^Collect/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Collect/ })
+    .click();
   await expect(slipPane(page)).toContainText('No slip yet');
 
   await ask(page, 'cw-9001', /Aldersyke Merrin 2\.2 CW-9001/);

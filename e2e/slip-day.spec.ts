@@ -48,6 +48,8 @@ test('a quote is found, made ready, handed over in part, and its rest waits on a
   await expect(slips).toContainText('ordered');
   await slips.getByRole('button', { name: /ordered/ }).click();
   await expect(slipPane(page)).toContainText('This slip is ordered');
-  await slipPane(page).getByRole('button', { name: /^With slip .* collected/ }).click();
+  await slipPane(page)
+    .getByRole('button', { name: /^With slip .* collected/ })
+    .click();
   await expect(slipPane(page)).toContainText('collected and final');
 });

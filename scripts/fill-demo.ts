@@ -39,8 +39,14 @@ export async function fillDemo(ownerUrl: string, say: (line: string) => void): P
       const { loadGarage } = await import('@brackenfell/server/garage/load-garage-store');
       const { createContext } = await import('@brackenfell/server/context/context');
       const { silentLog } = await import('@brackenfell/server/context/log');
-      const { vehicles, records } = await loadGarage(createContext(db, silentLog()), demoGarage);
-      say(`Loaded the garage book: ${vehicles} vehicles, ${records} records of what sits in them.`);
+      const context = createContext(db, silentLog());
+      const { vehicles, records } = await loadGarage(context, demoGarage);
+      const { demoDay } = await import('@brackenfell/demo/day');
+      const { loadDay } = await import('@brackenfell/server/garage/load-day-store');
+      const day = await loadDay(context, demoDay);
+      say(
+        `Loaded the garage book: ${vehicles} vehicles, ${records} records of what sits in them, ${day} slips of the day.`,
+      );
     }
     if (!engine || !batch || !vehicle) await settleTables(db);
   } finally {

@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { format, resolveConfig } from 'prettier';
+import { WORK_PHASES, type WorkPhase } from '@brackenfell/core/fitting-plan/fitting-plan';
 import { demoWorld } from '@brackenfell/demo/world';
 import { createContext } from '@brackenfell/server/context/context';
 import { openDatabase } from '@brackenfell/server/db/database';
@@ -31,14 +32,13 @@ async function gatherSteps(databaseUrl: string): Promise<string[]> {
   }
   await db.destroy();
   const all = demoWorld.engines.length;
-  const order = ['before', 'out', 'in', 'back', 'start'];
   return [
     `Plugs: ${plugs.join(', ')}.`,
     '',
     '| Phase | Step | Engines |',
     '| --- | --- | --- |',
     ...[...steps]
-      .map(([key, engines], i) => ({ key, engines, i, phase: order.indexOf(key.split(' ')[0]!) }))
+      .map(([key, engines], i) => ({ key, engines, i, phase: WORK_PHASES.indexOf(key.split(' ')[0] as WorkPhase) }))
       .sort((a, b) => a.phase - b.phase || a.i - b.i)
       .map(({ key, engines }) => `| ${key} | ${engines.length === all ? 'all' : engines.join(', ')} |`),
   ];

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { END_REASONS, SLIP_STATES } from '@brackenfell/core/slip/slip-states';
 
 const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/);
 
@@ -42,3 +43,19 @@ export const GarageFile = z.object({
   ),
 });
 export type GarageFile = z.input<typeof GarageFile>;
+
+/** Slips as they stand on the day a shop begins with; those that are sold belong to its past. */
+export const DayFile = z.array(
+  z.object({
+    docket: z.number().int().positive(),
+    /** What its vehicle is called in the garage book. */
+    vehicle: z.string(),
+    cameFor: z.string().default(''),
+    number: z.string(),
+    quantity: z.number().int().positive(),
+    state: z.enum(SLIP_STATES).exclude(['open', 'collected']),
+    endReason: z.enum(END_REASONS).optional(),
+    lent: z.object({ tool: z.string().min(1), depositMinor: z.number().int(), inDays: z.number().int() }).optional(),
+  }),
+);
+export type DayFile = z.input<typeof DayFile>;

@@ -4,7 +4,7 @@ import type { FactId } from '../facts/facts.ts';
 import { sayIn } from '../fitment/say.ts';
 import { DEFAULT_HOUSE_RULES, HOUSE_RULES, RULE_IDS, type HouseRules } from '../house-rules/house-rules.ts';
 import { settleRules } from '../house-rules/settle-rules.ts';
-import { fittingPlan, WORK_PHASES } from './fitting-plan.ts';
+import { closedOff, fittingPlan, WORK_PHASES } from './fitting-plan.ts';
 import { sheetOf } from '../testing/sheet-of.ts';
 
 const PLUG = sheetOf({ 'plug.seat': 'gasket-fixed', 'plug.threadDiameterMm': 14, 'plug.groundCount': 1 });
@@ -114,6 +114,34 @@ describe('the order of work for fitting a plug', () => {
     });
   });
 
+  test('is closed off place by place, by what came off there, and complete only when all of it is ticked', () => {
+    const places = ['1', '2'].map((label) => ({ label, sheet: sheetOf({}) }));
+    const closing = (facts: object) =>
+      fittingPlan(
+        sheetOf(facts),
+        PLUG,
+        settleRules({ defaults: DEFAULT_HOUSE_RULES, conditional: [] }, [], sheetOf(facts), PLUG),
+        sayIn('metric'),
+        [],
+        places,
+      ).filter(({ phase }) => phase === 'close');
+    expect(closing({ 'coil.topology': 'on-plug', 'position.hasBattery': true }).map(({ says }) => says)).toEqual([
+      '1: connector latched and tugged, boot home.',
+      '2: connector latched and tugged, boot home.',
+      expect.stringContaining('rags counted out'),
+      expect.stringContaining('learn again'),
+      expect.stringContaining('no lamp'),
+      expect.stringContaining('manual'),
+    ]);
+    expect(closing({ 'coil.topology': 'waste-spark' })[0]!.says).toContain('lead home at both ends');
+    // What reaches the plug nobody knows: looked at, and asked.
+    expect(closing({})[0]).toMatchObject({ isQuestion: true });
+    const steps = closing({ 'coil.topology': 'on-plug', 'position.hasBattery': false });
+    expect(closedOff(steps, () => false)).toEqual({ done: 0, of: 4 });
+    expect(closedOff(steps, (id) => id !== 'closed-2')).toEqual({ done: 3, of: 4 });
+    expect(closedOff(steps, (id) => id !== 'manual')).toEqual({ done: 4, of: 4 });
+  });
+
   test('is warm only where the engine has a procedure of its own and the shop follows it', () => {
     const rules = { engineTemperature: 'makers-procedure' } as const;
     expect(told({ 'position.seizesTwoPiece': true }, rules)).toContain('hot metal burns');
@@ -194,7 +222,7 @@ describe('whatever the shop’s rules and the engine', () => {
         const order = steps.map(({ phase }) => WORK_PHASES.indexOf(phase));
         expect([...order].sort((a, b) => a - b)).toEqual(order);
         const all = steps.map(({ says }) => says).join(' ');
-        if (facts['position.hasBattery'] === false) expect(all).not.toMatch(/Battery negative/);
+        if (facts['position.hasBattery'] === false) expect(all).not.toMatch(/Battery negative|no lamp|learn again/);
         expect(all.includes('gas fitter')).toBe(facts['position.fuel'] === 'gas');
         if (facts['coil.topology'] === 'on-plug') expect(all).not.toMatch(/Leads: by the boot/);
         if (facts['coil.magnetoKv']) expect(all).not.toMatch(/connector/i);

@@ -6,7 +6,7 @@ import { compoundOn } from '../torque/torque-desk.ts';
 import { sayTightening } from './tighten.ts';
 
 /** The parts of the work, in their order. */
-export const WORK_PHASES = ['before', 'out', 'in', 'back', 'start'] as const;
+export const WORK_PHASES = ['before', 'out', 'in', 'back', 'start', 'close'] as const;
 export type WorkPhase = (typeof WORK_PHASES)[number];
 export const PHASE_WORDS: Readonly<Record<WorkPhase, string>> = {
   before: 'Before',
@@ -14,6 +14,7 @@ export const PHASE_WORDS: Readonly<Record<WorkPhase, string>> = {
   in: 'In',
   back: 'Back together',
   start: 'First start',
+  close: 'Closing off',
 };
 
 /** What each step is ticked by. */
@@ -34,9 +35,12 @@ const STEP_IDS = [
   'boots',
   'start',
   'manual',
+  'rest',
+  'relearn',
+  'lamp',
 ] as const;
 /** Of these there may be several, each with its number. */
-const NUMBERED = ['procedure', 'tighten'] as const;
+const NUMBERED = ['procedure', 'tighten', 'closed'] as const;
 type StepId = (typeof STEP_IDS)[number] | `${(typeof NUMBERED)[number]}-${number}`;
 export const STEP_ID = new RegExp(`^(?:${STEP_IDS.join('|')}|(?:${NUMBERED.join('|')})-[1-9]\\d?)$`);
 
@@ -69,6 +73,15 @@ function tightenings(places: readonly PlaceOfWork[], plug: FactSheet, settled: S
   }
   if (byWay.size === 1) return [...byWay.keys()];
   return [...byWay].map(([says, labels]) => `At ${labels.join(', ')}: ${says}`);
+}
+
+/** How far it is closed off, by what is ticked. */
+export function closedOff(
+  steps: readonly { readonly phase: WorkPhase; readonly id: string }[],
+  isDone: (id: string) => boolean,
+): { readonly done: number; readonly of: number } {
+  const closing = steps.filter(({ phase, id }) => phase === 'close' && id !== 'manual');
+  return { done: closing.filter(({ id }) => isDone(id)).length, of: closing.length };
 }
 
 /**
@@ -205,7 +218,8 @@ export function fittingPlan(
         : 'The boot pressed home until it is felt to seat; earth and cowl back.',
     ),
     step('start', 'start', 'Listen at idle, then under load; the code read again. What was not looked at is said.'),
-    step('start', 'manual', 'The engine maker’s manual and local rules stand above this sheet.', CAUTION),
+    ...closingOff(position, rules, others),
+    step('close', 'manual', 'The engine maker’s manual and local rules stand above this sheet.', CAUTION),
   ];
 }
 
@@ -247,6 +261,44 @@ function poweredDown(
       isQuestion: hasBattery === undefined,
     },
   );
+}
+
+/** What is back, place by place, and the rest: the card is complete only once it is closed off. Service: Closing off. */
+function closingOff(
+  position: FactSheet,
+  rules: SettledRules['rules'],
+  places: readonly PlaceOfWork[],
+): readonly FittingStep[] {
+  const isMagneto = rulingValue(position, 'coil.magnetoKv') !== undefined;
+  const hasBattery = rulingValue(position, 'position.hasBattery');
+  const topology = rulingValue(position, 'coil.topology');
+  const back = isMagneto
+    ? 'boot home, the lead clear of fins and metal'
+    : topology === undefined
+      ? 'what was taken off is back and home: coil, lead, connector'
+      : topology === 'on-plug' || topology === 'rail'
+        ? 'connector latched and tugged, boot home'
+        : 'lead home at both ends, clipped clear of metal and heat';
+  return [
+    ...places.map(({ label }, i) =>
+      step('close', `closed-${i + 1}`, `${label}: ${back}.`, { isQuestion: !isMagneto && topology === undefined }),
+    ),
+    step('close', 'rest', `Earths, clips and hoses back, nothing left over; inserts, extensions and rags counted out.`),
+    ...(hasBattery !== false && rules.battery === 'negative-off'
+      ? [
+          step('close', 'relearn', 'The battery was off: what has to learn again, the engine maker’s sheet says.', {
+            isQuestion: hasBattery === undefined,
+          }),
+        ]
+      : []),
+    step(
+      'close',
+      'lamp',
+      isMagneto || hasBattery === false
+        ? 'Run to temperature: it runs evenly, and stops by its own switch.'
+        : 'Run to temperature: it runs evenly, no lamp, no code has come back.',
+    ),
+  ];
 }
 
 /** How coil, lead or boot comes off the plug, by how the engine's own coil reaches it. */

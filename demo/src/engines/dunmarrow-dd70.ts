@@ -17,6 +17,7 @@ export const dunmarrowDd70: EngineEntry = {
   facts: {
     ...USUAL,
     ...built({ boreMm: 80, strokeMm: 69.6, ratio: 8.4, ratedRpm: 3600 }),
+    'position.hasBattery': false,
     'position.threadDiameterMm': 14,
     'position.threadPitchMm': 1.25,
     'position.reachMm': { low: 12.7, high: 12.7 },

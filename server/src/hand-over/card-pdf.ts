@@ -1,5 +1,5 @@
 import type { HandOver } from '@brackenfell/contract/hand-over';
-import { PHASE_WORDS, WORK_PHASES } from '@brackenfell/core/fitting-plan/fitting-plan';
+import { closedOff, PHASE_WORDS, WORK_PHASES } from '@brackenfell/core/fitting-plan/fitting-plan';
 import { printWhole } from '@brackenfell/core/words/moments';
 import { footPages, makePdf } from '../paper/document.ts';
 import { barsOf, MARGIN, Page, squareOf, TEXT, type SheetSize } from '../paper/page.ts';
@@ -37,12 +37,24 @@ export async function printCard(card: HandOver, { size, at, by, address }: Print
     if (card.access.length > 0) page.section('The way to it');
     for (const says of card.access) page.text(says);
     const [first] = card.fitted;
-    if (first) work(page, first);
+    for (const line of card.fitted) {
+      if (line !== first && line.steps.length > 0) page.section(`Otherwise for ${line.printed}`);
+      work(page, line);
+    }
     page.section('Take care');
     for (const caution of card.cautions) page.text(caution);
     if (first && first.kit.length > 0) {
       page.section('Kit');
       for (const { what, why } of first.kit) page.text(`${what}. ${why}`);
+    }
+    for (const { printed, steps, ticks } of card.fitted) {
+      const { done, of } = closedOff(steps, (id) => ticks.some(({ stepId }) => stepId === id));
+      if (of > 0)
+        page.bold(
+          done === of
+            ? `${printed} closed off.`
+            : `${printed} not closed off: ${done} of ${of} ticked. The card is complete once all are.`,
+        );
     }
     page.section('Not verified');
     if (card.notVerified.length === 0) page.text('Nothing is open on the slip; what is not ticked above was not done.');

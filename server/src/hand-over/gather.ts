@@ -93,6 +93,10 @@ function kitFor(
   return kitList({ position, plug, settled: judged.ruling.settle(position, plug), quantity, notes }, say);
 }
 
+/** The work on a second plug as far as it is another: what is the same is done, and ticked, once. */
+const besides = (first: Fitted['steps'], other: Fitted['steps']): Fitted['steps'] =>
+  other.filter(({ says }) => !first.some((step) => step.says === says));
+
 /** Everything a slip's fitter leaves with. Undefined for a slip without an engine. */
 export async function gatherHandOver(
   context: Context,
@@ -122,6 +126,7 @@ export async function gatherHandOver(
   );
   const asked = { engineId, slip, found, units, notes, ticks };
   const plugs = slip.lines.filter(isFitted);
+  const fitted = await Promise.all(plugs.map((line) => fittedLine(context, db, line, asked)));
   const refused = slip.lines.filter(({ verdict }) => verdict === 'refuse');
   return {
     docket: slip.docket,
@@ -129,7 +134,7 @@ export async function gatherHandOver(
     vehicle: slip.vehicle,
     engine: `${engine.maker} ${engine.code}`,
     cameFor: slip.cameFor,
-    fitted: await Promise.all(plugs.map((line) => fittedLine(context, db, line, asked))),
+    fitted: fitted.map((line, i) => (i === 0 ? line : { ...line, steps: besides(fitted[0]!.steps, line.steps) })),
     otherLines: slip.lines
       .filter((line) => line.partKind !== 'plug' && line.verdict !== 'refuse')
       .map(({ printed, maker, quantity }) => ({ printed, maker, quantity })),

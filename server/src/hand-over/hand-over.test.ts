@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { HandOver, PaperView } from '@brackenfell/contract/hand-over';
 import type { Slip } from '@brackenfell/contract/slip';
+import { WORK_PHASES } from '@brackenfell/core/fitting-plan/fitting-plan';
 import { demoWorld } from '@brackenfell/demo/world';
 import { barcodesOf, pdfOf, textOf } from '../testing/papers.ts';
 import { fetchTray, openTestCounter, rowOf, write, type Agent, type TestCounter } from '../testing/counter.ts';
@@ -58,7 +59,7 @@ describe('what a fitter leaves with', () => {
       const steps = line!.steps.map(({ says }) => says).join('\n');
       const kit = line!.kit.map(({ what }) => what).join('\n');
       expect(line!.steps.map(({ phase }) => phase)).toEqual(
-        [...line!.steps.map(({ phase }) => phase)].sort((a, b) => PHASES.indexOf(a) - PHASES.indexOf(b)),
+        [...line!.steps.map(({ phase }) => phase)].sort((a, b) => WORK_PHASES.indexOf(a) - WORK_PHASES.indexOf(b)),
       );
       const hasBattery = (facts as Record<string, unknown>)['position.hasBattery'] !== false;
       expect(steps.includes('Battery negative off')).toBe(hasBattery);
@@ -66,10 +67,12 @@ describe('what a fitter leaves with', () => {
       expect(steps.includes('licensed gas fitter')).toBe((facts as Record<string, unknown>)['position.fuel'] === 'gas');
       expect(steps.includes('gasket flat')).toBe((facts as Record<string, unknown>)['position.seat'] === 'gasket');
       expect(line!.steps.some(({ isQuestion }) => isQuestion)).toBe(false);
+      // Closed off place by place, by what comes off there; no lamp and nothing to learn again without a battery.
+      expect(line!.steps.filter(({ id }) => id.startsWith('closed-')).length).toBe(line!.quantity);
+      expect(/no lamp|learn again/.test(steps)).toBe(hasBattery);
     },
   );
 });
-const PHASES = ['before', 'out', 'in', 'back', 'start'];
 
 describe('a step that was done', () => {
   const tickOf = (slip: Slip, stepId: string, done: boolean, by: Agent = wren) =>

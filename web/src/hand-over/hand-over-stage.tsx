@@ -116,7 +116,12 @@ export function HandOverStage() {
                 ))}
               </section>
             )}
-            {card.fitted[0] && slipId && <WorkList slipId={slipId} line={card.fitted[0]} />}
+            {slipId &&
+              card.fitted.map((line, i) =>
+                line.steps.length === 0 ? null : (
+                  <WorkList key={line.lineId} slipId={slipId} line={line} isFirst={i === 0} />
+                ),
+              )}
           </div>
           <div className="grid content-start">
             {card.doNotFit.map(({ printed, why }) => (

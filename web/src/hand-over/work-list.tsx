@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { PHASE_WORDS, WORK_PHASES } from '@brackenfell/core/fitting-plan/fitting-plan';
+import { closedOff, PHASE_WORDS, WORK_PHASES } from '@brackenfell/core/fitting-plan/fitting-plan';
 import { Mark } from '../controls/mark.tsx';
 import { useKeys } from '../keys/keys.ts';
 import type { TickedLine } from './lay-ticks.ts';
@@ -8,10 +8,12 @@ import { useTick } from './use-ticks.ts';
 interface WorkListProps {
   readonly slipId: string;
   readonly line: TickedLine;
+  /** The keys are the first one’s; of another plug only what is otherwise stands here. */
+  readonly isFirst: boolean;
 }
 
 /** The order of work with a box to each step: ticked here or on paper, the same steps in the same order. */
-export function WorkList({ slipId, line }: WorkListProps) {
+export function WorkList({ slipId, line, isFirst }: WorkListProps) {
   const { lineId, steps, done } = line;
   const write = useTick(slipId);
   const tick = (stepId: string) => write(lineId, stepId, !done.has(stepId));
@@ -24,15 +26,25 @@ export function WorkList({ slipId, line }: WorkListProps) {
     tick(step.id);
     if (!done.has(step.id)) move(1);
   };
-  useKeys('Order of work', [
-    { press: 'j', does: 'Next step', run: () => move(1), takeBack: () => move(-1) },
-    { press: 'k', does: 'Step before', run: () => move(-1), takeBack: () => move(1) },
-    { press: 'ArrowDown', printed: '↓', does: 'Next step', run: () => move(1) },
-    { press: 'ArrowUp', printed: '↑', does: 'Step before', run: () => move(-1) },
-    { press: 'Space', does: 'Tick the step, or take its tick back', run: tickPicked },
-  ]);
+  useKeys(
+    'Order of work',
+    [
+      { press: 'j', does: 'Next step', run: () => move(1), takeBack: () => move(-1) },
+      { press: 'k', does: 'Step before', run: () => move(-1), takeBack: () => move(1) },
+      { press: 'ArrowDown', printed: '↓', does: 'Next step', run: () => move(1) },
+      { press: 'ArrowUp', printed: '↑', does: 'Step before', run: () => move(-1) },
+      { press: 'Space', does: 'Tick the step, or take its tick back', run: tickPicked },
+    ],
+    { active: isFirst },
+  );
+  const closed = closedOff(steps, (id) => done.has(id));
   return (
     <>
+      {!isFirst && (
+        <h2 className="px-3 pt-3 text-lead font-semibold">
+          Otherwise for <span className="num">{line.printed}</span>
+        </h2>
+      )}
       {WORK_PHASES.map((phase) => {
         const own = steps.filter((step) => step.phase === phase);
         return own.length === 0 ? null : (
@@ -42,8 +54,8 @@ export function WorkList({ slipId, line }: WorkListProps) {
               {own.map(({ id, says, caution, isQuestion, rule }) => (
                 <li
                   key={id}
-                  className={`grid grid-cols-[1.5rem_1.25rem_1fr] border-t border-hair py-0.5 ${steps[picked]?.id === id ? 'bg-bracken-wash' : ''}`}
-                  aria-current={steps[picked]?.id === id ? 'step' : undefined}
+                  className={`grid grid-cols-[1.5rem_1.25rem_1fr] border-t border-hair py-0.5 ${isFirst && steps[picked]?.id === id ? 'bg-bracken-wash' : ''}`}
+                  aria-current={isFirst && steps[picked]?.id === id ? 'step' : undefined}
                 >
                   <input
                     type="checkbox"
@@ -75,6 +87,14 @@ export function WorkList({ slipId, line }: WorkListProps) {
           </section>
         );
       })}
+      {closed.of > 0 && (
+        <p role="status" className="flex items-center gap-2 px-3 py-2">
+          <Mark kind={closed.done === closed.of ? 'match' : 'unknown'} />
+          {closed.done === closed.of
+            ? 'Closed off: everything is back and was looked at.'
+            : `Not closed off: ${closed.done} of ${closed.of} ticked.`}
+        </p>
+      )}
     </>
   );
 }

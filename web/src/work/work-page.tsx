@@ -64,7 +64,9 @@ export function WorkPage() {
           </dl>
         </section>
       ))}
-      {card.fitted[0] && <WorkList slipId={slipId} line={card.fitted[0]} />}
+      {card.fitted.map((line, i) =>
+        line.steps.length === 0 ? null : <WorkList key={line.lineId} slipId={slipId} line={line} isFirst={i === 0} />,
+      )}
       {card.notVerified.length > 0 && (
         <section aria-label="Not verified" className="border-t border-line py-2">
           <h2 className="flex items-center gap-2 text-lead font-semibold">
