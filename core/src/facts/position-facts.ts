@@ -262,6 +262,7 @@ export const POSITION_FACTS = {
     label: 'room for a wrench',
     question: 'Does a torque wrench reach the plug here?',
     recorded: z.boolean(),
+    answer: choose([true, 'It reaches'], [false, 'No wrench reaches']),
   }),
   /** What the head is made of here: iron takes more torque. */
   'position.headMetal': fact({

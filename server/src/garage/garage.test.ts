@@ -112,6 +112,28 @@ describe('a vehicle that a slip remembers', () => {
     await write(wren, 'post', '/api/slips', { garageVehicleId: '999999' }).expect(400);
   });
 
+  test('takes what was found on it along: a wrench that reaches nowhere is known on its next slip, and of no other engine', async () => {
+    const begun = await slipOf({ customer: 'Orla Reed', vehicle: 'CW-2006', engineId: 'aldersyke-as22' });
+    const first = await remember(begun);
+    const found = { partId: null, fact: 'position.wrenchReaches', value: false, how: 'seen' };
+    const path = `/api/slips/${first.slipId}/readings`;
+    await write(wren, 'post', path, { version: first.version, ...found }).expect(201);
+    const { vehicleId } = first.garage!;
+    const next = await withLine(await slipOf({ garageVehicleId: vehicleId }), 'KN 426G-63IR');
+    expect(next.readings).toMatchObject([
+      { fact: 'position.wrenchReaches', value: false, by: expect.stringMatching(/^Wren, slip 0/) },
+    ]);
+    expect(next.lines[0]!.setUp[0]!.tightening.method).toBe('no-wrench-reaches');
+    const other = await slipOf({ garageVehicleId: vehicleId, engineId: 'skerrow-sc20' });
+    expect(other.readings).toEqual([]);
+    // Tied only now, a line on it is judged again by what was found.
+    const tied = await remember(
+      await withLine(await slipOf({ engineId: 'aldersyke-as22' }), 'KN 426G-63IR'),
+      vehicleId,
+    );
+    expect(tied.lines[0]!.setUp[0]!.tightening.method).toBe('no-wrench-reaches');
+  });
+
   test('may be remembered after the sale: what was sold is written down then, and once', async () => {
     const sold = await collect(
       await withLine(await slipOf({ vehicle: 'CW-2003', engineId: 'aldersyke-as22' }), 'KN 426G-63IR'),

@@ -55,6 +55,7 @@ import { erase, mergeInto, raise, addDeclined, slipsOfCustomer } from '../garage
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
+import { judgeLinesAgain } from '../slip/judge-lines.ts';
 import { showSlip } from '../slip/show-slip.ts';
 import { mustHold } from '../slip/slip-change.ts';
 import { changeSlipRow, type SlipRow } from '../slip/store.ts';
@@ -130,6 +131,9 @@ export function garageRoutes(app: Express, context: Context): void {
       return trouble('invalid-request', 'Choose a vehicle of the garage book.', { vehicleId: 'no such vehicle' });
     const vehicleId = body.vehicleId ?? (await rememberNew(trx, slip));
     await tieSlip(trx, slip.id, vehicleId);
+    // What was found on it before is laid over what is on paper, here too.
+    if (body.vehicleId !== null && !isFinal(slip.state))
+      await judgeLinesAgain(context, trx, slip, staff, { cause: 'reading', store: 'changed' });
     if (slip.state === 'collected') await rememberFitted(trx, { ...slip, garage_vehicle_id: vehicleId }, staff.id);
     return showSlip(trx, slip.id);
   });

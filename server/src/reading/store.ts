@@ -1,4 +1,4 @@
-import type { InferResult } from 'kysely';
+import { sql, type InferResult } from 'kysely';
 import type { FactId } from '@brackenfell/core/facts/facts';
 import type { PieceReading, ReadingHow } from '@brackenfell/core/slip/piece-readings';
 import type { SlipChoice } from '@brackenfell/core/house-rules/settle-rules';
@@ -6,7 +6,7 @@ import type { Database, Writing } from '../db/database.ts';
 import { readTogether } from '../db/together.ts';
 import { slipChoicesOf, standingChoices, type SlipChoiceRow } from '../ruling/store.ts';
 
-/** Readings that stand on a slip, in the order taken. */
+/** Readings that stand on a slip, in the order taken; before them what was found on its vehicle on earlier slips, of that very engine. */
 export const readingsOf = (db: Database, slipId: string) =>
   db
     .selectFrom('piece_reading')
@@ -18,9 +18,32 @@ export const readingsOf = (db: Database, slipId: string) =>
       'piece_reading.value',
       'piece_reading.how',
       'piece_reading.at',
-      'staff.name as by',
+      // Who found it, and on which slip where it was another.
+      sql<string>`staff.name || case when piece_reading.slip_id = ${slipId} then ''
+        else (select ', slip ' || lpad(docket::text, 5, '0') from slip where id = piece_reading.slip_id) end`.as('by'),
     ])
-    .where('piece_reading.slip_id', '=', slipId)
+    .where((eb) =>
+      eb.or([
+        eb('piece_reading.slip_id', '=', slipId),
+        eb.and([
+          eb('piece_reading.part_id', 'is', null),
+          eb(
+            'piece_reading.slip_id',
+            'in',
+            eb
+              .selectFrom('slip as here')
+              .innerJoin('slip as earlier', (join) =>
+                join
+                  .onRef('earlier.garage_vehicle_id', '=', 'here.garage_vehicle_id')
+                  .onRef('earlier.engine_id', '=', 'here.engine_id')
+                  .onRef('earlier.id', '<', 'here.id'),
+              )
+              .select('earlier.id')
+              .where('here.id', '=', slipId),
+          ),
+        ]),
+      ]),
+    )
     .where('piece_reading.withdrawn_at', 'is', null)
     .orderBy('piece_reading.id');
 export type ReadingRow = InferResult<ReturnType<typeof readingsOf>>[number];
