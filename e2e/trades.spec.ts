@@ -29,6 +29,19 @@ test('a taxi on gas leaves anything that carries gas to a licensed fitter, and i
   await page.keyboard.press('5');
   await expect(stageOf(page)).toContainText('a licensed gas fitter works on anything that carries it');
   await expect(stageOf(page)).toContainText('Not closed off: 0 of');
+  // What is found on it is known here and on its next slip, with who found it and where.
+  const vehicle = stageOf(page).getByRole('region', { name: 'This vehicle' });
+  await vehicle.getByRole('button', { name: 'Found on this vehicle' }).click();
+  await expect(vehicle).toContainText('room for a wrench: No wrench reaches');
+  await expect(stageOf(page)).toContainText('no wrench reaches');
+  await ask(page, 'cw-1908', /car 8 CW-1908/);
+  await page.keyboard.press('b');
+  await expectTray(page);
+  await page.keyboard.press('+');
+  await expect(slipPane(page)).toContainText(/£\d/);
+  await page.keyboard.press('5');
+  await expect(vehicle).toContainText(/No wrench reaches Wren, slip 0\d+/);
+  await expect(vehicle.getByRole('button', { name: 'Take it back' })).toHaveCount(0);
 });
 
 test('a generator counts in hours: its due, its options and its next reading', async ({ page, counter }) => {

@@ -8,11 +8,14 @@ import { printMoment } from '../controls/moment.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { isUnsentSlip } from '../counter/slip-outbox.ts';
 import { sayIn } from '@brackenfell/core/fitment/say';
+import { mayWrite } from '@brackenfell/core/slip/who-may';
+import { useSession } from '../session/use-session.ts';
 import { useSettings } from '../settings/settings.ts';
 import { LendDialog, LoansPanel } from './loans-panel.tsx';
 import { OptionsPanel } from './options-panel.tsx';
 import { OTHER_PAPERS, PAPER_WORDS } from './paper-words.ts';
 import { useKeys } from '../keys/keys.ts';
+import { ThisVehicle } from './this-vehicle.tsx';
 import { WorkList } from './work-list.tsx';
 import { openPaper, useHandOver, usePapers } from './use-hand-over.ts';
 
@@ -30,6 +33,7 @@ export function HandOverStage() {
   const known = slipId !== undefined && !isUnsentSlip(slipId) ? slipId : undefined;
   const { papers, troubled, print } = usePapers(known);
   const say = sayIn(useSettings().units);
+  const { data: me } = useSession();
   const [lent, setLent] = useState<string>();
   const mayPrint = known !== undefined && card !== undefined && !print.isPending;
   useKeys(
@@ -135,6 +139,7 @@ export function HandOverStage() {
             {card.fitted.map((line) => (
               <FittedLine key={line.lineId} line={line} />
             ))}
+            {slip.data && <ThisVehicle slip={slip.data} mine={me ? mayWrite(slip.data, me) : false} />}
             {known !== undefined && <LoansPanel slipId={known} />}
             {slipId && <OptionsPanel card={card} slipId={slipId} say={say} />}
             {card.notVerified.length > 0 && (

@@ -1,0 +1,99 @@
+import { useState } from 'react';
+import { FACTS, type FactId } from '@brackenfell/core/facts/facts';
+import type { Slip, SlipReading } from '@brackenfell/contract/slip';
+import { Choice } from '../controls/choice.tsx';
+import { slipCall } from '../counter/slip-call.ts';
+import { useSlipWrite, useUnsent } from '../counter/slip-outbox.ts';
+
+/** What is looked at on a vehicle as it stands: each changes what is asked of the parts, on this slip and on its next. */
+const LOOKED_AT = [
+  'position.wrenchReaches',
+  'position.hasBattery',
+  'position.headMetal',
+  'position.aspiration',
+  'position.fuel',
+] as const satisfies readonly FactId[];
+type LookedAt = (typeof LOOKED_AT)[number];
+
+const optionsOf = (fact: FactId) => {
+  const { answer } = FACTS[fact];
+  return answer?.kind === 'choose' ? answer.options : [];
+};
+
+/** A finding in the words it was answered in. */
+const sayFound = ({ fact, value }: SlipReading): string =>
+  optionsOf(fact).find((option) => option.value === value)?.says ?? String(value);
+
+interface ThisVehicleProps {
+  readonly slip: Slip;
+  readonly mine: boolean;
+}
+
+/** Found on this very vehicle: it stands over what is on paper, here and on its next slip. */
+export function ThisVehicle({ slip, mine }: ThisVehicleProps) {
+  const write = useSlipWrite();
+  const isOnItsWay = useUnsent(slip.slipId).some(({ name }) => name === 'addReading');
+  const [fact, setFact] = useState<LookedAt>('position.wrenchReaches');
+  const options = optionsOf(fact).map(({ value, says }) => ({ value: String(value), says }));
+  const [picked, pick] = useState<string>();
+  const value = options.find((option) => option.value === picked)?.value ?? options.at(-1)!.value;
+  const found = slip.readings.filter(({ partId }) => partId === null);
+  const store = () => {
+    const answer = optionsOf(fact).find((option) => String(option.value) === value)!;
+    write.mutate(
+      slipCall(
+        'addReading',
+        { params: { slipId: slip.slipId }, body: { partId: null, fact, value: answer.value, how: 'seen' } },
+        `${FACTS[fact].label}: ${answer.says}`,
+      ),
+    );
+  };
+  return (
+    <section aria-label="This vehicle" className="set-up-panel">
+      <h2 className="text-lead font-semibold">This vehicle</h2>
+      {found.length === 0 && <p className="text-soft">Nothing was found that is otherwise than on paper.</p>}
+      <ul>
+        {found.map((reading) => (
+          <li key={reading.readingId} className="flex flex-wrap items-baseline gap-x-2 border-t border-hair">
+            <span className="flex-1">
+              {FACTS[reading.fact].label}: <b className="font-semibold">{sayFound(reading)}</b>{' '}
+              <span className="text-soft">{reading.by}</span>
+            </span>
+            {mine && !reading.by.includes(', slip ') && (
+              <button
+                type="button"
+                className="button-quiet"
+                onClick={() =>
+                  write.mutate(
+                    slipCall(
+                      'withdrawReading',
+                      { params: { slipId: slip.slipId, readingId: reading.readingId }, body: {} },
+                      `${FACTS[reading.fact].label} taken back`,
+                    ),
+                  )
+                }
+              >
+                Take it back
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {mine && (
+        <div className="flex flex-wrap items-end gap-2">
+          <Choice
+            label="Looked at"
+            labelClass="text-slate"
+            value={fact}
+            options={LOOKED_AT.map((id) => ({ value: id, says: FACTS[id].label }))}
+            onChange={setFact}
+          />
+          <Choice label="Found" labelClass="text-slate" value={value} options={options} onChange={pick} />
+          <button type="button" className="button-plain" disabled={isOnItsWay} onClick={store}>
+            Found on this vehicle
+          </button>
+        </div>
+      )}
+    </section>
+  );
+}
