@@ -96,6 +96,16 @@ test('what serving it comes to is told with and without work, in parts and in al
   await expect(own).toContainText('£171.00');
   await page.getByLabel('Reckoned to').fill('45 000 km');
   await expect(own).toContainText('£38.00');
+  // At home and in a workshop: four plugs at 12.00, an hour at 80 and a tenth on the parts; a question stands at its field.
+  const home = page.getByRole('region', { name: 'Home or workshop' });
+  await home.getByLabel('Work, minutes').fill('an hour');
+  await expect(home.getByRole('alert')).toContainText('Minutes of work');
+  await home.getByLabel('Work, minutes').fill('60');
+  await home.getByLabel('Workshop’s hour, £').fill('80');
+  await home.getByLabel('On parts there, %').fill('10');
+  await home.getByLabel('Tools to buy, £').fill('100');
+  await expect(home).toContainText('At home £134.40, later jobs £14.40; in a workshop £111.84, both with tax.');
+  await expect(home).toContainText('Its tools pay from job 2 on.');
   await expectAccessible(page);
   await page.reload();
   await expect(page.getByLabel('Work each time, £')).toHaveValue('45');

@@ -34,11 +34,11 @@ const VIEWS: Readonly<Record<string, readonly Theme[]>> = {
   misfire: ['night'],
   'set-up': ['chalk'],
   'hand-over': ['night'],
-  torque: ['chalk'],
+  work: ['chalk'],
+  garage: ['chalk'],
   'house-rules': ['night'],
   audit: ['chalk'],
   proof: ['chalk'],
-  dimensions: ['night'],
   batch: ['chalk'],
 };
 
@@ -142,11 +142,15 @@ async function shootIgnition(page: Page, address: string, shot: (name: string) =
   await press(page, ['5']);
   await page.getByRole('region', { name: 'Options' }).waitFor();
   await shot('hand-over');
-  await page.goto(
-    `${address}/sums/torque?metal=aluminium&engine=18+Nm&plug=24-25+Nm&set=20+Nm&used=anti-seize&scale=5-50+Nm&lever=300&extension=50`,
-  );
-  await page.getByText('which unit does each mean?').waitFor();
-  await shot('torque');
+  const slipId = new URL(page.url()).searchParams.get('slip')!;
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${address}/work/${slipId}`);
+  await page.getByRole('checkbox').first().check();
+  await shot('work');
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(`${address}/garage/vehicles?q=car+9`);
+  await page.getByRole('img', { name: /History and wear/ }).waitFor();
+  await shot('garage');
 }
 
 /** Six plugs on the gap desk, one of them to be opened. */
@@ -187,9 +191,6 @@ async function shootProof(page: Page, address: string, shot: (name: string) => P
   await page.goto(`${address}/quarantine/batches`);
   await page.getByRole('region', { name: 'Sold of it' }).waitFor();
   await shot('batch');
-  await page.goto(`${address}/catalogue/dimensions?threadMm=14&reachMm=12.5&seat=gasket&hexMm=21&how=tape`);
-  await page.getByRole('region', { name: 'Engines' }).waitFor();
-  await shot('dimensions');
 }
 
 /** Signs somebody of another role in instead. */

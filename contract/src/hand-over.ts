@@ -46,6 +46,8 @@ export const HandOver = z
       }),
     ),
     countsIn: z.enum(['distance', 'hours']),
+    /** Why it stays with a workshop whatever it costs. */
+    stays: z.array(z.string()),
     /** What must not be fitted, with the reason. */
     doNotFit: z.array(z.object({ printed: z.string(), why: z.string() })),
     /** How to get to the plugs, in the words of the engine's notes. */

@@ -2,6 +2,7 @@ import { readDuty } from '@brackenfell/core/duty/duty-text';
 import { sayIn, type Say } from '@brackenfell/core/fitment/say';
 import { kitList } from '@brackenfell/core/kit/kit-list';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
+import { staysWithWorkshop } from '@brackenfell/core/service-plan/home-or-workshop';
 import { sayFigures } from '@brackenfell/core/set-up/say-figures';
 import { deskOf, setUpPoints } from '@brackenfell/core/set-up/set-up-points';
 import type { HandOver } from '@brackenfell/contract/hand-over';
@@ -140,6 +141,7 @@ export async function gatherHandOver(
       .map(({ printed, maker, quantity }) => ({ printed, maker, quantity })),
     options: judged ? optionsOf(judged, new Set(plugs.map(({ partId }) => partId))) : [],
     countsIn: judged ? countsIn(judged.positions) : 'distance',
+    stays: judged?.positions[0] ? [...staysWithWorkshop(judged.positions[0].sheet)] : [],
     doNotFit: refused.map(({ printed, reason }) => ({ printed, why: reason })),
     access: notes.filter(({ about }) => about === 'access').map(({ says }) => says),
     cautions: engine.cautions,

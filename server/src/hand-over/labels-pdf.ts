@@ -31,7 +31,7 @@ export function printLeadLabels(labels: readonly LeadLabel[], docket: string, un
     for (const [i, { route, lead }] of labels.entries()) {
       if (i > 0) doc.addPage();
       for (const left of [0, half]) {
-        fitted(doc, 'figures', route.to === 'coil' ? 'C' : String(route.to), 20, left + PAD, PAD, 14 * MM);
+        fitted(doc, 'figures', route.to === 'coil' ? 'C' : route.to, 20, left + PAD, PAD, 14 * MM);
         fitted(doc, 'strong', printable(sayRoute(route)), 8, left + 15 * MM, PAD, half - 17 * MM);
         const length = lead ? formatQuantity('lead-length', lead.lengthMm, lead.lengthMm, units) : 'no lead for it';
         fitted(doc, 'figures', printable(length), 7, left + 15 * MM, PAD + 11, half - 17 * MM);

@@ -11,6 +11,7 @@ import { sayIn } from '@brackenfell/core/fitment/say';
 import { mayWrite } from '@brackenfell/core/slip/who-may';
 import { useSession } from '../session/use-session.ts';
 import { useSettings } from '../settings/settings.ts';
+import { HomePanel } from './home-panel.tsx';
 import { LendDialog, LoansPanel } from './loans-panel.tsx';
 import { OptionsPanel } from './options-panel.tsx';
 import { OTHER_PAPERS, PAPER_WORDS } from './paper-words.ts';
@@ -142,6 +143,9 @@ export function HandOverStage() {
             {slip.data && <ThisVehicle slip={slip.data} mine={me ? mayWrite(slip.data, me) : false} />}
             {known !== undefined && <LoansPanel slipId={known} />}
             {slipId && <OptionsPanel card={card} slipId={slipId} say={say} />}
+            {slip.data && slip.data.goodsMinor > 0 && (
+              <HomePanel slipId={slip.data.slipId} partsMinor={slip.data.goodsMinor} stays={card.stays} />
+            )}
             {card.notVerified.length > 0 && (
               <section aria-label="Not verified" className="set-up-panel">
                 <h2 className="text-lead font-semibold">Not verified</h2>
@@ -211,17 +215,17 @@ function Kit({ card, onLend }: KitProps) {
           {card.fitted.length > 1 && <h2 className="num font-semibold">{printed}</h2>}
           <ul>
             {kit.map(({ kind, what, why }) => (
-              <li key={`${what} ${why}`} className="grid grid-cols-[1rem_1fr] border-b border-hair py-1">
+              <li key={`${what} ${why}`} className="grid grid-cols-[1rem_minmax(0,1fr)] border-b border-hair py-1">
                 <span className="pt-0.5">
                   <Mark kind={KIT_MARKS[kind]} rem={0.75} label={kind === 'to-ask' ? 'To ask' : ''} />
                 </span>
                 <span>
                   <span className="flex items-baseline justify-between gap-2">
-                    <b className="font-semibold">{what}</b>
+                    <b className="min-w-0 font-semibold">{what}</b>
                     {kind === 'tool' && onLend && (
                       <button
                         type="button"
-                        className="button-quiet"
+                        className="button-quiet shrink-0"
                         aria-label={`Lend: ${what}`}
                         onClick={() => onLend(what)}
                       >

@@ -20,7 +20,7 @@ export function WorkPage() {
         <AwayBanner />
         <p className={why ? 'text-madder' : 'text-soft'} role={why ? 'alert' : undefined}>
           {why ??
-            (slip.data && slip.data.engineId === null
+            (slip.data?.engineId === null
               ? 'This slip has no engine yet: nothing can be told of the work.'
               : 'Fetching the work …')}
         </p>
