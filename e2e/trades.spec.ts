@@ -157,6 +157,7 @@ test('a tool of the kit is lent with a deposit to a day, its note is printed, an
   await opened;
   await expect(stageOf(page).getByRole('button', { name: 'Tool loan, A5' })).toBeVisible();
   await lent.getByRole('button', { name: 'It is back' }).click();
-  await expect(lent).toContainText('back');
+  await lent.getByRole('button', { name: '£30.00 returned: settle it' }).click();
+  await expect(lent).toContainText(/back \d+ \w+ \d{4}, Wren/);
   await expect(lent.getByRole('button', { name: 'It is back' })).toHaveCount(0);
 });

@@ -146,7 +146,12 @@ export const searchGarage = endpoint('searchGarage', {
   summary: 'Vehicles of the garage book by name, phone, plate or serial; without a question those due first.',
   roles: COUNTER,
   query: z.object({ q: line(80).default('') }),
-  response: z.object({ vehicles: z.array(GarageLine), total: z.number().int() }),
+  response: z.object({
+    vehicles: z.array(GarageLine),
+    /** Answered too, and not shown: the question is too wide. */
+    more: z.number().int(),
+    total: z.number().int(),
+  }),
 });
 
 export const getGarageVehicle = endpoint('getGarageVehicle', {
@@ -255,7 +260,13 @@ export const listDue = endpoint('listDue', {
   summary: 'What is due in the coming days, and what is past, with who to tell.',
   roles: COUNTER,
   query: within,
-  response: z.object({ today: z.string(), until: z.string(), dues: z.array(DueLine) }),
+  response: z.object({
+    today: z.string(),
+    until: z.string(),
+    dues: z.array(DueLine),
+    /** Vehicles of a very large book that were not reckoned. */
+    notLookedAt: z.number().int(),
+  }),
 });
 
 export const dueCalendar = endpoint('dueCalendar', {

@@ -1,4 +1,5 @@
 import type { SetUpFigures } from '@brackenfell/core/set-up/told-figures';
+import { dayHere } from '../context/today.ts';
 import type { Writing } from '../db/database.ts';
 import { addFitted } from './store.ts';
 
@@ -41,7 +42,7 @@ export async function rememberFitted(trx: Writing, slip: Collected, staffId: str
   for (const line of lines) {
     // The customer's own part that must not be fitted is none that is.
     if (line.verdict === 'refuse') continue;
-    const on = line.updated_at.toISOString().slice(0, 10);
+    const on = dayHere(line.updated_at);
     const read = await trx
       .selectFrom('served_reading')
       .select('served')

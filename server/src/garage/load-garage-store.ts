@@ -2,6 +2,7 @@ import { GarageFile } from '@brackenfell/contract/garage-file';
 import type { SetUpFigures } from '@brackenfell/core/set-up/told-figures';
 import { middleOf } from '@brackenfell/core/gap/gap-move';
 import type { Context } from '../context/context.ts';
+import { dayHere } from '../context/today.ts';
 import type { Writing } from '../db/database.ts';
 import { addCustomer, addFitted, addServed, addVehicle, runsInHours } from '../garage-book/store.ts';
 import { toldOf } from './told-of.ts';
@@ -35,7 +36,7 @@ export async function loadGarage(context: Context, raw: unknown): Promise<{ vehi
       const row = { engine_id: engineId, duty: vehicle.duty, build: vehicle.build };
       const servedOn = new Map(readings.map(({ on, served }) => [on, served]));
       for (const line of await soldTo(trx, customer ?? '', vehicle.called, vehicleId)) {
-        const on = line.updated_at.toISOString().slice(0, 10);
+        const on = dayHere(line.updated_at);
         const told = await toldOf(context, trx, row, line.part_id);
         await addFitted(trx, {
           vehicle_id: vehicleId,

@@ -66,7 +66,7 @@ import { pressingLine } from './order.ts';
 import { toldOf } from './told-of.ts';
 
 /** A garage book of more vehicles than this is searched, not leafed through. */
-const MOST_VEHICLES = 500;
+const MOST_VEHICLES = 2000;
 const SHOWN = 100;
 
 const NO_VEHICLE = trouble('not-found', 'The garage book has no such vehicle.');
@@ -113,7 +113,8 @@ export function garageRoutes(app: Express, context: Context): void {
     const rows = await findVehicles(db, query.q, MOST_VEHICLES);
     const known = await readKnown(db, rows);
     const lines = known.map((one) => garageLine(one, today()));
-    return { vehicles: lines.sort(pressingLine).slice(0, SHOWN), total: await countVehicles(db) };
+    const shown = lines.sort(pressingLine).slice(0, SHOWN);
+    return { vehicles: shown, more: lines.length - shown.length, total: await countVehicles(db) };
   });
   serve(app, context, getGarageVehicle, ({ params, db }) => show(context, db, params.vehicleId));
 
@@ -129,7 +130,8 @@ export function garageRoutes(app: Express, context: Context): void {
     if (isTrouble(slip)) return slip;
     if (body.vehicleId !== null && !(await readVehicle(trx, body.vehicleId)))
       return trouble('invalid-request', 'Choose a vehicle of the garage book.', { vehicleId: 'no such vehicle' });
-    const vehicleId = body.vehicleId ?? (await rememberNew(trx, slip));
+    // Remembered at two counters at once it is one vehicle still.
+    const vehicleId = body.vehicleId ?? slip.garage_vehicle_id ?? (await rememberNew(trx, slip));
     await tieSlip(trx, slip.id, vehicleId);
     // What was found on it before is laid over what is on paper, here too.
     if (body.vehicleId !== null && !isFinal(slip.state))
@@ -239,7 +241,8 @@ export function garageRoutes(app: Express, context: Context): void {
   const due = async (db: Database, days: number) => {
     const [from, until] = [today(), dayAfter(today(), days)];
     const known = await readKnown(db, await findVehicles(db, '', MOST_VEHICLES));
-    return { today: from, until, dues: duesBy(known, from, until) };
+    const notLookedAt = (await countVehicles(db)) - known.length;
+    return { today: from, until, dues: duesBy(known, from, until), notLookedAt };
   };
   serve(app, context, listDue, ({ query, db }) => due(db, query.days));
   serve(app, context, dueCalendar, async ({ query, db }) => calendarOf((await due(db, query.days)).dues, today()));

@@ -13,9 +13,3 @@ export function DayField({ label, value, onChange }: DayFieldProps) {
     </label>
   );
 }
-
-/** Today at this till, YYYY-MM-DD. */
-export const todayHere = (): string => {
-  const now = new Date();
-  return [now.getFullYear(), now.getMonth() + 1, now.getDate()].map((n) => String(n).padStart(2, '0')).join('-');
-};

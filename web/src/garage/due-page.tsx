@@ -54,6 +54,11 @@ export function DuePage() {
             {error.message}
           </p>
         )}
+        {data && data.notLookedAt > 0 && (
+          <p role="alert" className="text-madder">
+            {data.notLookedAt} vehicles, the longest in the book, were not reckoned: it is larger than this list.
+          </p>
+        )}
         {data?.dues.length === 0 && <p className="text-soft">Nothing is due by then, as far as anybody knows.</p>}
         {data && data.dues.length > 0 && (
           <table className="w-full max-w-6xl">

@@ -7,7 +7,8 @@ import { OneOf } from '../controls/one-of.tsx';
 import { AskedBack } from '../measuring/asked-back.tsx';
 import { useSettings } from '../settings/settings.ts';
 import { call, ProblemError } from '../wire/call.ts';
-import { DayField, todayHere } from './day-field.tsx';
+import { todayHere } from '../controls/moment.ts';
+import { DayField } from './day-field.tsx';
 import { readServed } from './served-field.ts';
 import { useGarageWrite } from './use-garage.ts';
 

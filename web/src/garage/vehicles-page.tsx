@@ -78,6 +78,9 @@ export function VehiclesPage() {
             </li>
           ))}
         </ol>
+        {data && data.more > 0 && (
+          <p className="border-t border-hair p-3 text-soft">{data.more} more answer: ask for less.</p>
+        )}
         {data && lines.length === 0 && (
           <p className="p-3 text-soft">
             {q.trim() === ''

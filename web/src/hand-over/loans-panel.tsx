@@ -1,9 +1,12 @@
+import { useState } from 'react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import type { ToolLoan } from '@brackenfell/contract/loan';
 import { oneOf, readPence } from '@brackenfell/core/quantities/plain-figure';
 import { printDate } from '@brackenfell/core/words/moments';
 import { printPrice } from '@brackenfell/core/words/money';
+import { dayAfter } from '@brackenfell/core/words/calendar';
+import { todayHere } from '../controls/moment.ts';
 import { Dialog } from '../controls/dialog.tsx';
 import { useDraftOf } from '../controls/draft.ts';
 import { AskedBack } from '../measuring/asked-back.tsx';
@@ -53,6 +56,7 @@ export function LoanLine({ loan }: { readonly loan: ToolLoan }) {
   const write = useLoanWrite();
   const settle = (as: 'back' | 'sold') =>
     write.mutate(() => call('settleLoan', { params: { loanId: loan.loanId }, body: { as } }));
+  const [asked, ask] = useState<'back' | 'sold'>();
   return (
     <li className="flex flex-wrap items-baseline gap-x-2 border-t border-hair py-0.5">
       <b className="font-semibold">{loan.tool}</b>
@@ -64,21 +68,33 @@ export function LoanLine({ loan }: { readonly loan: ToolLoan }) {
       </span>
       {!loan.settled && (
         <span className="flex gap-2">
-          <button type="button" className="button-plain" onClick={() => settle('back')}>
-            It is back
-          </button>
-          {loan.isOverdue && (
-            <button type="button" className="button-plain" onClick={() => settle('sold')}>
-              Sold for its deposit
-            </button>
+          {asked === undefined ? (
+            <>
+              <button type="button" className="button-plain" onClick={() => ask('back')}>
+                It is back
+              </button>
+              {loan.isOverdue && (
+                <button type="button" className="button-plain" onClick={() => ask('sold')}>
+                  Sold for its deposit
+                </button>
+              )}
+            </>
+          ) : (
+            <>
+              {/* Settled for good: the second press says what becomes of the deposit. */}
+              <button type="button" className="button-act" autoFocus onClick={() => settle(asked)}>
+                {printPrice(loan.depositMinor)} {asked === 'back' ? 'returned' : 'kept'}: settle it
+              </button>
+              <button type="button" className="button-plain" onClick={() => ask(undefined)}>
+                Not yet
+              </button>
+            </>
           )}
         </span>
       )}
     </li>
   );
 }
-
-const inDays = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
 
 interface LendProps {
   readonly slipId: string;
@@ -88,7 +104,7 @@ interface LendProps {
 
 /** A tool of the kit leaves as a loan: its deposit, and the day it is back. */
 export function LendDialog({ slipId, tool, onClose }: LendProps) {
-  const draft = useDraftOf(`lend ${slipId} ${tool}`, { tool, deposit: '25', dueOn: inDays(7) });
+  const draft = useDraftOf(`lend ${slipId} ${tool}`, { tool, deposit: '25', dueOn: dayAfter(todayHere(), 7) });
   const write = useLoanWrite();
   const { deposit, dueOn } = draft.value;
   const reading = readPence(deposit);
