@@ -161,3 +161,30 @@ test('a tool of the kit is lent with a deposit to a day, its note is printed, an
   await expect(lent).toContainText(/back \d+ \w+ \d{4}, Wren/);
   await expect(lent.getByRole('button', { name: 'It is back' })).toHaveCount(0);
 });
+
+test('own parts brought in are gauged and fitted like any, are not priced, and have no warranty of ours', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter);
+  await ask(page, 'pp20', /Pellworth PP20/);
+  await expectTray(page);
+  await page.keyboard.press('r');
+  await expect(slipPane(page)).toContainText('Customer’s own, not ours: no warranty.');
+  await expect(slipPane(page)).toContainText('£0.00');
+  await page.keyboard.press('4');
+  await page.keyboard.press('m');
+  await expect(page.getByRole('textbox', { name: /^Gap of plug 1/ })).toBeFocused();
+  await page.keyboard.type('0.58', { delay: 45 });
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('5');
+  await expect(stageOf(page)).toContainText('the customer’s own: not ours, no warranty');
+  await expect(stageOf(page)).toContainText('1: 0.58 mm');
+  const opened = page.waitForEvent('popup');
+  await page.keyboard.press('p');
+  await opened;
+  await expect(stageOf(page).getByRole('button', { name: 'Fitting card, A5' })).toBeVisible();
+  await page.keyboard.press('$');
+  await expect(page.getByRole('dialog')).toContainText('Nothing on it is sold');
+});

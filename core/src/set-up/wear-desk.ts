@@ -52,16 +52,22 @@ interface AtPlace {
   readonly spark: SparkDesk;
 }
 
-/** How the gap of a plug usually grows at a place, mm for 10 000 km; undefined where its material or polarity is not known. */
-export function growthAt({ onPaper, plug, duty: told, rules }: Omit<AtPlace, 'spark'>): number | undefined {
+/** The material that wears there, by the polarity; undefined where either is not known. */
+function wornAt(onPaper: FactSheet, plug: FactSheet): Material | undefined {
   const polarity = rulingValue(onPaper, 'position.polarity');
-  const material =
+  return (
     polarity &&
     wornMaterial({
       polarity,
       centre: rulingValue(plug, 'plug.centreMaterial'),
       ground: rulingValue(plug, 'plug.groundMaterial'),
-    });
+    })
+  );
+}
+
+/** How the gap of a plug usually grows at a place, mm for 10 000 km; undefined where its material or polarity is not known. */
+export function growthAt({ onPaper, plug, duty: told, rules }: Omit<AtPlace, 'spark'>): number | undefined {
+  const material = wornAt(onPaper, plug);
   return (
     material &&
     usualGrowthMm({
@@ -75,14 +81,7 @@ export function growthAt({ onPaper, plug, duty: told, rules }: Omit<AtPlace, 'sp
 /** Growth, ends and every school's interval for a plug at a place. Gap and wear: Remaining life. */
 export function wearDesk({ onPaper, plug, duty: told, rules, spark }: AtPlace): WearDesk {
   const duty = withFactoryBoost(told, onPaper);
-  const polarity = rulingValue(onPaper, 'position.polarity');
-  const material =
-    polarity &&
-    wornMaterial({
-      polarity,
-      centre: rulingValue(plug, 'plug.centreMaterial'),
-      ground: rulingValue(plug, 'plug.groundMaterial'),
-    });
+  const material = wornAt(onPaper, plug);
   const range = rulingValue(onPaper, 'position.gapMm');
   const hours = rulingValue(onPaper, 'position.intervalHours');
   const lifeKm = rulingValue(plug, 'plug.lifeKm');

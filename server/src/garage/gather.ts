@@ -1,4 +1,3 @@
-import { readDuty } from '@brackenfell/core/duty/duty-text';
 import { growthAt } from '@brackenfell/core/set-up/wear-desk';
 import type { GarageVehicle } from '@brackenfell/contract/garage';
 import type { SlipKept } from '@brackenfell/contract/slip';
@@ -15,8 +14,8 @@ import {
   readVehiclesOf,
   type VehicleRow,
 } from '../garage-book/store.ts';
-import { judgeAlone } from '../tray/fitting-plan.ts';
 import { duesOf, engineTitle, fittedOf, knownOf, servedNow, type Known } from './present.ts';
+import { judgeForVehicle } from './told-of.ts';
 
 /** Vehicles with what their dues follow from, in two questions however many they are. */
 export async function readKnown(db: Database, vehicles: readonly VehicleRow[]): Promise<Known[]> {
@@ -27,20 +26,11 @@ export async function readKnown(db: Database, vehicles: readonly VehicleRow[]): 
 
 /** How the gap of the plugs that sit in it usually grows. */
 async function growthOf(context: Context, db: Database, vehicle: VehicleRow, partId: string | undefined) {
-  if (vehicle.engine_id === null || partId === undefined) return null;
-  const duty = readDuty(vehicle.duty) ?? {};
-  const alone = await judgeAlone(context, db, {
-    engineId: vehicle.engine_id,
-    partId,
-    duty,
-    build: vehicle.build ?? undefined,
-    units: 'metric',
-    found: undefined,
-  });
+  const alone = partId === undefined ? undefined : await judgeForVehicle(context, db, vehicle, partId);
   if (!alone) return null;
   const { sheet: onPaper } = alone.places[0];
   const plug = alone.candidate.sheet;
-  return growthAt({ onPaper, plug, duty, rules: alone.judged.ruling.settle(onPaper, plug).rules }) ?? null;
+  return growthAt({ onPaper, plug, duty: alone.duty, rules: alone.judged.ruling.settle(onPaper, plug).rules }) ?? null;
 }
 
 function sayKept(kept: SlipKept): string {

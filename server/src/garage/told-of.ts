@@ -6,15 +6,11 @@ import { intervalOf } from '../garage-book/fit-store.ts';
 import type { VehicleRow } from '../garage-book/store.ts';
 import { judgeAlone } from '../tray/fitting-plan.ts';
 
-/** What a part that is written down by hand was or would have been told: its figures, with the interval agreed. */
-export async function toldOf(
-  context: Context,
-  db: Database,
-  vehicle: Pick<VehicleRow, 'engine_id' | 'duty' | 'build'>,
-  partId: string,
-) {
-  const nothing = { set_up: null, places: [] as string[], ...intervalOf(null) };
-  if (vehicle.engine_id === null) return nothing;
+type Judged = Pick<VehicleRow, 'engine_id' | 'duty' | 'build'>;
+
+/** A part judged alone for a vehicle as it is remembered; undefined where its engine is not known, or takes none such. */
+export async function judgeForVehicle(context: Context, db: Database, vehicle: Judged, partId: string) {
+  if (vehicle.engine_id === null) return undefined;
   const duty = readDuty(vehicle.duty) ?? {};
   const alone = await judgeAlone(context, db, {
     engineId: vehicle.engine_id,
@@ -24,9 +20,15 @@ export async function toldOf(
     units: 'metric',
     found: undefined,
   });
-  if (!alone) return nothing;
+  return alone && { ...alone, duty };
+}
+
+/** What a part that is written down by hand was or would have been told: its figures, with the interval agreed. */
+export async function toldOf(context: Context, db: Database, vehicle: Judged, partId: string) {
+  const alone = await judgeForVehicle(context, db, vehicle, partId);
+  if (!alone) return { set_up: null, places: [] as string[], ...intervalOf(null) };
   const { ruling } = alone.judged;
   const places = alone.places.map(({ label, sheet }) => ({ label, onPaper: sheet, asked: ruling.apply(sheet) }));
-  const figures = figuresFor(places, alone.candidate.sheet, duty, (asked, plug) => ruling.settle(asked, plug));
+  const figures = figuresFor(places, alone.candidate.sheet, alone.duty, (asked, plug) => ruling.settle(asked, plug));
   return { set_up: JSON.stringify(figures), places: places.map(({ label }) => label), ...intervalOf(figures) };
 }

@@ -72,6 +72,21 @@ describe('a quote', () => {
   });
 });
 
+test('a good part of the customer’s own stands on card, quote and slip unpriced, as not ours and without warranty', async () => {
+  const slip = await slipFor('skerrow-sc20');
+  const { rows } = await fetchTray(wren, 'skerrow-sc20');
+  const { partId, printed: number } = rows.find(
+    (row) => row.verdict !== 'refuse' && row.partId !== slip.lines[0]!.partId,
+  )!;
+  const own = { partId, version: slip.version, kind: 'customers-own' };
+  const both = (await write(wren, 'post', `/api/slips/${slip.slipId}/lines`, own).expect(201)).body as Slip;
+  expect(both.totalMinor).toBe(slip.totalMinor);
+  for (const kind of ['fitting-card', 'quote', 'slip']) {
+    const text = textOf(await printed(both, kind, 'A4'));
+    expect(text).toMatch(new RegExp(`${number}.{0,60}customer’s own.{0,12}not ours, no warranty`));
+  }
+});
+
 describe('labels', () => {
   test('of leads say place and length on both sides of the fold, one label for each lead of eight cylinders', async () => {
     const slip = await slipFor('pellworth-pg66', 'lead-set');

@@ -165,7 +165,6 @@ interface PartProps {
 }
 
 function Fitted({ vehicle, say, onAdd }: PartProps & { readonly onAdd: () => void }) {
-  const write = useGarageWrite();
   return (
     <section aria-label="What sat where" className="set-up-panel">
       <h2 className="flex items-baseline justify-between">
@@ -207,20 +206,15 @@ function Fitted({ vehicle, say, onAdd }: PartProps & { readonly onAdd: () => voi
             )}
             {record.torque && record.isCurrent && <span className="block text-soft">Tightened {record.torque}</span>}
             {!record.slip && (
-              <button
-                type="button"
-                className="button-quiet"
-                onClick={() =>
-                  write.mutate(() =>
-                    call('withdrawFittedRecord', {
-                      params: { vehicleId: vehicle.vehicleId, fittedId: record.fittedId },
-                      body: {},
-                    }),
-                  )
+              <TakeBack
+                what={record.printed}
+                send={() =>
+                  call('withdrawFittedRecord', {
+                    params: { vehicleId: vehicle.vehicleId, fittedId: record.fittedId },
+                    body: {},
+                  })
                 }
-              >
-                Take it back
-              </button>
+              />
             )}
           </li>
         ))}
@@ -299,7 +293,6 @@ function Remembered({ vehicle, say, onMend }: PartProps & { readonly onMend: () 
 }
 
 function Readings({ vehicle, say }: PartProps) {
-  const write = useGarageWrite();
   return (
     <section aria-label="Readings" className="set-up-panel">
       <h2 className="text-lead font-semibold">Readings</h2>
@@ -314,21 +307,15 @@ function Readings({ vehicle, say }: PartProps) {
               {printDate(reading.on)}, {reading.how === 'said' ? 'said to ' : ''}
               {reading.by}
             </span>
-            <button
-              type="button"
-              className="button-quiet"
-              aria-label={`Take back ${sayRun(reading.served, vehicle.countsIn, say)}`}
-              onClick={() =>
-                write.mutate(() =>
-                  call('withdrawServedReading', {
-                    params: { vehicleId: vehicle.vehicleId, readingId: reading.readingId },
-                    body: {},
-                  }),
-                )
+            <TakeBack
+              what={sayRun(reading.served, vehicle.countsIn, say)}
+              send={() =>
+                call('withdrawServedReading', {
+                  params: { vehicleId: vehicle.vehicleId, readingId: reading.readingId },
+                  body: {},
+                })
               }
-            >
-              Take it back
-            </button>
+            />
           </li>
         ))}
       </ul>
@@ -359,5 +346,15 @@ function Slips({ vehicle }: { readonly vehicle: GarageVehicle }) {
         ))}
       </ul>
     </section>
+  );
+}
+
+/** Takes back what was written down by mistake. */
+function TakeBack({ what, send }: { readonly what: string; readonly send: () => Promise<GarageVehicle> }) {
+  const write = useGarageWrite();
+  return (
+    <button type="button" className="button-quiet" aria-label={`Take back ${what}`} onClick={() => write.mutate(send)}>
+      Take it back
+    </button>
   );
 }

@@ -74,7 +74,11 @@ export function LineView({ line, engines, picked, acts }: LineViewProps) {
       <span>
         <b className={`num block font-semibold ${own ? 'text-soft' : ''}`}>{line.printed}</b>
         <span className="text-soft">
-          {own ? 'Customer’s own. ' : `${line.maker}${at ? `, ${at}` : ''}. `}
+          {own
+            ? line.verdict === 'refuse'
+              ? 'Customer’s own. '
+              : 'Customer’s own, not ours: no warranty. '
+            : `${line.maker}${at ? `, ${at}` : ''}. `}
           {line.verdict !== null && !own && <span className="text-peat">{VERDICT_WORDS[line.verdict]}. </span>}
           {line.reason}
         </span>

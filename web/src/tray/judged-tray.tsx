@@ -95,8 +95,8 @@ export function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
   };
   const note = () => {
     const row = rows[pick.index];
-    if (row?.verdict === 'refuse') add.mutate({ row, kind: 'customers-own', engineId: engine.engineId });
-    else toast('Only a refused part is noted as the customer’s own; Enter sells this one.');
+    // A refused one is told; a good one has gap, torque and card like any, and no warranty of ours.
+    if (row) add.mutate({ row, kind: 'customers-own', engineId: engine.engineId });
   };
   const proveRow = (row: OpenRow | undefined) => row && go('/counter/proof', { inspect: row.partId });
   const takeRef = useRef(take);

@@ -71,6 +71,6 @@ export function useTrayKeys({ kind, rows, split }: OpenTray, pick: RowPick, acts
     ...(kind === 'coil' || kind === 'lead-set'
       ? [{ press: 'm', does: 'Measure one: judge a reading', run: () => open('measure') }]
       : []),
-    { press: 'r', does: 'Note a refused part as the customer’s own', run: note },
+    { press: 'r', does: 'Note it as the customer’s own part: told, never sold', run: note },
   ]);
 }

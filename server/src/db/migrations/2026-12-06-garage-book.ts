@@ -52,25 +52,6 @@ const STATEMENTS = [
   `grant update (garage_vehicle_id) on slip to brackenfell_app`,
   `grant update (raised_at, raised_by_id, taken) on declined_advice to brackenfell_app`,
 
-  // A sold slip may be freed of its customer's name; nothing else of it changes.
-  `create or replace function refuse_wrong_sale() returns trigger language plpgsql security definer
-     set search_path = public, pg_temp as $$
-   declare why text;
-   begin
-     if old.state in ('collected', 'ended') then
-       if new.customer = '' and (new.state, new.holder_id, new.engine_id, new.duty, new.build, new.docket)
-          is not distinct from (old.state, old.holder_id, old.engine_id, old.duty, old.build, old.docket) then
-         return new;
-       end if;
-       raise exception using errcode = 'BF003', message = 'Slip ' || old.docket || ' is ' || old.state || ' and final.';
-     end if;
-     if new.state = 'collected' then
-       why := sale_of_held(new.id);
-       if why is not null then raise exception using errcode = 'BF001', message = why; end if;
-     end if;
-     return new;
-   end $$`,
-
   // The person goes, the ledger stays: only this function reaches into history, papers and kept answers, and only for that.
   `create function erase_person(person bigint) returns table (slips int, vehicles int, papers int, notes int)
      language plpgsql security definer set search_path = public, pg_temp as $$

@@ -65,7 +65,7 @@ const STATEMENTS = [
      if sold = 0 then return 'Nothing on it is sold.'; end if;
      return null;
    end $$`,
-  // What is made ready is held to the same line as what is collected; a state follows only from those it may.
+  // A sold slip may be freed of its customer's name, and nothing else of it changes. What is made ready is held to the same line as what is collected; a state follows only from those it may.
   `create or replace function refuse_wrong_sale() returns trigger language plpgsql security definer
      set search_path = public, pg_temp as $$
    declare why text;
