@@ -5,7 +5,7 @@ export type FactAnswer =
   /** A figure, typed or taken from a device; `within` is how near two readings must be to agree. */
   | {
       readonly kind: 'measure';
-      readonly quantity: Exclude<DisplayKind, 'lead-length'>;
+      readonly quantity: Exclude<DisplayKind, 'lead-length' | 'run'>;
       readonly unit: 'mm' | 'kΩ';
       readonly device: 'gauge' | 'ohmmeter';
       readonly within: number;

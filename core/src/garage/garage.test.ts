@@ -1,8 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { dayAfter } from '../words/calendar.ts';
 import { sayIn } from '../fitment/say.ts';
 import { stillFitted } from './current.ts';
 import { dueOf, isDueBy } from './due.ts';
-import { sayWhyDue } from './say-due.ts';
+import { sayRun, sayWhyDue } from './say-due.ts';
 import { ALL_YEAR, dayWhen, oddReading, servedBy, useOf } from './use.ts';
 
 const at = (on: string, served: number) => ({ on, served });
@@ -117,5 +119,87 @@ describe('why it is due', () => {
     expect(sayWhyDue({ ...due, left: -20, isEstimate: false }, why, sayIn('metric'))).toMatch(/20 h past it\.$/);
     expect(sayWhyDue({ ...due, on: undefined }, why, sayIn('metric'))).toMatch(/nobody knows/);
     expect(sayWhyDue({ kind: 'history-unknown' }, why, sayIn('metric'))).toMatch(/never taken for fresh/);
+    // As the meter shows it: an interval is rounded down when it is converted, a reading is not.
+    expect(sayRun(252_650, 'distance', sayIn('imperial'))).toMatch(/^156.98\d miles$/);
+  });
+});
+
+describe('whatever was read and fitted', () => {
+  const day = fc.integer({ min: 0, max: 2000 }).map((days) => dayAfter('2020-01-01', days));
+  const months = fc.uniqueArray(fc.integer({ min: 1, max: 12 }), { minLength: 1, maxLength: 12 });
+
+  test('the day a distance is reached is the first on which it is, and lies in a month that it runs', () => {
+    fc.assert(
+      fc.property(
+        day,
+        months,
+        fc.integer({ min: 1, max: 300 }),
+        fc.integer({ min: 1, max: 60_000 }),
+        (on, inMonths, perDay, left) => {
+          const use = { perDay, months: inMonths };
+          const reached = dayWhen(left, use, on);
+          if (reached === undefined) return;
+          const readings = [at(on, 1000)];
+          expect(inMonths).toContain(Number(reached.slice(5, 7)));
+          expect(servedBy(readings, use, reached)!.served).toBeGreaterThanOrEqual(1000 + left - 1e-6);
+          expect(servedBy(readings, use, dayAfter(reached, -1))!.served).toBeLessThan(1000 + left);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  test('what it has run never falls between two readings that rise, and meets both', () => {
+    fc.assert(
+      fc.property(
+        day,
+        months,
+        fc.integer({ min: 1, max: 900 }),
+        fc.integer({ min: 0, max: 90_000 }),
+        (on, inMonths, days, run) => {
+          const readings = [at(on, 500), at(dayAfter(on, days), 500 + run)];
+          const use = useOf(readings, { perDay: undefined, months: inMonths });
+          let last = 500;
+          for (let i = 0; i <= days; i += Math.max(1, Math.floor(days / 12))) {
+            const { served } = servedBy(readings, use, dayAfter(on, i))!;
+            expect(served).toBeGreaterThanOrEqual(last - 1e-6);
+            last = served;
+          }
+          expect(servedBy(readings, use, dayAfter(on, days))).toEqual({ served: 500 + run, isEstimate: false });
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  test('at each place of a kind one part sits at most, and where any was fitted one does', () => {
+    const record = fc.record({
+      partKind: fc.constantFrom('plug', 'coil'),
+      places: fc.subarray(['1', '2', '3'], { minLength: 1 }),
+      on: fc.option(day, { nil: undefined }),
+    });
+    fc.assert(
+      fc.property(fc.array(record, { maxLength: 8 }), (records) => {
+        const still = stillFitted(records);
+        for (const kind of ['plug', 'coil'])
+          for (const place of ['1', '2', '3']) {
+            const here = still.filter(({ partKind, places }) => partKind === kind && places.includes(place));
+            expect(here.length).toBeLessThanOrEqual(1);
+          }
+        const dated = records.filter(({ on }) => on !== undefined);
+        if (dated.length === records.length && records.length > 0) expect(still.length).toBeGreaterThan(0);
+      }),
+    );
+  });
+
+  test('a reading that lies between its neighbours, and no further than anybody drives, is never asked', () => {
+    fc.assert(
+      fc.property(day, fc.integer({ min: 2, max: 500 }), fc.integer({ min: 0, max: 100 }), (on, days, share) => {
+        const readings = [at(on, 1000), at(dayAfter(on, days), 1000 + days * 100)];
+        const between = Math.round((days * share) / 100);
+        const next = at(dayAfter(on, between), 1000 + between * 100);
+        expect(oddReading(readings, next, 'distance')).toBeUndefined();
+      }),
+    );
   });
 });

@@ -1,11 +1,11 @@
-import { sayServed, type CountsIn, KM_PER_HOUR } from '../service-plan/running-hours.ts';
+import { type CountsIn, KM_PER_HOUR } from '../service-plan/running-hours.ts';
 import { printCount } from '../words/counted.ts';
 import type { Say } from '../fitment/say.ts';
 import type { Due } from './due.ts';
 
-/** What a vehicle has run or will have, in its own counting. */
+/** What a vehicle has run or will have, in its own counting: as its meter shows it, not rounded as an interval is. */
 export const sayRun = (served: number, countsIn: CountsIn, say: Say): string =>
-  countsIn === 'hours' ? `${printCount(Math.round(served))} h` : sayServed(served, 'distance', say);
+  countsIn === 'hours' ? `${printCount(Math.round(served))} h` : say.quantity('run', served);
 
 /** For wear an hour counts as so many km: what is counted in hours, in km. */
 export const wearKm = (served: number, countsIn: CountsIn): number =>

@@ -8,7 +8,7 @@ export type UnitDisplay = 'metric' | 'imperial' | 'both';
 export const systemOf = (display: UnitDisplay): UnitSystem => (display === 'imperial' ? 'imperial' : 'metric');
 
 /** What a printed figure measures; decides unit and digits. */
-export type DisplayKind = QuantityKind | 'length' | 'lead-length' | 'thread';
+export type DisplayKind = QuantityKind | 'length' | 'lead-length' | 'thread' | 'run';
 
 /** Below this a torque is told in lbf·in, where a wrench scale still resolves it. Quantities: Printing. */
 const SMALL_TORQUE_NM = 20;
@@ -102,6 +102,7 @@ function metricUnit(kind: DisplayKind): [UnitId, number] {
     case 'temperature':
       return ['celsius', 1];
     case 'distance':
+    case 'run':
       return ['km', 1];
   }
 }
@@ -125,6 +126,7 @@ function imperialUnit(kind: DisplayKind, high: number): [UnitId, number] {
     case 'temperature':
       return ['fahrenheit', 1];
     case 'distance':
+    case 'run':
       return ['mile', 1];
     default:
       return metricUnit(kind);

@@ -46,4 +46,40 @@ describe('what the application may never write, whatever it sends', () => {
     await expect(chosenFor(String(Number(figure.part_id) + 1))).rejects.toMatchObject(refused);
     await expect(chosenFor(figure.part_id!)).resolves.toBeDefined();
   });
+
+  test('what a vehicle ran, what sat in it and what was lent, otherwise than by taking it back or settling it once', async () => {
+    const denied = { code: '42501' };
+    const attempts = [
+      sql`update served_reading set served = 1`,
+      sql`delete from served_reading`,
+      sql`update fitted_record set interval = 999999`,
+      sql`update fitted_record set vehicle_id = vehicle_id`,
+      sql`delete from fitted_record`,
+      sql`update tool_loan set deposit_minor = 0`,
+      sql`update tool_loan set due_on = '2099-01-01'`,
+      sql`delete from tool_loan`,
+      sql`update declined_advice set says = 'nothing'`,
+      sql`delete from garage_customer`,
+      sql`update garage_customer set erased_at = now()`,
+      sql`delete from printed_paper`,
+      sql`update printed_paper set pdf = ''`,
+      sql`update slip_note set text = ''`,
+      sql`update change_entry set before = null`,
+    ];
+    for (const attempt of attempts) await expect(attempt.execute(counter.db)).rejects.toMatchObject(denied);
+  });
+
+  test('a loan settled twice or half, a paper of no kind, a part fitted no times', async () => {
+    const broken = { code: '23514' };
+    const [slip] = await counter.owner.selectFrom('slip').select('id').limit(1).execute();
+    const [staff] = await counter.owner.selectFrom('staff').select('id').limit(1).execute();
+    const lend = (set: string) =>
+      sql`insert into tool_loan (slip_id, tool, deposit_minor, due_on, staff_id, settled_at, settled_as)
+          values (${slip!.id}, 'Socket', ${set === 'free' ? -1 : 5}, '2026-01-01', ${staff!.id}, ${set === 'half' ? new Date() : null}, null)`;
+    for (const set of ['free', 'half']) await expect(lend(set).execute(counter.db)).rejects.toMatchObject(broken);
+    const paper = sql`insert into printed_paper (slip_id, kind, size, pdf, staff_id) values (${slip!.id}, 'poster', 'A4', '', ${staff!.id})`;
+    await expect(paper.execute(counter.db)).rejects.toMatchObject(broken);
+    const held = sql`update slip set held_until = '2026-01-01' where id = ${slip!.id}`;
+    await expect(held.execute(counter.db)).rejects.toMatchObject(broken);
+  });
 });
