@@ -1,5 +1,5 @@
 import { SheetStrip } from '../controls/sheet-strip.tsx';
-import { useLoans } from '../hand-over/loans-panel.tsx';
+import { useLoans } from '../hand-over/use-loans.ts';
 import { useDues, useVehicles } from './use-garage.ts';
 
 /** The sheets of the garage book. */

@@ -1,7 +1,8 @@
 import { Link } from 'react-router';
 import { Mark } from '../controls/mark.tsx';
 import { printDocket } from '../counter/print-docket.ts';
-import { LoanLine, useLoans } from '../hand-over/loans-panel.tsx';
+import { LoanLine } from '../hand-over/loans-panel.tsx';
+import { useLoans } from '../hand-over/use-loans.ts';
 
 /** Tools that are out, the overdue first: whom to ask, and what came back. */
 export function LoansPage() {

@@ -1,6 +1,4 @@
 import { useState } from 'react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
 import type { ToolLoan } from '@brackenfell/contract/loan';
 import { oneOf, readPence } from '@brackenfell/core/quantities/plain-figure';
 import { printDate } from '@brackenfell/core/words/moments';
@@ -11,23 +9,7 @@ import { Dialog } from '../controls/dialog.tsx';
 import { useDraftOf } from '../controls/draft.ts';
 import { AskedBack } from '../measuring/asked-back.tsx';
 import { call } from '../wire/call.ts';
-
-export function useLoans(slipId: string | undefined) {
-  return useQuery({
-    queryKey: ['loans', slipId ?? 'all'],
-    queryFn: () => call('listLoans', { query: slipId === undefined ? {} : { slip: slipId } }),
-  });
-}
-
-/** A write on loans; what is shown of them follows. */
-export function useLoanWrite() {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: (write: () => Promise<ToolLoan>) => write(),
-    onError: (error) => toast.error(`${error.message} Nothing was changed.`),
-    onSettled: () => void queries.invalidateQueries({ queryKey: ['loans'] }),
-  });
-}
+import { useLoans, useLoanWrite } from './use-loans.ts';
 
 /** What is lent with this slip, and whether it is back. */
 export function LoansPanel({ slipId }: { readonly slipId: string }) {
