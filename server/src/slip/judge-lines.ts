@@ -100,9 +100,19 @@ function told({ judgement: { findings, verdict }, evidence }: JudgedCandidate) {
   return { verdict, reason: reasonPhrase(findings, verdict, evidence), findings: JSON.stringify(views) };
 }
 
-/** A finding without its words, which depend on the reader's units; keys in order, as the database may have turned them. */
-const bare = ({ outcome, caseId, figures, onlyAt }: Pick<SharedFinding, 'outcome' | 'caseId' | 'figures' | 'onlyAt'>) =>
-  JSON.stringify([outcome, caseId, onlyAt, Object.entries(figures).sort(([a], [b]) => (a < b ? -1 : 1))]);
+/**
+ * A finding without its words, which depend on the reader's units; keys in order, as the database may have turned them. Which
+ * school holds is no other telling where all is as it should be.
+ */
+const bare = ({
+  outcome,
+  caseId,
+  figures,
+  onlyAt,
+}: Pick<SharedFinding, 'outcome' | 'caseId' | 'figures' | 'onlyAt'>) => {
+  const told = Object.entries(figures).filter(([name]) => name !== 'rule' || outcome !== 'match');
+  return JSON.stringify([outcome, caseId, onlyAt, told.sort(([a], [b]) => (a < b ? -1 : 1))]);
+};
 
 /** Whether a customer who was told the one would have to be told the other. */
 const differs = (

@@ -118,9 +118,25 @@ describe('what is ready', () => {
     expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
   });
 
-  test('is open again when a rule tells it otherwise, or its batch is held', async () => {
+  test('stays ready when a rule is chosen that tells nothing of it otherwise, and is open again when one does or its batch is held', async () => {
     await onShelf(500);
     const ready = await done(await slipWith(4), 'ready');
+    const isolde = await counter.as('supervisor');
+    let version = 0;
+    const choose = async (rule: string, school: string) => {
+      version = ((await isolde.get('/api/house-rules').expect(200)).body as { version: number }).version;
+      return write(isolde, 'post', `/api/house-rules/${rule}`, { school, version }).expect(200);
+    };
+    // Its electrode is as designed: whether a better one may be sold is no matter of it.
+    await choose('electrodeUpgrade', 'allowed');
+    expect((await seen(ready)).state).toBe('ready');
+    await choose('electrodeUpgrade', 'as-designed');
+    expect((await seen(ready)).state).toBe('ready');
+    // What is agreed as its interval is.
+    await choose('interval', 'cautious');
+    expect((await seen(ready)).state).toBe('open');
+    await choose('interval', 'engine-maker');
+    await done(await done(await seen(ready), 'take-over'), 'ready');
     const batch = await counter.owner
       .insertInto('batch')
       .values({
