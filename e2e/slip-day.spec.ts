@@ -46,7 +46,7 @@ test('a quote is found, made ready, handed over in part, and its rest waits on a
   await expect(slipPane(page)).toContainText('No slip yet');
   await page.keyboard.press('=');
   await expect(slips).toContainText('ordered');
-  await slips.getByRole('button', { name: /ordered/ }).click();
+  await slips.getByRole('button', { name: /Vesper Quillan.*ordered/ }).click();
   await expect(slipPane(page)).toContainText('This slip is ordered');
   await slipPane(page)
     .getByRole('button', { name: /^With slip .* collected/ })

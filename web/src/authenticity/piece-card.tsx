@@ -47,7 +47,7 @@ export function PieceCard({ inspection, judged, piece, here, onPackaging }: Piec
   const numbers = judged.numbers.filter((row) => row.piece === 0 || row.piece === piece.piece);
   const share = shareOf(record);
   return (
-    <div className="grid content-start gap-2 p-3">
+    <div className="grid content-start gap-2 p-3" tabIndex={0} role="group" aria-label="The piece in hand">
       <header>
         <h1 className="num text-verdict font-semibold">{part.printed}</h1>
         <p className="text-soft">

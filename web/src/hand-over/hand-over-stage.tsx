@@ -208,7 +208,7 @@ interface KitProps {
 
 function Kit({ card, onLend }: KitProps) {
   return (
-    <div className="grid content-start gap-2 p-3">
+    <div className="grid content-start gap-2 p-3" tabIndex={0} role="group" aria-label="The kit, and why">
       <h1 className="text-verdict font-semibold">Kit for the job</h1>
       {card.fitted.map(({ lineId, printed, kit }) => (
         <section key={lineId} aria-label={`Kit for ${printed}`}>

@@ -13,7 +13,7 @@ import type { OpenSetUp } from './use-set-up.ts';
 const RULES = ['preGapped', 'gapForDuty', 'threadCompound', 'tightening', 'interval'] as const;
 
 const CAUTIONS = [
-  'Engine cold and its current off, battery or magneto, or as its maker’s procedure says.',
+  'Engine cold, its current off, or as its maker’s procedure says.',
   'Secondary voltage can kill, most of all with a pacemaker.',
   'Blow the well out before the plug comes out; eyes covered.',
 ];
@@ -31,7 +31,7 @@ export function RequiredCard({ line, setUp, others, say }: RequiredCardProps) {
   const limit = told[0]?.gap.limitMm;
   const [place] = setUp.places;
   return (
-    <div className="grid content-start gap-2 p-3">
+    <div className="grid content-start gap-2 p-3" tabIndex={0} role="group" aria-label="What is asked of them">
       <header>
         <h1 className="num text-verdict font-semibold">{line.printed}</h1>
         <p className="text-soft">
