@@ -239,7 +239,7 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
           <li key={s.slipId}>
             <button
               type="button"
-              className="grid min-h-8 w-full grid-cols-[1.5rem_4rem_1fr_3.5rem_8rem_11rem_7rem] items-center gap-2 border border-hair px-2 text-left hover:bg-bracken-wash"
+              className="grid min-h-8 w-full grid-cols-[1.5rem_4rem_1fr_3.5rem_6.5rem_9.5rem_7rem] items-center gap-2 border border-hair px-2 text-left hover:bg-bracken-wash"
               onClick={() => takeUp(s)}
             >
               <Key>{LETTERS[i]}</Key>
@@ -250,7 +250,7 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
               <span>{counted(s.lines, 'line')}</span>
               <span className="text-soft">
                 {SLIP_STATE_WORDS[s.state]}
-                {s.holder ? `, ${s.holder}` : ''}
+                {s.state === 'open' && s.holder ? `, ${s.holder}` : ''}
               </span>
               <span className="text-soft">{s.state === 'open' ? '' : s.waitsFor}</span>
               <span className="num text-right text-soft">{printMoment(s.updatedAt)}</span>
