@@ -173,6 +173,7 @@ test('own parts brought in are gauged and fitted like any, are not priced, and h
   await expect(slipPane(page)).toContainText('Customer’s own, not ours: no warranty.');
   await expect(slipPane(page)).toContainText('£0.00');
   await page.keyboard.press('4');
+  await expect(page.getByRole('toolbar', { name: 'What to do with the picked plug' })).toBeVisible();
   await page.keyboard.press('m');
   await expect(page.getByRole('textbox', { name: /^Gap of plug 1/ })).toBeFocused();
   await page.keyboard.type('0.58', { delay: 45 });
