@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { SetUpFigures } from '@brackenfell/core/set-up/told-figures';
 import { dayHere } from '../context/today.ts';
 import type { Writing } from '../db/database.ts';
@@ -34,7 +35,17 @@ export async function rememberFitted(trx: Writing, slip: Collected, staffId: str
           .as('told'),
       (join) => join.onTrue(),
     )
-    .select(['slip_line.id', 'part_id', 'quantity', 'positions', 'told.set_up', 'told.verdict', 'slip.updated_at'])
+    .select([
+      'slip_line.id',
+      'slip_line.part_id',
+      'slip_line.quantity',
+      'positions',
+      'told.set_up',
+      'told.verdict',
+      // The day its goods left the shelf, however late the vehicle is remembered.
+      sql<Date>`(select min(m.at) from stock_movement m join slip_line l on l.id = m.slip_line_id
+                  where l.slip_id = slip.id and m.why = 'sold')`.as('collected_at'),
+    ])
     .where('slip_id', '=', slip.id)
     .where('removed_at', 'is', null)
     .orderBy('slip_line.id')
@@ -42,7 +53,7 @@ export async function rememberFitted(trx: Writing, slip: Collected, staffId: str
   for (const line of lines) {
     // The customer's own part that must not be fitted is none that is.
     if (line.verdict === 'refuse') continue;
-    const on = dayHere(line.updated_at);
+    const on = dayHere(line.collected_at);
     const read = await trx
       .selectFrom('served_reading')
       .select('served')

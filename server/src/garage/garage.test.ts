@@ -138,7 +138,12 @@ describe('a vehicle that a slip remembers', () => {
     const sold = await collect(
       await withLine(await slipOf({ vehicle: 'CW-2003', engineId: 'aldersyke-as22' }), 'KN 426G-63IR'),
     );
+    // Ten days later: what counts is the day its goods left the shelf.
+    const lineId = sold.lines[0]!.lineId;
+    const at = new Date(Date.now() - 10 * 86_400_000);
+    await counter.owner.updateTable('stock_movement').set({ at }).where('slip_line_id', '=', lineId).execute();
     const remembered = await remember(sold);
+    expect((await vehicle(remembered.garage!.vehicleId)).fitted).toMatchObject([{ on: day(-10), how: 'known' }]);
     expect((await vehicle(remembered.garage!.vehicleId)).fitted).toHaveLength(1);
     // At a second counter, that did not know: one vehicle still.
     const again = await remember(remembered);
@@ -148,9 +153,7 @@ describe('a vehicle that a slip remembers', () => {
 
   test('does not keep the customer’s own part that must not be fitted', async () => {
     const begun = await slipOf({ vehicle: 'CW-2004', engineId: 'pellworth-pp20' });
-    const refused = (await fetchTray(wren, 'pellworth-pp20', '?all=yes')).rows.find(
-      ({ verdict }) => verdict === 'refuse',
-    );
+    const refused = (await fetchTray(wren, 'pellworth-pp20', '')).rows.find(({ verdict }) => verdict === 'refuse');
     const own = refused && { partId: refused.partId, version: begun.version, kind: 'customers-own' };
     expect(own).toBeDefined();
     const added = (await write(wren, 'post', `/api/slips/${begun.slipId}/lines`, own!).expect(201)).body as Slip;

@@ -21,7 +21,13 @@ import { judgeForVehicle } from './told-of.ts';
 export async function readKnown(db: Database, vehicles: readonly VehicleRow[]): Promise<Known[]> {
   const ids = vehicles.map(({ id }) => id);
   const [served, fitted] = await Promise.all([readServed(db, ids), readFitted(db, ids)]);
-  return vehicles.map((vehicle) => knownOf(vehicle, served, fitted));
+  const ofVehicle = <R extends { readonly vehicle_id: string }>(rows: readonly R[]) => {
+    const by = new Map<string, R[]>();
+    for (const row of rows) by.set(row.vehicle_id, [...(by.get(row.vehicle_id) ?? []), row]);
+    return (id: string): readonly R[] => by.get(id) ?? [];
+  };
+  const [readingsOf, recordsOf] = [ofVehicle(served), ofVehicle(fitted)];
+  return vehicles.map((vehicle) => knownOf(vehicle, readingsOf(vehicle.id), recordsOf(vehicle.id)));
 }
 
 /** How the gap of the plugs that sit in it usually grows. */

@@ -16,12 +16,13 @@ export interface Known {
 }
 
 export function knownOf(vehicle: VehicleRow, served: readonly ServedRow[], fitted: readonly FittedRow[]): Known {
-  const readings = served
-    .filter((row) => row.vehicle_id === vehicle.id)
-    .map((row) => ({ on: row.on_day, served: row.served }));
-  const own = fitted.filter((row) => row.vehicle_id === vehicle.id);
-  const said = { perDay: vehicle.per_day ?? undefined, months: vehicle.months };
-  return { vehicle, readings, use: useOf(readings, said), fitted: own };
+  const readings = served.map((row) => ({ on: row.on_day, served: row.served }));
+  return {
+    vehicle,
+    readings,
+    use: useOf(readings, { perDay: vehicle.per_day ?? undefined, months: vehicle.months }),
+    fitted,
+  };
 }
 
 export const engineTitle = (row: VehicleRow): string | null =>
@@ -38,6 +39,10 @@ interface Reckoned {
   readonly line: DueLine;
   readonly due: Due;
 }
+
+/** The most pressing first; of those alike, the earlier day. */
+const byPressing = (a: Reckoned, b: Reckoned): number =>
+  pressing(a.due) - pressing(b.due) || (a.line.on ?? '9999').localeCompare(b.line.on ?? '9999');
 
 /** What is due of a vehicle, the most pressing first: of what still sits in it and has an end that somebody knows. */
 export function duesOf({ vehicle, readings, use, fitted }: Known, today: string): readonly Reckoned[] {
@@ -74,7 +79,7 @@ export function duesOf({ vehicle, readings, use, fitted }: Known, today: string)
         },
       };
     })
-    .sort((a, b) => pressing(a.due) - pressing(b.due) || (a.line.on ?? '9999').localeCompare(b.line.on ?? '9999'));
+    .sort(byPressing);
 }
 
 /** Of many vehicles: what is due by a day, the most pressing first. */
@@ -82,22 +87,26 @@ export const duesBy = (known: readonly Known[], today: string, until: string): D
   known
     .flatMap((one) => duesOf(one, today))
     .filter(({ due }) => isDueBy(due, until))
-    .sort((a, b) => pressing(a.due) - pressing(b.due) || (a.line.on ?? '').localeCompare(b.line.on ?? ''))
+    .sort(byPressing)
     .map(({ line }) => line);
 
-export function garageLine(known: Known, today: string): GarageLine {
-  const { vehicle, readings, use } = known;
-  const [first] = duesOf(known, today);
-  return {
-    vehicleId: vehicle.id,
-    called: vehicle.called,
-    plate: vehicle.plate,
-    engine: engineTitle(vehicle),
-    customer: vehicle.customer ?? '',
-    countsIn: vehicle.counts_in,
-    served: servedBy(readings, use, today)?.served ?? null,
-    due: first?.line ?? null,
-  };
+/** Vehicles as the book lists them: whose first due presses most, then those with none, by name. */
+export function garageLines(known: readonly Known[], today: string): GarageLine[] {
+  return known
+    .map((one) => ({ one, first: duesOf(one, today)[0] }))
+    .sort(({ one: a, first: p }, { one: b, first: q }) =>
+      p && q ? byPressing(p, q) : p || q ? (p ? -1 : 1) : a.vehicle.called.localeCompare(b.vehicle.called),
+    )
+    .map(({ one: { vehicle, readings, use }, first }) => ({
+      vehicleId: vehicle.id,
+      called: vehicle.called,
+      plate: vehicle.plate,
+      engine: engineTitle(vehicle),
+      customer: vehicle.customer ?? '',
+      countsIn: vehicle.counts_in,
+      served: servedBy(readings, use, today)?.served ?? null,
+      due: first?.line ?? null,
+    }));
 }
 
 function fittedView(row: FittedRow, current: ReadonlySet<string>, { readings, use }: Known): FittedRecord {

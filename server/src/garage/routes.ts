@@ -52,6 +52,7 @@ import {
   withdraw,
 } from '../garage-book/store.ts';
 import { erase, mergeInto, raise, addDeclined, slipsOfCustomer } from '../garage-book/people-store.ts';
+import { findEngine } from '../engine/store.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
@@ -61,8 +62,7 @@ import { mustHold } from '../slip/slip-change.ts';
 import { changeSlipRow, type SlipRow } from '../slip/store.ts';
 import { calendarOf, sheetOf } from './due-files.ts';
 import { gatherVehicle, readKnown } from './gather.ts';
-import { duesBy, garageLine } from './present.ts';
-import { pressingLine } from './order.ts';
+import { duesBy, garageLines } from './present.ts';
 import { toldOf } from './told-of.ts';
 
 /** A garage book of more vehicles than this is searched, not leafed through. */
@@ -111,9 +111,8 @@ async function rememberNew(trx: Writing, slip: SlipRow): Promise<string> {
 export function garageRoutes(app: Express, context: Context): void {
   serve(app, context, searchGarage, async ({ query, db }) => {
     const rows = await findVehicles(db, query.q, MOST_VEHICLES);
-    const known = await readKnown(db, rows);
-    const lines = known.map((one) => garageLine(one, today()));
-    const shown = lines.sort(pressingLine).slice(0, SHOWN);
+    const lines = garageLines(await readKnown(db, rows), today());
+    const shown = lines.slice(0, SHOWN);
     return { vehicles: shown, more: lines.length - shown.length, total: await countVehicles(db) };
   });
   serve(app, context, getGarageVehicle, ({ params, db }) => show(context, db, params.vehicleId));
@@ -144,6 +143,8 @@ export function garageRoutes(app: Express, context: Context): void {
     const { version, engineId, perDay, ...same } = body;
     const before = await readVehicle(trx, params.vehicleId);
     if (!before) return NO_VEHICLE;
+    if (engineId !== null && !(await findEngine(trx, engineId)))
+      return trouble('invalid-request', 'Choose an engine of this catalogue.', { engineId: 'no such engine' });
     const set = { ...same, engine_id: engineId, per_day: perDay };
     if (!(await changeVehicleRow(trx, { id: params.vehicleId, version }, set))) return CHANGED;
     await recordChange(trx, {

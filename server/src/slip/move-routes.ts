@@ -1,5 +1,5 @@
 import type { Express } from 'express';
-import { heldUntil, type SlipState } from '@brackenfell/core/slip/slip-states';
+import { heldUntil, isOver, type SlipState } from '@brackenfell/core/slip/slip-states';
 import { whyNotMove } from '@brackenfell/core/slip/who-may';
 import { counted } from '@brackenfell/core/words/counted';
 import { collectPart, collectSlip, orderSlip, quoteSlip, readySlip, takeOverSlip } from '@brackenfell/contract/slip';
@@ -109,7 +109,7 @@ export function slipMoveRoutes(app: Express, context: Context): void {
     });
     if (rest.length === 0)
       return trouble('invalid-request', 'Nothing is left for later: collect it whole.', { lines: 'all of it' });
-    // What is split off is taken off before the rest is sold; a slip on which others may write is at the counter for it.
+    // It is at the counter of whoever hands it over while what stays is taken off; then the rest of it is sold whole.
     const before = await changeSlipRow(trx, {
       slipId: params.slipId,
       version: body.version,
@@ -146,7 +146,7 @@ export function slipMoveRoutes(app: Express, context: Context): void {
     });
     if (isTrouble(taken)) return taken;
     // A quote's prices hold to its day; after it the slip is priced anew, and that is told.
-    if (before?.state === 'quoted' && before.held_until !== null && before.held_until < today()) {
+    if (before?.state === 'quoted' && isOver(before.held_until, today())) {
       const changed = await priceAnew(trx, taken.id);
       const text = `The quote’s day is past: ${changed === 0 ? 'no price has changed' : `${counted(changed, 'line')} priced anew`}.`;
       await addNoteRow(trx, { slip_id: taken.id, staff_id: staff.id, text });
