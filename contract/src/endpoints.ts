@@ -72,25 +72,27 @@ import {
   addNote,
   changeLine,
   changeSlip,
-  collectPart,
-  collectSlip,
   createSlip,
   getSlip,
   listSlips,
-  parkSlip,
-  orderSlip,
-  quoteSlip,
-  readySlip,
   removeLine,
   copySlip,
-  endSlip,
   mendNote,
   addReading,
   withdrawReading,
   getLineTold,
   restoreLine,
-  takeOverSlip,
 } from './slip.ts';
+import {
+  collectPart,
+  collectSlip,
+  endSlip,
+  orderSlip,
+  parkSlip,
+  quoteSlip,
+  readySlip,
+  takeOverSlip,
+} from './slip-moves.ts';
 import { getNearMisses, getTray } from './tray.ts';
 
 /** Every endpoint of the application. The server must register each; the OpenAPI document lists them. */

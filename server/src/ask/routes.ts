@@ -10,6 +10,7 @@ import { ask, type PartAnswer } from '@brackenfell/contract/ask';
 import type { CatalogueIndex } from '../catalogue/catalogue-index.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
+import { digitsOf, SHORTEST_PHONE } from '../db/search.ts';
 import { readTogether } from '../db/together.ts';
 import { vehiclesFound } from '../garage-book/store.ts';
 import { serve } from '../http/serve.ts';
@@ -26,10 +27,9 @@ const MOST_ANSWERS = 8;
 const MOST_WEIGHED = 60;
 
 const isDocket = (question: string): boolean => /^\d{1,9}$/.test(question);
-const SHORTEST_PHONE = 5;
 /** A telephone number, however it is spaced. */
 const isPhone = (question: string): boolean =>
-  /^[+(\d][\d\s/().-]*$/.test(question) && question.replaceAll(/\D/g, '').length >= SHORTEST_PHONE;
+  /^[+(\d][\d\s/().-]*$/.test(question) && digitsOf(question).length >= SHORTEST_PHONE;
 /** Customers and vehicles are asked for by words: a question of codes alone needs no look at the slips. */
 const hasWord = (question: string): boolean => /(^|\s)\p{L}{3,}(\s|$)/u.test(question);
 

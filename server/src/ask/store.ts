@@ -1,6 +1,7 @@
 import { HELD_STATES } from '@brackenfell/core/authenticity/batch-states';
 import { sql } from 'kysely';
 import { REACH_MM } from '@brackenfell/core/plugs/checks/reach';
+import { bareDigits, digitsOf, holding, SHORTEST_PHONE } from '../db/search.ts';
 import type { Database } from '../db/database.ts';
 import type { StoredKind } from '../db/tables/catalogue.ts';
 
@@ -49,8 +50,8 @@ export async function readDetails(
 export function slipsFound(db: Database, question: string, most: number) {
   const asked = question.trim();
   const docket = /^\d{1,9}$/.test(asked) ? Number(asked) : null;
-  const digits = asked.replaceAll(/\D/g, '');
-  const like = `%${asked.toLowerCase().replaceAll(/[\\%_]/g, String.raw`\$&`)}%`;
+  const digits = digitsOf(asked);
+  const like = holding(asked.toLowerCase());
   return db
     .selectFrom('slip')
     .select(['id', 'docket', 'customer', 'vehicle', 'state'])
@@ -58,7 +59,7 @@ export function slipsFound(db: Database, question: string, most: number) {
       eb.or([
         ...(docket === null ? [] : [eb('docket', '=', docket)]),
         eb(sql<string>`lower(customer || ' ' || vehicle)`, 'like', like),
-        ...(digits.length >= 5 ? [eb(sql<string>`regexp_replace(phone, '\\D', '', 'g')`, 'like', `%${digits}%`)] : []),
+        ...(digits.length >= SHORTEST_PHONE ? [eb(bareDigits('phone'), 'like', holding(digits))] : []),
       ]),
     )
     .orderBy('updated_at', 'desc')

@@ -1,4 +1,5 @@
 import { sql, type InferResult, type Insertable, type Updateable } from 'kysely';
+import { bareDigits, digitsOf, holding, SHORTEST_PHONE } from '../db/search.ts';
 import type { Database, Writing } from '../db/database.ts';
 import type { FittedRecordTable, GarageCustomerTable, GarageVehicleTable } from '../db/tables/garage.ts';
 
@@ -33,14 +34,12 @@ export const remembered = (row: VehicleRow) => ({
 export const readVehiclesOf = (db: Database, customerId: string) =>
   vehicles(db).where('garage_vehicle.customer_id', '=', customerId).orderBy('garage_vehicle.id').execute();
 
-const SHORTEST_PHONE = 5;
-
 /** Vehicles whose name, customer, plate, serial or phone holds what was asked; all of them without a question. */
 export function vehiclesFound(db: Database, question: string, most: number) {
   const asked = question.trim().toLowerCase();
-  const like = `%${asked.replaceAll(/[\\%_]/g, String.raw`\$&`)}%`;
+  const like = holding(asked);
   const bare = asked.replaceAll(/[^a-z0-9]/g, '');
-  const digits = asked.replaceAll(/\D/g, '');
+  const digits = digitsOf(asked);
   let query = vehicles(db).orderBy('garage_vehicle.id', 'desc').limit(most);
   if (asked !== '')
     query = query.where((eb) =>
@@ -55,9 +54,7 @@ export function vehiclesFound(db: Database, question: string, most: number) {
                 `%${bare}%`,
               ),
             ]),
-        ...(digits.length < SHORTEST_PHONE
-          ? []
-          : [eb(sql<string>`regexp_replace(garage_customer.phone, '\\D', '', 'g')`, 'like', `%${digits}%`)]),
+        ...(digits.length < SHORTEST_PHONE ? [] : [eb(bareDigits('garage_customer.phone'), 'like', holding(digits))]),
       ]),
     );
   return query;
@@ -168,7 +165,7 @@ export const findCustomer = (db: Database, name: string, phone: string) =>
     .selectFrom('garage_customer')
     .select('id')
     .where(sql<string>`lower(name)`, '=', name.toLowerCase())
-    .where(sql<string>`regexp_replace(phone, '\\D', '', 'g')`, '=', phone.replaceAll(/\D/g, ''))
+    .where(bareDigits('phone'), '=', digitsOf(phone))
     .where('merged_into_id', 'is', null)
     .where('erased_at', 'is', null)
     .orderBy('id')

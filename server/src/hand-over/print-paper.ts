@@ -7,7 +7,7 @@ import type { Slip } from '@brackenfell/contract/slip';
 import type { Context } from '../context/context.ts';
 import type { Writing } from '../db/database.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
-import { loanView } from '../loan/routes.ts';
+import { loanView } from '../loan/present.ts';
 import { readLoans } from '../loan/store.ts';
 import { judgeEngine } from '../tray/judge-engine.ts';
 import { partShape } from '../tray/shapes.ts';

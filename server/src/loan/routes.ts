@@ -1,32 +1,16 @@
 import type { Express } from 'express';
 import { dayAfter } from '@brackenfell/core/words/calendar';
-import { lendTool, listLoans, settleLoan, type ToolLoan } from '@brackenfell/contract/loan';
+import { lendTool, listLoans, settleLoan } from '@brackenfell/contract/loan';
 import type { Context } from '../context/context.ts';
 import { today } from '../context/today.ts';
 import { serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';
 import { readSlip } from '../slip/store.ts';
-import { addLoan, readLoan, readLoans, settle, type LoanRow } from './store.ts';
+import { loanView } from './present.ts';
+import { addLoan, readLoan, readLoans, settle } from './store.ts';
 
 /** Nothing is lent for longer. */
 const MOST_DAYS = 92;
-
-export const loanView = (row: LoanRow): ToolLoan => ({
-  loanId: row.id,
-  slipId: row.slip_id,
-  docket: row.docket,
-  customer: row.customer,
-  phone: row.phone,
-  vehicle: row.vehicle,
-  tool: row.tool,
-  depositMinor: row.deposit_minor,
-  dueOn: row.due_on,
-  isOverdue: row.settled_at === null && row.due_on < today(),
-  by: row.by,
-  lentAt: row.lent_at.toISOString(),
-  settled:
-    row.settled_at === null ? null : { as: row.settled_as!, by: row.settled_by!, at: row.settled_at.toISOString() },
-});
 
 /** Tools that leave with a customer: a deposit and a day; back, or sold for it. */
 export function loanRoutes(app: Express, context: Context): void {

@@ -18,7 +18,8 @@ import type { JudgedCandidate, JudgedEngine } from '../tray/judge-plugs.ts';
 import { findingView } from '../tray/present.ts';
 import { readTogether } from '../db/together.ts';
 import { foundOf, layFound, type FoundHere } from '../reading/store.ts';
-import { reopenReady, type SlipRow } from './store.ts';
+import { reopenReady } from './move-store.ts';
+import { type SlipRow } from './store.ts';
 import { addJudgement, changeLineRow, linesOf, type LineRow } from './line-store.ts';
 
 interface Asked {

@@ -2,7 +2,14 @@ import type { Express } from 'express';
 import { heldUntil, isOver, type SlipState } from '@brackenfell/core/slip/slip-states';
 import { whyNotMove } from '@brackenfell/core/slip/who-may';
 import { counted } from '@brackenfell/core/words/counted';
-import { collectPart, collectSlip, orderSlip, quoteSlip, readySlip, takeOverSlip } from '@brackenfell/contract/slip';
+import {
+  collectPart,
+  collectSlip,
+  orderSlip,
+  quoteSlip,
+  readySlip,
+  takeOverSlip,
+} from '@brackenfell/contract/slip-moves';
 import type { Staff } from '@brackenfell/contract/session';
 import type { Context } from '../context/context.ts';
 import { today } from '../context/today.ts';
@@ -16,7 +23,8 @@ import { readLines } from './line-store.ts';
 import { showSlip } from './show-slip.ts';
 import { hindered, mustBeTakable } from './slip-change.ts';
 import { openOf } from './standing.ts';
-import { addNoteRow, changeSlipRow, lockForSale, priceAnew, readSlip, splitRest, type SlipRow } from './store.ts';
+import { priceAnew, splitRest } from './move-store.ts';
+import { addNoteRow, changeSlipRow, lockForSale, readSlip, type SlipRow } from './store.ts';
 
 interface Move {
   readonly params: { readonly slipId: string };

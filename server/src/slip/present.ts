@@ -8,7 +8,8 @@ import type { InspectionLine } from '@brackenfell/contract/inspection';
 import type { ReadingRow } from '../reading/store.ts';
 import type { standingChoices } from '../ruling/store.ts';
 import { openOf } from './standing.ts';
-import type { listSlipRows, NoteRow, SlipRow } from './store.ts';
+import type { listSlipRows } from './list-store.ts';
+import type { NoteRow, SlipRow } from './store.ts';
 import type { LineRow, ToldRow } from './line-store.ts';
 
 const engineTitle = (row: { engine_maker: string | null; engine_code: string | null }) =>

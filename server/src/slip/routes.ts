@@ -14,14 +14,13 @@ import {
   changeSlip,
   copySlip,
   createSlip,
-  endSlip,
   getLineTold,
   getSlip,
   listSlips,
-  parkSlip,
   removeLine,
   restoreLine,
 } from '@brackenfell/contract/slip';
+import { endSlip, parkSlip } from '@brackenfell/contract/slip-moves';
 import type { Context } from '../context/context.ts';
 import { today } from '../context/today.ts';
 import type { Database } from '../db/database.ts';
@@ -38,7 +37,8 @@ import { summaryView } from './present.ts';
 import { putLine, readForPut } from './put-line.ts';
 import { showSlip } from './show-slip.ts';
 import { mustBeEndable, writeOn } from './slip-change.ts';
-import { addSlipRow, changeSlipRow, listSlipRows, readSlip, type SlipRow } from './store.ts';
+import { listSlipRows } from './list-store.ts';
+import { addSlipRow, changeSlipRow, readSlip, type SlipRow } from './store.ts';
 import { changeLineRow, setRemoved, findLine, readLines, readTold } from './line-store.ts';
 
 const COLUMNS = {

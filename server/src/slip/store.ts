@@ -3,7 +3,6 @@ import { sql, type InferResult, type Insertable, type Updateable } from 'kysely'
 import type { Database, Writing } from '../db/database.ts';
 import type { SlipNoteTable, SlipTable } from '../db/tables/counter.ts';
 import type { SlipKept } from '@brackenfell/contract/slip';
-import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import type { SlipState } from '@brackenfell/core/slip/slip-states';
 import { trouble, type Trouble } from '../http/trouble.ts';
 
@@ -71,149 +70,6 @@ export async function findNote(db: Database, slipId: string, noteId: string) {
     .where('slip_note.slip_id', '=', slipId)
     .executeTakeFirst();
 }
-
-const MOST_SLIPS = 100;
-
-interface Listed {
-  readonly states?: readonly SlipState[] | undefined;
-  readonly q?: string | undefined;
-  readonly day?: string | undefined;
-}
-
-export async function listSlipRows(db: Database, { states, q = '', day }: Listed) {
-  let query = db
-    .selectFrom('slip')
-    .leftJoin('engine', 'engine.id', 'slip.engine_id')
-    .leftJoin('maker', 'maker.id', 'engine.maker_id')
-    .leftJoin('staff', 'staff.id', 'slip.holder_id')
-    .selectAll('slip')
-    .select((eb) => [
-      'engine.code as engine_code',
-      'maker.name as engine_maker',
-      'staff.name as holder',
-      eb
-        .selectFrom('slip_line')
-        .select((line) => line.fn.countAll<string>().as('count'))
-        .whereRef('slip_line.slip_id', '=', 'slip.id')
-        .where('slip_line.removed_at', 'is', null)
-        .as('line_count'),
-      eb
-        .selectFrom('slip_line')
-        .leftJoin('stock', 'stock.part_id', 'slip_line.part_id')
-        .select((line) => line.fn.countAll<string>().as('count'))
-        .whereRef('slip_line.slip_id', '=', 'slip.id')
-        .where('slip_line.removed_at', 'is', null)
-        .where('slip_line.kind', '=', 'sale')
-        .where(sql<boolean>`coalesce(stock.on_hand, 0) < slip_line.quantity`)
-        .as('lines_short'),
-    ])
-    .orderBy('slip.updated_at', 'desc')
-    .orderBy('slip.id', 'desc')
-    .limit(MOST_SLIPS);
-  if (states) query = query.where('slip.state', 'in', [...states]);
-  if (day) query = query.where(sql<string>`slip.updated_at::date`, '=', day);
-  const asked = q.trim().toLowerCase();
-  if (asked !== '') {
-    const like = (text: string) => `%${text.replaceAll(/[\\%_]/g, String.raw`\$&`)}%`;
-    const digits = asked.replaceAll(/\D/g, '');
-    query = query.where((eb) =>
-      eb.or([
-        eb(sql<string>`lower(slip.customer || ' ' || slip.vehicle)`, 'like', like(asked)),
-        ...(/^\d{1,9}$/.test(asked) ? [eb('slip.docket', '=', Number(asked))] : []),
-        ...(digits.length >= SHORTEST_PHONE
-          ? [eb(sql<string>`regexp_replace(slip.phone, '\\D', '', 'g')`, 'like', like(digits))]
-          : []),
-        eb.exists(
-          eb
-            .selectFrom('slip_line')
-            .innerJoin('part_name', 'part_name.part_id', 'slip_line.part_id')
-            .select('slip_line.id')
-            .whereRef('slip_line.slip_id', '=', 'slip.id')
-            .where('slip_line.removed_at', 'is', null)
-            .where('part_name.normal_form', '=', normalForm(asked)),
-        ),
-      ]),
-    );
-  }
-  return query.execute();
-}
-
-/** A telephone number shorter than this is any number. */
-const SHORTEST_PHONE = 5;
-
-/** Lines for sale at today's prices; how many of them have another. */
-export async function priceAnew(trx: Writing, slipId: string): Promise<number> {
-  const { rows } = await sql`
-    update slip_line l set unit_price_minor = p.each_minor from price p
-     where l.slip_id = ${slipId} and p.part_id = l.part_id and l.kind = 'sale' and l.removed_at is null
-       and l.unit_price_minor is distinct from p.each_minor returning l.id`.execute(trx);
-  return rows.length;
-}
-
-interface Rest {
-  readonly line: { readonly id: string; readonly quantity: number };
-  readonly left: number;
-}
-
-/**
- * What is not collected yet goes to a slip of its own that waits for it, at the prices it had and with what was told of it;
- * the slip it comes from keeps what leaves the counter now.
- */
-export async function splitRest(
-  trx: Writing,
-  from: SlipRow,
-  rest: readonly Rest[],
-  staffId: string,
-): Promise<{ id: string; docket: number }> {
-  const split = await trx
-    .insertInto('slip')
-    .columns([...COPIED, 'holder_id', 'split_from_id'])
-    .expression((eb) =>
-      eb
-        .selectFrom('slip')
-        .select([...COPIED])
-        .select([sql<string>`${staffId}::bigint`.as('holder_id'), 'slip.id as split_from_id'])
-        .where('slip.id', '=', from.id),
-    )
-    .returning(['id', 'docket'])
-    .executeTakeFirstOrThrow();
-  for (const { line, left } of rest) {
-    await sql`
-      with moved as (
-        insert into slip_line (slip_id, part_id, kind, quantity, unit_price_minor, positions, batch_id)
-        select ${split.id}, part_id, kind, ${left}, unit_price_minor, positions, batch_id from slip_line where id = ${line.id}
-        returning id)
-      insert into judgement (slip_line_id, staff_id, catalogue_version, rules_version, cause, verdict, reason, findings, set_up)
-      select moved.id, j.staff_id, j.catalogue_version, j.rules_version, j.cause, j.verdict, j.reason, j.findings, j.set_up
-        from moved, lateral (select * from judgement where slip_line_id = ${line.id} order by id desc limit 1) j`.execute(
-      trx,
-    );
-    if (left === line.quantity)
-      await trx.updateTable('slip_line').set({ removed_at: new Date() }).where('id', '=', line.id).execute();
-    else
-      await trx
-        .updateTable('slip_line')
-        .set({ quantity: line.quantity - left })
-        .where('id', '=', line.id)
-        .execute();
-  }
-  await trx.updateTable('slip').set({ state: 'ordered' }).where('id', '=', split.id).execute();
-  return split;
-}
-
-/** What a slip split off has of the one it comes from. */
-const COPIED = [
-  'customer',
-  'phone',
-  'vehicle',
-  'came_for',
-  'engine_id',
-  'build',
-  'revision_staying',
-  'duty',
-  'engine_count',
-  'garage_vehicle_id',
-] as const;
 
 /** Who last wrote on a slip. */
 async function lastChangedBy(db: Database, slipId: string): Promise<string | undefined> {
@@ -334,14 +190,4 @@ export async function addSlipRow(trx: Writing, slip: Insertable<SlipTable>): Pro
 
 export async function addNoteRow(trx: Writing, note: Insertable<SlipNoteTable>): Promise<void> {
   await trx.insertInto('slip_note').values(note).execute();
-}
-
-/** A slip that was ready is open again; nobody holds it. */
-export async function reopenReady(trx: Writing, slipId: string): Promise<void> {
-  await trx
-    .updateTable('slip')
-    .set((eb) => ({ state: 'open', held_until: null, holder_id: null, version: eb('version', '+', 1) }))
-    .where('id', '=', slipId)
-    .where('state', '=', 'ready')
-    .execute();
 }
