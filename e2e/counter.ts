@@ -150,3 +150,14 @@ export async function choose(page: Page, field: Locator, says: string | RegExp):
   await field.click();
   await page.getByRole('option', { name: says }).click();
 }
+
+/** On the set-up desk: types the gap of the plug that is picked, and gives the keys back to the desk. */
+export async function typeGap(page: Page, gap: string): Promise<void> {
+  await page.keyboard.press('4');
+  await expect(page.getByRole('toolbar', { name: 'What to do with the picked plug' })).toBeVisible();
+  await page.keyboard.press('m');
+  await expect(page.getByRole('textbox', { name: /^Gap of plug 1/ })).toBeFocused();
+  await page.keyboard.type(gap, { delay: FINGER_MS });
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+}

@@ -66,7 +66,11 @@ test('a taxi is remembered from its slip, read, found by its plate, and its decl
   await expectTray(page);
   const raise = slipPane(page).getByRole('group', { name: 'Declined before' });
   await expect(raise).toContainText('Boots hardened at the shell');
+  // Closed for good by the second press; the first can be thought better of.
   await raise.getByRole('button', { name: 'Declined again' }).click();
+  await raise.getByRole('button', { name: 'Not yet' }).click();
+  await raise.getByRole('button', { name: 'Declined again' }).click();
+  await page.keyboard.press('Enter');
   await expect(raise).toHaveCount(0);
   await page.reload();
   await expect(slipPane(page)).toContainText('In the garage book');
@@ -101,4 +105,47 @@ test('dues are listed with who to ring; a person is exported and erased by a sup
   await page.keyboard.press('Enter');
   await expect(page.getByText(/Erased from 2 vehicles/)).toBeVisible();
   await expect(page.getByRole('listbox', { name: 'Vehicles' }).getByRole('option')).toHaveCount(0);
+});
+
+test('two entries of one person are merged after a second word, and every vehicle is found under the one that stays', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter);
+  await ask(page, 'cw-0722', /Aldersyke five CW-0722/);
+  const vehicle = page.getByRole('main', { name: 'Vehicle' });
+  await expect(vehicle).toContainText('Hesper Lowmoor');
+  await page.keyboard.press('w');
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('textbox').fill('nobody of that name');
+  await expect(dialog).toContainText('Nobody else answers to that.');
+  await dialog.getByRole('textbox').fill('ibbot');
+  await dialog.getByRole('button', { name: /Ibbot Sedgely: Ostrel 1.2/ }).click();
+  await expectAccessible(page);
+  await dialog.getByRole('button', { name: 'Hesper Lowmoor is Ibbot Sedgely: one entry from now on' }).click();
+  await expect(page.getByText('Hesper Lowmoor is Ibbot Sedgely now, with 4 vehicles.')).toBeVisible();
+  await expect(vehicle.getByRole('region', { name: 'Remembered', exact: true })).toContainText('Ibbot Sedgely');
+  await page.getByRole('textbox', { name: 'Find a vehicle by name, phone or plate' }).fill('hesper');
+  await expect(page.getByRole('listbox', { name: 'Vehicles' }).getByRole('option')).toHaveCount(0);
+  await page.getByRole('textbox', { name: 'Find a vehicle by name, phone or plate' }).fill('ibbot');
+  await expect(page.getByRole('listbox', { name: 'Vehicles' }).getByRole('option')).toHaveCount(4);
+});
+
+test('a garage book that cannot be asked says so, and one that finds nothing says what to do', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter);
+  let fails = true;
+  await page.route('**/api/garage**', (route) => (fails ? route.abort() : route.continue()));
+  await page.keyboard.press(',');
+  await page.keyboard.press('g');
+  const list = page.getByRole('complementary', { name: 'Vehicles' });
+  await expect(list.getByRole('alert')).toBeVisible();
+  await expectAccessible(page);
+  fails = false;
+  await page.getByRole('textbox', { name: 'Find a vehicle by name, phone or plate' }).fill('no such thing');
+  await expect(list).toContainText('Nothing answers to “no such thing”: try fewer characters.');
+  await page.goto(`${counter.address}/garage/vehicles/999999`);
+  await expect(page.getByRole('main', { name: 'Vehicle' }).getByRole('alert')).toContainText('no such vehicle');
 });

@@ -1,4 +1,4 @@
-import { ask, expect, expectAccessible, expectTray, pickRow, signIn, slipPane, test } from './counter.ts';
+import { ask, expect, expectAccessible, expectTray, pickRow, signIn, slipPane, test, typeGap } from './counter.ts';
 
 test('a fitter leaves with kit, order of work and a card that is kept as it was printed, by keyboard', async ({
   page,
@@ -49,13 +49,7 @@ test('a fitter leaves with kit, order of work and a card that is kept as it was 
   await page.reload();
   await expect(kept.getByRole('button', { name: 'Fitting card, A5' })).toHaveCount(1);
   // What was printed stays; once the gap is read, the next card says so.
-  await page.keyboard.press('4');
-  await expect(page.getByRole('toolbar', { name: 'What to do with the picked plug' })).toBeVisible();
-  await page.keyboard.press('m');
-  await expect(page.getByRole('textbox', { name: /^Gap of plug 1/ })).toBeFocused();
-  await page.keyboard.type('0.58', { delay: 45 });
-  await page.keyboard.press('Enter');
-  await page.keyboard.press('Escape');
+  await typeGap(page, '0.58');
   await page.keyboard.press('5');
   await expect(stage).toContainText('Nothing is open');
   await expect(stage).toContainText('1: 0.58 mm');

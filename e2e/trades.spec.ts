@@ -1,4 +1,4 @@
-import { ask, expect, expectTray, signIn, slipPane, test } from './counter.ts';
+import { ask, expect, expectTray, signIn, slipPane, test, typeGap } from './counter.ts';
 import type { Page } from '@playwright/test';
 
 const stageOf = (page: Page) => page.getByRole('main', { name: 'Hand-over stage' });
@@ -172,13 +172,7 @@ test('own parts brought in are gauged and fitted like any, are not priced, and h
   await page.keyboard.press('r');
   await expect(slipPane(page)).toContainText('Customer’s own, not ours: no warranty.');
   await expect(slipPane(page)).toContainText('£0.00');
-  await page.keyboard.press('4');
-  await expect(page.getByRole('toolbar', { name: 'What to do with the picked plug' })).toBeVisible();
-  await page.keyboard.press('m');
-  await expect(page.getByRole('textbox', { name: /^Gap of plug 1/ })).toBeFocused();
-  await page.keyboard.type('0.58', { delay: 45 });
-  await page.keyboard.press('Enter');
-  await page.keyboard.press('Escape');
+  await typeGap(page, '0.58');
   await page.keyboard.press('5');
   await expect(stageOf(page)).toContainText('the customer’s own: not ours, no warranty');
   await expect(stageOf(page)).toContainText('1: 0.58 mm');

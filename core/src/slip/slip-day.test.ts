@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { dayAfter, daysBetween } from '../words/calendar.ts';
+import { SOUND_LINE } from '../testing/sound-line.ts';
 import { openMatters, type LineStanding } from './open-matters.ts';
 import {
   heldUntil,
@@ -92,22 +93,7 @@ describe('the next step of a slip', () => {
 });
 
 describe('pieces that are kept for slips that are ready', () => {
-  const line = (more: Partial<LineStanding>): LineStanding => ({
-    lineId: '1',
-    partId: '7',
-    printed: 'KN 426G-63IR',
-    kind: 'sale',
-    quantity: 4,
-    verdict: 'sell',
-    isReleased: false,
-    questions: [],
-    batch: null,
-    heldOnShelf: 0,
-    keptForOthers: 0,
-    piecesToReturn: [],
-    onHand: 6,
-    ...more,
-  });
+  const line = (more: Partial<LineStanding>): LineStanding => ({ ...SOUND_LINE, onHand: 6, ...more });
   test('are not sold to another, with a batch named or not, and the sentence says how many are kept', () => {
     const [matter] = openMatters([line({ keptForOthers: 4 })]);
     expect(matter).toMatchObject({

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { SOUND_LINE as sound } from '../testing/sound-line.ts';
 import { openMatters, type LineStanding } from './open-matters.ts';
 import { isFinal, mayBecome, SLIP_STATES } from './slip-states.ts';
 import { changesWhatIsAsked, copiedDetails, detailsToWrite } from './details.ts';
@@ -6,21 +7,6 @@ import { countOn, MOST_PIECES, usualQuantity } from './line-quantity.ts';
 import { totalsOf } from './totals.ts';
 import { mayChooseOnSlip, mayTakeOver, mayWrite, whyNotEnd, whyNotTakeOver, whyNotWrite } from './who-may.ts';
 
-const sound: LineStanding = {
-  lineId: '1',
-  partId: '7',
-  printed: 'KN 419G-63DR',
-  kind: 'sale',
-  quantity: 4,
-  verdict: 'sell',
-  isReleased: false,
-  questions: [],
-  batch: null,
-  heldOnShelf: 0,
-  keptForOthers: 0,
-  piecesToReturn: [],
-  onHand: 4,
-};
 const kinds = (...lines: Partial<LineStanding>[]) =>
   openMatters(lines.map((line, i) => ({ ...sound, lineId: String(i), ...line }))).map(({ kind }) => kind);
 

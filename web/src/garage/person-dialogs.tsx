@@ -3,6 +3,7 @@ import { toast } from 'sonner';
 import type { GarageVehicle } from '@brackenfell/contract/garage';
 import { counted } from '@brackenfell/core/words/counted';
 import { Dialog } from '../controls/dialog.tsx';
+import { SureButton } from '../controls/sure-button.tsx';
 import { call } from '../wire/call.ts';
 import { useGarageWrite, useVehicles } from './use-garage.ts';
 
@@ -98,9 +99,11 @@ export function MergeDialog({ customer, vehicleId, onClose }: PersonProps & { re
           <ul className="grid gap-1">
             {others.slice(0, 6).map((line) => (
               <li key={line.vehicleId}>
-                <button type="button" className="button-plain" onClick={() => merge(line.vehicleId, line.customer)}>
-                  {line.customer}: {line.called} {line.plate}
-                </button>
+                <SureButton
+                  asks={`${line.customer}: ${line.called} ${line.plate}`}
+                  sure={`${customer.name} is ${line.customer}: one entry from now on`}
+                  onSure={() => merge(line.vehicleId, line.customer)}
+                />
               </li>
             ))}
             {found.data && others.length === 0 && <li className="text-soft">Nobody else answers to that.</li>}

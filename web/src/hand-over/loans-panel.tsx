@@ -1,7 +1,7 @@
-import { useState } from 'react';
 import type { ToolLoan } from '@brackenfell/contract/loan';
 import { printDate } from '@brackenfell/core/words/moments';
 import { printPrice } from '@brackenfell/core/words/money';
+import { SureButton } from '../controls/sure-button.tsx';
 import { call } from '../wire/call.ts';
 import { useLoans, useLoanWrite } from './use-loans.ts';
 
@@ -32,7 +32,6 @@ export function LoanLine({ loan }: { readonly loan: ToolLoan }) {
   const write = useLoanWrite();
   const settle = (as: 'back' | 'sold') =>
     write.mutate(() => call('settleLoan', { params: { loanId: loan.loanId }, body: { as } }));
-  const [asked, ask] = useState<'back' | 'sold'>();
   return (
     <li className="flex flex-wrap items-baseline gap-x-2 border-t border-hair py-0.5">
       <b className="font-semibold">{loan.tool}</b>
@@ -44,27 +43,17 @@ export function LoanLine({ loan }: { readonly loan: ToolLoan }) {
       </span>
       {!loan.settled && (
         <span className="flex gap-2">
-          {asked === undefined ? (
-            <>
-              <button type="button" className="button-plain" onClick={() => ask('back')}>
-                It is back
-              </button>
-              {loan.isOverdue && (
-                <button type="button" className="button-plain" onClick={() => ask('sold')}>
-                  Sold for its deposit
-                </button>
-              )}
-            </>
-          ) : (
-            <>
-              {/* Settled for good: the second press says what becomes of the deposit. */}
-              <button type="button" className="button-act" autoFocus onClick={() => settle(asked)}>
-                {printPrice(loan.depositMinor)} {asked === 'back' ? 'returned' : 'kept'}: settle it
-              </button>
-              <button type="button" className="button-plain" onClick={() => ask(undefined)}>
-                Not yet
-              </button>
-            </>
+          <SureButton
+            asks="It is back"
+            sure={`${printPrice(loan.depositMinor)} returned: settle it`}
+            onSure={() => settle('back')}
+          />
+          {loan.isOverdue && (
+            <SureButton
+              asks="Sold for its deposit"
+              sure={`${printPrice(loan.depositMinor)} kept: settle it`}
+              onSure={() => settle('sold')}
+            />
           )}
         </span>
       )}

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Slip } from '@brackenfell/contract/slip';
 import { Key } from '../controls/key.tsx';
+import { SureButton } from '../controls/sure-button.tsx';
 import { slipCall } from '../counter/slip-call.ts';
 import { useSlipWrite, useUnsent } from '../counter/slip-outbox.ts';
 import { useRaise } from './use-raise.ts';
@@ -51,21 +52,17 @@ export function SlipGarage({ slip, remember }: { readonly slip: Slip; readonly r
           <p>
             Declined before, raise it once: <b className="font-semibold">{says}</b>
           </p>
-          <p className="flex gap-2">
-            <button
-              type="button"
-              className="button-plain"
-              onClick={() => raise({ vehicleId, declinedId, taken: true })}
-            >
-              Taken now
-            </button>
-            <button
-              type="button"
-              className="button-plain"
-              onClick={() => raise({ vehicleId, declinedId, taken: false })}
-            >
-              Declined again
-            </button>
+          <p className="flex flex-wrap gap-2">
+            <SureButton
+              asks="Taken now"
+              sure="Taken: close it"
+              onSure={() => raise({ vehicleId, declinedId, taken: true })}
+            />
+            <SureButton
+              asks="Declined again"
+              sure="Declined: never raise it again"
+              onSure={() => raise({ vehicleId, declinedId, taken: false })}
+            />
           </p>
         </div>
       ))}
