@@ -50,6 +50,7 @@ test('a taxi is remembered from its slip, read, found by its plate, and its decl
   await expect(dialog.getByRole('textbox', { name: 'Distance' })).toHaveValue('8 100 km');
   await page.keyboard.press('Enter');
   await expect(dialog.getByRole('alert')).toContainText('It had run 80 000 km');
+  await expect(page.getByText('cannot be understood')).toHaveCount(0);
   await expectAccessible(page);
   await dialog.getByRole('button', { name: /It is right/ }).click();
   await expect(vehicle.getByRole('region', { name: 'Readings' })).toContainText('8 100 km');

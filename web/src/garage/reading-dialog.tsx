@@ -28,6 +28,10 @@ interface ReadingDialogProps {
   readonly onClose: () => void;
 }
 
+/** What the server asks back of the figure. */
+const questionOf = (error: Error): string | undefined =>
+  error instanceof ProblemError ? error.problem.fields?.served : undefined;
+
 /** What it has run, by day; what can hardly be right is asked once, right here, and taken when it is meant. */
 export function ReadingDialog({ vehicle, onClose }: ReadingDialogProps) {
   const { units } = useSettings();
@@ -38,7 +42,7 @@ export function ReadingDialog({ vehicle, onClose }: ReadingDialogProps) {
   });
   const { text, on, how } = draft.value;
   const [question, ask] = useState<string>();
-  const write = useGarageWrite();
+  const write = useGarageWrite((error) => questionOf(error) !== undefined);
   const reading = readServed(text, vehicle.countsIn, units);
   const served = oneOf(reading);
   const change = (next: Partial<typeof draft.value>) => {
@@ -48,19 +52,13 @@ export function ReadingDialog({ vehicle, onClose }: ReadingDialogProps) {
   const store = (isSure: boolean) => {
     if (served === undefined || write.isPending) return;
     const body = { on, served, how, isSure };
-    write.mutate(
-      () =>
-        call('addServedReading', { params: { vehicleId: vehicle.vehicleId }, body }).catch((error: unknown) => {
-          if (error instanceof ProblemError && error.problem.fields?.served) ask(error.problem.fields.served);
-          throw error;
-        }),
-      {
-        onSuccess: () => {
-          draft.clear();
-          onClose();
-        },
+    write.mutate(() => call('addServedReading', { params: { vehicleId: vehicle.vehicleId }, body }), {
+      onError: (error) => ask(questionOf(error)),
+      onSuccess: () => {
+        draft.clear();
+        onClose();
       },
-    );
+    });
   };
   return (
     <Dialog title={`What ${vehicle.called} has run`} onClose={onClose}>

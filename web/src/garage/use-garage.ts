@@ -20,8 +20,11 @@ export const useVehicle = (vehicleId: string | undefined) =>
 export const useDues = (days: number) =>
   useQuery({ queryKey: ['garage', 'due', days], queryFn: () => call('listDue', { query: { days } }) });
 
-/** A write in the garage book; a vehicle that comes back stands at once. What was typed stays where it is refused. */
-export function useGarageWrite<T = GarageVehicle>() {
+/**
+ * A write in the garage book; a vehicle that comes back stands at once. What was typed stays where it is refused, and what is
+ * asked back where it stands (`isAsked`) is not told a second time.
+ */
+export function useGarageWrite<T = GarageVehicle>(isAsked: (error: Error) => boolean = () => false) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (write: () => Promise<T>) => write(),
@@ -29,7 +32,9 @@ export function useGarageWrite<T = GarageVehicle>() {
       const vehicle = answer as Partial<GarageVehicle> | null;
       if (vehicle?.vehicleId && vehicle.fitted) queries.setQueryData(['garage', 'vehicle', vehicle.vehicleId], answer);
     },
-    onError: (error) => toast.error(`${error.message} Nothing was changed.`),
+    onError: (error) => {
+      if (!isAsked(error)) toast.error(`${error.message} Nothing was changed.`);
+    },
     onSettled: () => {
       void queries.invalidateQueries({ queryKey: ['garage'] });
       void queries.invalidateQueries({ queryKey: ['slips'] });

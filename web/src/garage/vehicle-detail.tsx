@@ -64,8 +64,8 @@ export function VehicleDetail({ vehicle }: { readonly vehicle: GarageVehicle }) 
     <main className="desk-main" aria-label="Vehicle">
       <header className="set-up-head">
         <Mark kind={dueMark(first ?? null)} rem={1.25} />
-        <h1 className="text-head font-semibold">{vehicle.called}</h1>
-        <span className="min-w-0 flex-1 text-soft">
+        <h1 className="min-w-0 text-head font-semibold [overflow-wrap:anywhere]">{vehicle.called}</h1>
+        <span className="min-w-60 flex-1 text-soft">
           {[vehicle.engine ?? 'no engine yet', vehicle.build, vehicle.plate].filter(Boolean).join(', ')}.{' '}
           {vehicle.servedNow
             ? `${vehicle.servedNow.isEstimate ? 'About ' : ''}${sayRun(vehicle.servedNow.served, vehicle.countsIn, say)}${vehicle.servedNow.isEstimate ? ', reckoned' : ''}.`
