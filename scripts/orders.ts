@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { format, resolveConfig } from 'prettier';
-import { WORK_PHASES, type WorkPhase } from '@brackenfell/core/fitting-plan/fitting-plan';
+import { WORK_PHASES, type WorkPhase } from '@brackenfell/core/fitting-plan/steps';
 import { demoWorld } from '@brackenfell/demo/world';
 import { createContext } from '@brackenfell/server/context/context';
 import { openDatabase } from '@brackenfell/server/db/database';

@@ -11,6 +11,7 @@ import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { LAYOUTS, LEADS_GO } from '@brackenfell/core/identification/traits';
 import { isSchool } from '@brackenfell/core/house-rules/house-rules';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
+import { SUNDRY_USE } from '@brackenfell/core/kit/sundries';
 import { EngineKey } from './endpoint.ts';
 import { EngineNote, EnginePlan } from './engine-plan.ts';
 
@@ -87,6 +88,25 @@ const OtherPartEntry = z.discriminatedUnion('kind', [
   z.object({ ...partEntry, kind: z.literal('rotor'), facts: PART_FACTS.rotor }),
 ]);
 export type OtherPartEntry = z.input<typeof OtherPartEntry>;
+
+/** A thing of the shop that no engine asks for: a socket, a tube of grease. */
+const SundryEntry = z.object({
+  maker: partEntry.maker,
+  number: partEntry.number,
+  title: z.string().min(2).max(80),
+  use: z.string().regex(SUNDRY_USE).max(40),
+  onHand: partEntry.onHand,
+  bin: partEntry.bin,
+  priceMinor: partEntry.priceMinor,
+});
+export type SundryEntry = z.input<typeof SundryEntry>;
+/** Parts that are put down together under one number. */
+const KitEntry = z.object({
+  maker: partEntry.maker,
+  number: partEntry.number,
+  holds: z.array(z.object({ number: z.string(), quantity: z.number().int().min(1).max(99) })).min(1),
+});
+export type KitEntry = z.input<typeof KitEntry>;
 
 const oeNumbers = z.array(z.object({ number: z.string(), place: z.string().optional(), note: z.string().optional() }));
 
@@ -248,6 +268,8 @@ export const CatalogueFile = z.object({
   engines: z.array(EngineEntry),
   plugs: z.array(PlugEntry),
   parts: z.array(OtherPartEntry).default([]),
+  sundries: z.array(SundryEntry).default([]),
+  kits: z.array(KitEntry).default([]),
   /** Numbers that a sanctioned class permits, as printed, while a list is in force. */
   classLists: z
     .array(

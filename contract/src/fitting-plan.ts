@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { WORK_PHASES } from '@brackenfell/core/fitting-plan/fitting-plan';
+import { WORK_PHASES } from '@brackenfell/core/fitting-plan/steps';
 import { DutyText } from './duty.ts';
 import { EngineKey, endpoint, EVERYONE, Id, Units } from './endpoint.ts';
 

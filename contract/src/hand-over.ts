@@ -1,11 +1,33 @@
 import { z } from 'zod';
-import { STEP_ID } from '@brackenfell/core/fitting-plan/fitting-plan';
+import { STEP_ID } from '@brackenfell/core/fitting-plan/steps';
+import { FRAGILE_ADVICE } from '@brackenfell/core/kit/fragile';
 import { KIT_KINDS } from '@brackenfell/core/kit/kit-list';
+import { APART_STANDINGS } from '@brackenfell/core/kit/while-apart';
 import { COUNTER, endpoint, EVERYONE, Id, Units } from './endpoint.ts';
 import { FittingPlan } from './fitting-plan.ts';
 
 /** A step that was done, with who ticked it. */
 const WorkTick = z.object({ stepId: z.string(), by: z.string(), at: z.string() });
+
+/** A thing that the shop sells for a use. */
+const Offer = z
+  .object({
+    partId: Id,
+    printed: z.string(),
+    title: z.string(),
+    eachMinor: z.number().int(),
+    onHand: z.number().int(),
+    isOnSlip: z.boolean(),
+  })
+  .meta({ id: 'Offer' });
+export type Offer = z.infer<typeof Offer>;
+/** A thing of the kit: why, and what is sold for it. */
+const KitItem = z.object({
+  kind: z.enum(KIT_KINDS),
+  what: z.string(),
+  why: z.string(),
+  offers: z.array(Offer),
+});
 
 /** One kind of plug that the job fits, with what is set and what was gauged. */
 const FittedLine = z.object({
@@ -19,7 +41,9 @@ const FittedLine = z.object({
   gaps: z.array(z.object({ piece: z.number().int(), place: z.string(), says: z.string() })),
   steps: FittingPlan.shape.steps,
   ticks: z.array(WorkTick),
-  kit: z.array(z.object({ kind: z.enum(KIT_KINDS), what: z.string(), why: z.string() })),
+  kit: z.array(KitItem),
+  /** What goes on each place, how little, and who says so. */
+  lubricants: z.array(z.object({ place: z.string(), says: z.string(), who: z.string(), isQuestion: z.boolean() })),
 });
 
 /** Everything a fitter leaves with: what is fitted where, in which order, with what, and what nobody has verified. */
@@ -31,6 +55,32 @@ export const HandOver = z
     engine: z.string(),
     cameFor: z.string(),
     fitted: z.array(FittedLine),
+    /** What comes off on the way: how many, how far, which is renewed. */
+    fasteners: z.array(z.object({ what: z.string(), says: z.string(), isQuestion: z.boolean() })),
+    /** What the work handles and may break: bought, held or left. */
+    fragile: z.array(
+      z.object({
+        says: z.string(),
+        quantity: z.number().int(),
+        advice: z.enum(FRAGILE_ADVICE),
+        why: z.string(),
+        isSeenBroken: z.boolean(),
+        offers: z.array(Offer),
+      }),
+    ),
+    /** What only this job lays bare. */
+    bared: z.array(
+      z.object({ says: z.string(), standing: z.enum(APART_STANDINGS), why: z.string(), offers: z.array(Offer) }),
+    ),
+    /** Sets under one number that their makers list for the engine. */
+    kits: z.array(
+      z.object({
+        partId: Id,
+        printed: z.string(),
+        maker: z.string(),
+        holds: z.array(z.object({ printed: z.string(), quantity: z.number().int() })),
+      }),
+    ),
     otherLines: z.array(z.object({ printed: z.string(), maker: z.string(), quantity: z.number().int() })),
     /** Plugs that could be sold for it, with what a set costs before tax and how long it is agreed to last. */
     options: z.array(

@@ -60,6 +60,10 @@ export const PartCard = z
     bin: z.string().nullable(),
     priceMinor: z.number().int().nullable(),
     shape: PlugShape,
+    /** Of what no engine asks for: what it is, and of a kit what is in it. */
+    shelf: z
+      .object({ title: z.string(), holds: z.array(z.object({ printed: z.string(), quantity: z.number().int() })) })
+      .nullable(),
   })
   .meta({ id: 'PartCard' });
 export type PartCard = z.infer<typeof PartCard>;

@@ -110,7 +110,16 @@ const KeptSparkEvidence = z.object({
   gaugedHere: z.boolean(),
 });
 
-export const SlipKept = z.discriminatedUnion('kind', [KeptSwapTest, KeptFittedSet, KeptSparkEvidence]);
+/** What was seen and said of what the work handles and lays bare. */
+const KeptFragile = z.object({
+  kind: z.literal('fragile'),
+  isOpenedBefore: z.boolean().nullable(),
+  isOverTenYears: z.boolean().nullable(),
+  /** In the words of the engine's notes. */
+  seenBroken: z.array(line(200)).max(40),
+});
+
+export const SlipKept = z.discriminatedUnion('kind', [KeptSwapTest, KeptFittedSet, KeptSparkEvidence, KeptFragile]);
 export type SlipKept = z.infer<typeof SlipKept>;
 
 export const Slip = z
@@ -374,5 +383,5 @@ export const getLineTold = endpoint('getLineTold', {
   summary: 'What was told of a line, check by check, as it was told.',
   roles: EVERYONE,
   params: slipLine,
-  response: z.object({ told: z.array(Finding) }),
+  response: z.object({ told: z.array(Finding.extend({ title: z.string() })) }),
 });

@@ -14,6 +14,8 @@ export const makers: CatalogueFile['makers'] = [
   { id: 'marlspark', name: 'Marlspark' },
   { id: 'hexley', name: 'Hexley' },
   { id: 'corrin', name: 'Corrin' },
+  { id: 'beckstone', name: 'Beckstone' },
+  { id: 'harrock', name: 'Harrock' },
 ];
 
 const scale = (maker: string, ratings: readonly (readonly [string, number])[]) => ({

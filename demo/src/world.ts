@@ -38,6 +38,7 @@ import { kestrane } from './plugs/kestrane.ts';
 import { linePlugs, rallySurface, rallyTwin } from './plugs/lines.ts';
 import { tamsel } from './plugs/tamsel.ts';
 import { references } from './references.ts';
+import { kitListings, kits, sundries } from './sundries.ts';
 
 const plugEngines = [
   skerrowSc20,
@@ -71,6 +72,8 @@ export const demoWorld: z.input<typeof CatalogueFile> = {
   plugs: [...kestrane, ...hollinBray, ...ivorix, ...tamsel, ...linePlugs, rallyTwin, rallySurface],
   classLists,
   parts: [...coils, ...leadSets, ...distributorParts],
+  sundries: [...sundries],
+  kits: [...kits],
   references: [...references, ...coilReferences, ...leadReferences, ...distributorReferences],
-  listings: [...listings, ...coilListings, ...leadListings, ...distributorListings],
+  listings: [...listings, ...coilListings, ...leadListings, ...distributorListings, ...kitListings],
 };

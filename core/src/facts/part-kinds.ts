@@ -2,6 +2,9 @@
 export const PART_KINDS = ['plug', 'coil', 'lead-set', 'cap', 'rotor'] as const;
 export type PartKind = (typeof PART_KINDS)[number];
 
+/** What else stands on the shelf: a thing no engine asks for, and a kit that is put down as the parts in it. */
+export const SHELF_KINDS = ['sundry', 'kit'] as const;
+
 /** Whether a kind is one that is sold, not a number to order by or one nobody holds. */
 export const isPartKind = (kind: string): kind is PartKind => PART_KINDS.some((one) => one === kind);
 

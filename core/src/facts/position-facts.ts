@@ -278,4 +278,31 @@ export const POSITION_FACTS = {
     recorded: z.boolean(),
     answer: choose([true, 'A battery'], [false, 'None']),
   }),
+  /** What comes off before the plugs are reached, on this vehicle. */
+  'position.comesOff': fact({
+    label: 'what comes off first',
+    question: 'What has to come off before the plugs are reached?',
+    recorded: z.enum(['nothing', 'cover', 'charge-pipe', 'intake', 'cowl']),
+    answer: choose(
+      ['nothing', 'Nothing'],
+      ['cover', 'A cover'],
+      ['charge-pipe', 'The charge pipe'],
+      ['intake', 'The intake'],
+      ['cowl', 'A cowl'],
+    ),
+  }),
+  /** Hot metal stands where a hand or a boot comes. */
+  'position.nearHot': fact({
+    label: 'hot metal beside it',
+    question: 'Does manifold or turbo stand beside the boots?',
+    recorded: z.boolean(),
+    answer: choose([true, 'Right beside it'], [false, 'Clear of it']),
+  }),
+  /** Work on one plug, everything on the way included. */
+  'position.minutesEach': fact({
+    label: 'minutes a plug',
+    question: 'How long does one plug take here, in minutes?',
+    recorded: z.number().positive().max(600),
+    answer: choose([5, 'About 5'], [10, 'About 10'], [15, 'About 15'], [30, 'About 30'], [60, 'About an hour']),
+  }),
 };

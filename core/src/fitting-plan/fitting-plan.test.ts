@@ -4,7 +4,8 @@ import type { FactId } from '../facts/facts.ts';
 import { sayIn } from '../fitment/say.ts';
 import { DEFAULT_HOUSE_RULES, HOUSE_RULES, RULE_IDS, type HouseRules } from '../house-rules/house-rules.ts';
 import { settleRules } from '../house-rules/settle-rules.ts';
-import { closedOff, fittingPlan, WORK_PHASES } from './fitting-plan.ts';
+import { fittingPlan } from './fitting-plan.ts';
+import { closedOff, WORK_PHASES } from './steps.ts';
 import { sheetOf } from '../testing/sheet-of.ts';
 
 const PLUG = sheetOf({ 'plug.seat': 'gasket-fixed', 'plug.threadDiameterMm': 14, 'plug.groundCount': 1 });

@@ -13,3 +13,9 @@ export const CHECKS_BY_KIND: Readonly<Record<PartKind, readonly Check[]>> = {
   cap: CAP_CHECKS,
   rotor: ROTOR_CHECKS,
 };
+
+/** What a check is called; one of an earlier release that is no more goes by its name. */
+export const checkTitle = (id: string): string =>
+  Object.values(CHECKS_BY_KIND)
+    .flat()
+    .find((check) => check.id === id)?.title ?? id;

@@ -3,7 +3,9 @@ import type { FactId } from '../facts/facts.ts';
 import { sayIn } from '../fitment/say.ts';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house-rules/house-rules.ts';
 import { settleRules } from '../house-rules/settle-rules.ts';
-import { kitList, type KitNote } from './kit-list.ts';
+import type { Fastener } from './fasteners.ts';
+import { kitList } from './kit-list.ts';
+import { SUNDRY_USE } from './sundries.ts';
 import { sheetOf } from '../testing/sheet-of.ts';
 
 const PLACE = {
@@ -26,7 +28,7 @@ const kit = (
   place: Partial<Record<FactId, unknown>> = {},
   plug: Partial<Record<FactId, unknown>> = {},
   rules: Partial<HouseRules> = {},
-  notes: readonly KitNote[] = [],
+  fasteners: readonly Fastener[] = [],
 ) =>
   kitList(
     {
@@ -34,7 +36,7 @@ const kit = (
       plug: sheetOf({ ...PLUG, ...plug }),
       settled: settleRules({ defaults: { ...DEFAULT_HOUSE_RULES, ...rules }, conditional: [] }, [], {}),
       quantity: 4,
-      notes,
+      fasteners,
     },
     sayIn('metric'),
   );
@@ -79,14 +81,11 @@ describe('the kit of a job', () => {
     ]).toEqual([false, true, false]);
   });
 
-  test('lists the engine’s own fasteners with their torque, and what breaks', () => {
-    const notes: KitNote[] = [
-      { about: 'fastener', says: 'Coil screw, M6', torque: '8.0–10.0 N·m' },
-      { about: 'breaks', says: 'Connector locks turn brittle.', torque: null },
-    ];
-    const items = kit({}, {}, {}, notes);
+  test('has a driver for each fastener on the way, and finds on the shelf by use', () => {
+    const items = kit({}, {}, {}, [{ says: 'Coil screw, M6', torque: '8.0–10.0 N·m' }]);
     expect(items.find(({ what }) => what === 'Driver for coil screw, M6')!.why).toBe('Back to 8.0–10.0 N·m.');
-    expect(items.at(-1)).toEqual({ kind: 'fragile', what: 'Hold ready', why: 'Connector locks turn brittle.' });
+    expect(items.find(({ what }) => what.startsWith('Socket'))!.use).toBe('socket-16');
+    for (const { use } of items) expect(use ?? 'none').toMatch(SUNDRY_USE);
   });
 
   test('every thing says why', () => {

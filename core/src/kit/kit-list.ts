@@ -4,9 +4,11 @@ import type { SettledRules } from '../house-rules/settle-rules.ts';
 import { SAME_HEX_MM, socketFor, socketOuterMm } from '../plugs/socket.ts';
 import { torqueDesk } from '../torque/torque-desk.ts';
 import { counted } from '../words/counted.ts';
+import type { Fastener } from './fasteners.ts';
+import { socketUse } from './sundries.ts';
 
-/** What a thing of the kit is: a tool that comes back, something used up, or a part that may break. */
-export const KIT_KINDS = ['tool', 'used-up', 'fragile', 'to-ask'] as const;
+/** What a thing of the kit is: a tool that comes back, something used up, or a question. */
+export const KIT_KINDS = ['tool', 'used-up', 'to-ask'] as const;
 export type KitKind = (typeof KIT_KINDS)[number];
 
 /** One thing the job needs, and why. */
@@ -14,14 +16,8 @@ export interface KitItem {
   readonly kind: KitKind;
   readonly what: string;
   readonly why: string;
-}
-
-/** What an engine's notes say of its fasteners and of what breaks. */
-export interface KitNote {
-  readonly about: 'access' | 'procedure' | 'fastener' | 'breaks';
-  readonly says: string;
-  /** As it is printed; null where none is given. */
-  readonly torque: string | null;
+  /** What the shop sells for it, by its use; null where it sells nothing of the kind. */
+  readonly use: string | null;
 }
 
 export interface KitAsked {
@@ -30,12 +26,18 @@ export interface KitAsked {
   readonly plug: FactSheet;
   readonly settled: SettledRules;
   readonly quantity: number;
-  readonly notes: readonly KitNote[];
+  /** What comes off on the way. */
+  readonly fasteners: readonly Fastener[];
 }
 
-const tool = (what: string, why: string): KitItem => ({ kind: 'tool', what, why });
-const usedUp = (what: string, why: string): KitItem => ({ kind: 'used-up', what, why });
-const ask = (what: string, why: string): KitItem => ({ kind: 'to-ask', what, why });
+const tool = (what: string, why: string, use: string | null = null): KitItem => ({ kind: 'tool', what, why, use });
+const usedUp = (what: string, why: string, use: string): KitItem => ({ kind: 'used-up', what, why, use });
+const ask = (what: string, why: string): KitItem => ({ kind: 'to-ask', what, why, use: null });
+/** The socket that is sold for a hex, if any is. */
+const useOf = (hexMm: number): string | null => {
+  const socket = socketFor(hexMm);
+  return socket ? socketUse(socket.mm) : null;
+};
 
 /** Sockets for what comes out and for what goes in; a magnet is not for a plug whose gap is set. Service: Kit. */
 function sockets({ position, plug }: KitAsked, say: Say): KitItem[] {
@@ -54,11 +56,13 @@ function sockets({ position, plug }: KitAsked, say: Say): KitItem[] {
       : well === 'open'
         ? 'nothing stands around it'
         : `${say.quantity('length', socketOuterMm(into))} outside, the well is ${say.quantity('length', well)}`;
-  const items = [tool(named(into), `Its hex; ${inWell}. No magnet: a set gap that drops is gauged again.`)];
+  const items = [
+    tool(named(into), `Its hex; ${inWell}. No magnet: a set gap that drops is gauged again.`, useOf(into)),
+  ];
   if (out !== undefined && Math.abs(out - into) > SAME_HEX_MM)
-    items.push(tool(named(out), 'What comes out may have the engine maker’s own hex, which is another.'));
+    items.push(tool(named(out), 'What comes out may have the engine maker’s own hex, which is another.', useOf(out)));
   if (typeof well === 'number')
-    items.push(tool('Extension', 'The plugs lie in wells; the torque is read at the handle.'));
+    items.push(tool('Extension', 'The plugs lie in wells; the torque is read at the handle.', 'extension'));
   return items;
 }
 
@@ -71,6 +75,7 @@ function tightening({ position, plug, settled }: KitAsked, say: Say): KitItem[] 
     tool(
       `Torque wrench for ${say.quantity('plug-torque', aimNm)}`,
       `On its scale, and no less than a fifth of its top: none above ${say.quantity('fastener-torque', aimNm * 5)}.`,
+      'torque-wrench',
     ),
   ];
 }
@@ -84,6 +89,7 @@ function gauge({ plug }: KitAsked): KitItem[] {
     tool(
       'Wire or blade gauge',
       isNickel ? 'Each gap is read before it goes in.' : 'Fine or precious tip: never a ramp gauge, never levered on.',
+      'gap-gauge',
     ),
   ];
 }
@@ -91,15 +97,17 @@ function gauge({ plug }: KitAsked): KitItem[] {
 function consumables({ position, plug, settled: { rules }, quantity }: KitAsked): KitItem[] {
   const items: KitItem[] = [];
   if (rules.grease === 'smear')
-    items.push(usedUp('Dielectric grease', `A smear in ${counted(quantity, 'boot')}, none on a contact.`));
+    items.push(
+      usedUp('Dielectric grease', `A smear in ${counted(quantity, 'boot')}, none on a contact.`, 'dielectric-grease'),
+    );
   const plating = rulingValue(plug, 'plug.plating');
   if (rules.threadCompound === 'shank-only')
-    items.push(usedUp('Anti-seize compound', 'A trace on the shank; the threads stay dry.'));
+    items.push(usedUp('Anti-seize compound', 'A trace on the shank; the threads stay dry.', 'anti-seize'));
   else if (plating === 'none' && rules.threadCompound !== 'never')
-    items.push(usedUp('Anti-seize compound', 'Bare threads: a trace, and the torque is cut for it.'));
+    items.push(usedUp('Anti-seize compound', 'Bare threads: a trace, and the torque is cut for it.', 'anti-seize'));
   const topology = rulingValue(position, 'coil.topology');
   if (topology !== undefined && topology !== 'on-plug' && topology !== 'rail')
-    items.push(usedUp('Lead labels', 'Each lead is named before the first comes off.'));
+    items.push(usedUp('Lead labels', 'Each lead is named before the first comes off.', 'lead-labels'));
   return items;
 }
 
@@ -109,29 +117,24 @@ function poweringDown({ position, settled: { rules } }: KitAsked): KitItem[] {
   if (hasBattery === undefined)
     return [ask('Is there a battery?', 'If not, the lead off its plug is what keeps it dead.')];
   return rules.battery === 'negative-off'
-    ? [tool('Spanner and cover for the battery’s negative', 'It is off while hands are in.')]
+    ? [tool('Spanner and cover for the battery’s negative', 'It is off while hands are in.', 'battery-cover')]
     : [];
 }
 
-/** Everything a job on plugs needs, each with its reason: tools, what is used up, what may break. Service: Kit. */
+/** Everything a job on plugs needs, each with its reason: tools, and what is used up. Service: Kit. */
 export function kitList(asked: KitAsked, say: Say): readonly KitItem[] {
   return [
     ...poweringDown(asked),
-    tool('Blow gun, eye protection', 'Grit in a well falls into the cylinder.'),
+    tool('Blow gun, eye protection', 'Grit in a well falls into the cylinder.', 'eye-protection'),
     ...sockets(asked, say),
     ...gauge(asked),
     ...tightening(asked, say),
-    ...asked.notes
-      .filter(({ about }) => about === 'fastener')
-      .map(({ says, torque }) =>
-        tool(
-          `Driver for ${says.charAt(0).toLowerCase()}${says.slice(1)}`,
-          torque ? `Back to ${torque}.` : 'It comes off on the way.',
-        ),
+    ...asked.fasteners.map(({ says, torque }) =>
+      tool(
+        `Driver for ${says.charAt(0).toLowerCase()}${says.slice(1)}`,
+        torque ? `Back to ${torque}.` : 'It comes off on the way.',
       ),
+    ),
     ...consumables(asked),
-    ...asked.notes
-      .filter(({ about }) => about === 'breaks')
-      .map(({ says }): KitItem => ({ kind: 'fragile', what: 'Hold ready', why: says })),
   ];
 }

@@ -19,6 +19,18 @@ export function usualQuantity(kind: PartKind, serving: Serving | undefined): num
   return kind === 'plug' && serving.withSpare ? places + 1 : places;
 }
 
+/**
+ * Why a kit is no set for a job: it holds fewer or more of a part than the job takes. Nothing while no engine is known, and
+ * of what no engine asks for. `holds` is for all its engines. Slips: Quantities.
+ */
+export function kitAmiss(holds: number, serving: Serving | undefined, part: string, kit: string): string | undefined {
+  if (!serving) return undefined;
+  const takes = serving.placesServed * serving.engines;
+  return holds === takes
+    ? undefined
+    : `${kit} holds ${holds} of ${part}, the job takes ${takes}: put its parts down one by one.`;
+}
+
 export type Counting =
   | { readonly kind: 'new-line'; readonly quantity: number }
   | { readonly kind: 'counted-up'; readonly quantity: number }

@@ -8,6 +8,8 @@ export interface LineStanding {
   readonly printed: string;
   readonly kind: 'sale' | 'customers-own';
   readonly quantity: number;
+  /** No engine asks for it: there is nothing to judge. */
+  readonly isSundry: boolean;
   /** Null where it was not judged: no engine on the slip, or the engine takes no such part. */
   readonly verdict: Verdict | null;
   readonly isReleased: boolean;
@@ -76,7 +78,7 @@ function matterOf(line: LineStanding, wanted: number, wantedOfBatch: number): Op
     found.push(matter('batch-not-named', 'A batch of it is held in quarantine: say which batch these are from.'));
   switch (line.verdict) {
     case null:
-      found.push(matter('not-judged', 'Which engine is it for? The part was not judged.'));
+      if (!line.isSundry) found.push(matter('not-judged', 'Which engine is it for? The part was not judged.'));
       break;
     case 'refuse':
       found.push(matter('refused', 'Refused for the engine now on the slip: take it off.'));

@@ -7,6 +7,7 @@ export const SOUND_LINE: LineStanding = {
   printed: 'KN 419G-63DR',
   kind: 'sale',
   quantity: 4,
+  isSundry: false,
   verdict: 'sell',
   isReleased: false,
   questions: [],

@@ -27,6 +27,8 @@ export interface Tables {
   plug_spec: catalogue.PlugSpecTable;
   reference: catalogue.ReferenceTable;
   listing: catalogue.ListingTable;
+  sundry: catalogue.SundryTable;
+  kit_part: catalogue.KitPartTable;
   stock: catalogue.StockTable;
   price: catalogue.PriceTable;
   catalogue_version: catalogue.CatalogueVersionTable;

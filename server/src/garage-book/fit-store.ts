@@ -1,4 +1,5 @@
 import { sql } from 'kysely';
+import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import type { SetUpFigures } from '@brackenfell/core/set-up/told-figures';
 import { dayHere } from '../context/today.ts';
 import type { Writing } from '../db/database.ts';
@@ -24,6 +25,7 @@ export async function rememberFitted(trx: Writing, slip: Collected, staffId: str
   const lines = await trx
     .selectFrom('slip_line')
     .innerJoin('slip', 'slip.id', 'slip_line.slip_id')
+    .innerJoin('part', 'part.id', 'slip_line.part_id')
     .leftJoinLateral(
       (eb) =>
         eb
@@ -48,6 +50,7 @@ export async function rememberFitted(trx: Writing, slip: Collected, staffId: str
     ])
     .where('slip_id', '=', slip.id)
     .where('removed_at', 'is', null)
+    .where('part.kind', 'in', PART_KINDS)
     .orderBy('slip_line.id')
     .execute();
   for (const line of lines) {

@@ -45,6 +45,8 @@ function sayKept(kept: SlipKept): string {
       return `Swap test, code ${kept.code}: ${kept.results.length === 0 ? 'begun' : kept.results.join(', ')}`;
     case 'fitted-set':
       return `What was fitted, ${kept.part}s: ${kept.numbers.filter(Boolean).join(', ')}`;
+    case 'fragile':
+      return kept.seenBroken.length === 0 ? 'Fragile parts looked at' : `Seen broken: ${kept.seenBroken.join(' ')}`;
     case 'spark-evidence':
       return `Ran ${kept.ranKm} km on a gap of ${kept.gapMm} mm${kept.readHealthy ? ', read healthy' : ''}`;
   }

@@ -1,5 +1,6 @@
 import type { HandOver } from '@brackenfell/contract/hand-over';
-import { closedOff, PHASE_WORDS, WORK_PHASES } from '@brackenfell/core/fitting-plan/fitting-plan';
+import { FRAGILE_WORDS } from '@brackenfell/core/kit/fragile';
+import { closedOff, PHASE_WORDS, WORK_PHASES } from '@brackenfell/core/fitting-plan/steps';
 import { printWhole } from '@brackenfell/core/words/moments';
 import { footPages, makePdf } from '../paper/document.ts';
 import { barsOf, MARGIN, Page, squareOf, TEXT, type SheetSize } from '../paper/page.ts';
@@ -47,6 +48,7 @@ export async function printCard(card: HandOver, { size, at, by, address }: Print
       page.section('Kit');
       for (const { what, why } of first.kit) page.text(`${what}. ${why}`);
     }
+    handled(page, card);
     for (const { printed, steps, ticks } of card.fitted) {
       const { done, of } = closedOff(steps, (id) => ticks.some(({ stepId }) => stepId === id));
       if (of > 0)
@@ -70,7 +72,25 @@ function fitted(page: Page, { printed, maker, quantity, isOwn, figures, gaps }: 
   page.part(quantity, printed, `${maker}${isOwn ? ', the customer’s own: not ours, no warranty' : ''}`);
   for (const { at, what, says, source } of figures)
     page.bold(`${what}${at === 'all' ? '' : ` at ${at}`}: ${says} (${source})`);
-  page.text(`Gaps: ${gaps.map(({ piece, place, says }) => `${piece} at ${place}: ${says}`).join('; ')}.`);
+  if (gaps.length > 0)
+    page.text(`Gaps: ${gaps.map(({ piece, place, says }) => `${piece} at ${place}: ${says}`).join('; ')}.`);
+}
+
+/** What goes on each place, what comes off on the way, what may break; what is only within reach is on no paper. */
+function handled(page: Page, { fitted: [first], fasteners, fragile, bared }: HandOver): void {
+  const lists = [
+    ['Lubricant by place', (first?.lubricants ?? []).map(({ place, says, who }) => `${place}: ${says} (${who})`)],
+    ['Fasteners', fasteners.map(({ what, says }) => `${what}. ${says}`)],
+    ['What may break', fragile.map(({ says, advice, why }) => `${FRAGILE_WORDS[advice]}. ${says} ${why}`)],
+    [
+      'While it is apart',
+      bared.filter(({ standing }) => standing !== 'within-reach').map(({ says, why }) => `${says} ${why}`),
+    ],
+  ] as const;
+  for (const [title, lines] of lists) {
+    if (lines.length > 0) page.section(title);
+    for (const says of lines) page.text(says);
+  }
 }
 
 /** Each step with its box; a question is marked as one. */

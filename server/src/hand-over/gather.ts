@@ -1,6 +1,11 @@
 import { readDuty } from '@brackenfell/core/duty/duty-text';
 import { sayIn, type Say } from '@brackenfell/core/fitment/say';
-import { kitList } from '@brackenfell/core/kit/kit-list';
+import { isPartKind, type PartKind } from '@brackenfell/core/facts/part-kinds';
+import { otherWork } from '@brackenfell/core/fitting-plan/other-work';
+import type { Fastener } from '@brackenfell/core/kit/fasteners';
+import { kitList, type KitItem } from '@brackenfell/core/kit/kit-list';
+import { lubricants } from '@brackenfell/core/kit/lubricants';
+import { withReadings } from '@brackenfell/core/slip/piece-readings';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { staysWithWorkshop } from '@brackenfell/core/service-plan/home-or-workshop';
 import { sayFigures } from '@brackenfell/core/set-up/say-figures';
@@ -9,18 +14,27 @@ import type { HandOver } from '@brackenfell/contract/hand-over';
 import type { Slip, SlipLine } from '@brackenfell/contract/slip';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
-import { findEngine } from '../engine/store.ts';
+import { readKitsFor } from '../catalogue/shelf-store.ts';
+import { findEngine, readProcedures } from '../engine/store.ts';
+import { readServed, readVehicle } from '../garage-book/store.ts';
 import { readFound, type FoundHere } from '../reading/store.ts';
 import { ticksOf, ticksOfLine, type TickRow } from './tick-store.ts';
 import { optionsOf } from './options.ts';
 import { countsIn } from '../tray/cost.ts';
-import { judgeAlone, planOf, type JudgedAlone } from '../tray/fitting-plan.ts';
-import { judgePlugs } from '../tray/judge-plugs.ts';
+import { judgeAlone, planOf, stepView, type JudgedAlone } from '../tray/fitting-plan.ts';
+import { judgePlugs, type JudgedEngine } from '../tray/judge-plugs.ts';
+import { fastenersIn, handledHere, offersFor } from './shelf.ts';
 
 type Fitted = HandOver['fitted'][number];
+/** Before it is known what the shop sells for it. */
+type Worked = Omit<Fitted, 'kit'> & { readonly kit: readonly KitItem[] };
 
 /** Of the tray, so many are looked at for what is cheapest over the years. */
 const LOOKED_AT = 24;
+
+/** A coil, lead set, cap or rotor that goes on the engine. */
+const isOtherFitted = (line: SlipLine): line is SlipLine & { partKind: Exclude<PartKind, 'plug'> } =>
+  isPartKind(line.partKind) && line.partKind !== 'plug' && line.verdict !== null && line.verdict !== 'refuse';
 
 const isFitted = ({ partKind, verdict }: SlipLine): boolean =>
   partKind === 'plug' && verdict !== null && verdict !== 'refuse';
@@ -55,7 +69,7 @@ interface Asked {
   readonly slip: Slip;
   readonly found: FoundHere;
   readonly units: UnitDisplay;
-  readonly notes: Parameters<typeof kitList>[0]['notes'];
+  readonly fasteners: readonly Fastener[];
   readonly ticks: readonly TickRow[];
 }
 
@@ -63,8 +77,8 @@ async function fittedLine(
   context: Context,
   db: Database,
   line: SlipLine,
-  { engineId, slip, found, units, notes, ticks }: Asked,
-): Promise<Fitted> {
+  { engineId, slip, found, units, fasteners, ticks }: Asked,
+): Promise<Worked> {
   const say = sayIn(units);
   const duty = readDuty(slip.duty) ?? {};
   const build = slip.build ?? undefined;
@@ -79,19 +93,63 @@ async function fittedLine(
     gaps: gapsOf(line, say),
     steps: alone ? (await planOf(db, alone, units)).steps : [],
     ticks: ticksOfLine(ticks, line.lineId),
-    kit: alone ? [...kitFor(alone, line.quantity, notes, say)] : [],
+    kit: alone ? [...kitFor(alone, line.quantity, fasteners, say)] : [],
+    lubricants: alone ? [...lubricantsOf(alone)] : [],
   };
+}
+
+/** The work on a part that is no plug, each kind by its own order. */
+async function otherWorkOn(
+  db: Database,
+  line: SlipLine & { readonly partKind: Exclude<PartKind, 'plug'> },
+  { ruling, positions, engine }: JudgedEngine,
+  { found, ticks }: Asked,
+): Promise<Worked> {
+  const places = positions.map(({ label, sheet }) => ({
+    label,
+    sheet: ruling.apply(withReadings(sheet, found.ofVehicle)),
+  }));
+  const [first] = places;
+  const steps =
+    first === undefined
+      ? []
+      : otherWork(line.partKind, first.sheet, ruling.settle(first.sheet), await readProcedures(db, engine.id), places);
+  return {
+    lineId: line.lineId,
+    printed: line.printed,
+    maker: line.maker,
+    quantity: line.quantity,
+    isOwn: line.kind === 'customers-own',
+    figures: [],
+    gaps: [],
+    steps: steps.map(stepView),
+    ticks: ticksOfLine(ticks, line.lineId),
+    kit: [],
+    lubricants: [],
+  };
+}
+
+const lubricantsOf = ({ judged, candidate, places }: JudgedAlone) =>
+  lubricants(places[0].sheet, candidate.sheet, judged.ruling.settle(places[0].sheet, candidate.sheet));
+
+/** What a vehicle of the garage book has run by today, in km; undefined for what counts hours or was never read. */
+async function distanceOf(db: Database, slip: Slip): Promise<number | undefined> {
+  if (!slip.garage) return undefined;
+  const vehicle = await readVehicle(db, slip.garage.vehicleId);
+  if (vehicle?.counts_in !== 'distance') return undefined;
+  const readings = await readServed(db, [vehicle.id]);
+  return readings.at(-1)?.served;
 }
 
 function kitFor(
   { judged, candidate, places }: JudgedAlone,
   quantity: number,
-  notes: Asked['notes'],
+  fasteners: Asked['fasteners'],
   say: Say,
 ): ReturnType<typeof kitList> {
   const position = places[0].sheet;
   const plug = candidate.sheet;
-  return kitList({ position, plug, settled: judged.ruling.settle(position, plug), quantity, notes }, say);
+  return kitList({ position, plug, settled: judged.ruling.settle(position, plug), quantity, fasteners }, say);
 }
 
 /** The work on a second plug as far as it is another: what is the same is done, and ticked, once. */
@@ -114,20 +172,29 @@ export async function gatherHandOver(
   ]);
   if (!engine) return undefined;
   const say = sayIn(units);
-  const notes = engine.notes.map(({ about, says, torqueNm }) => ({
-    about,
-    says,
-    torque: torqueNm ? say.span('fastener-torque', torqueNm) : null,
-  }));
   const judged = await judgePlugs(
     context,
     { engineId, build: slip.build ?? undefined, duty: readDuty(slip.duty) ?? {}, found, most: LOOKED_AT },
     units,
     db,
   );
-  const asked = { engineId, slip, found, units, notes, ticks };
+  const asked = { engineId, slip, found, units, fasteners: fastenersIn(engine.notes, say), ticks };
   const plugs = slip.lines.filter(isFitted);
-  const fitted = await Promise.all(plugs.map((line) => fittedLine(context, db, line, asked)));
+  const others = slip.lines.filter(isOtherFitted);
+  const worked = await Promise.all([
+    ...plugs.map((line) => fittedLine(context, db, line, asked)),
+    ...(judged ? others.map((line) => otherWorkOn(db, line, judged, asked)) : []),
+  ]);
+  const offers = await offersFor(
+    db,
+    [...worked.flatMap(({ kit }) => kit.map(({ use }) => use)), ...engine.notes.map(({ use }) => use)],
+    slip,
+  );
+  const fitted = worked.map(({ kit, ...line }) => ({
+    ...line,
+    kit: kit.map(({ use, ...item }) => ({ ...item, offers: offers(use) })),
+  }));
+  const [distanceKm, kits] = await Promise.all([distanceOf(db, slip), readKitsFor(db, engineId)]);
   const refused = slip.lines.filter(({ verdict }) => verdict === 'refuse');
   return {
     docket: slip.docket,
@@ -136,14 +203,16 @@ export async function gatherHandOver(
     engine: `${engine.maker} ${engine.code}`,
     cameFor: slip.cameFor,
     fitted: fitted.map((line, i) => (i === 0 ? line : { ...line, steps: besides(fitted[0]!.steps, line.steps) })),
+    ...handledHere(engine.notes, slip, distanceKm, offers, say),
+    kits,
     otherLines: slip.lines
-      .filter((line) => line.partKind !== 'plug' && line.verdict !== 'refuse')
+      .filter((line) => line.verdict !== 'refuse' && !worked.some(({ lineId }) => lineId === line.lineId))
       .map(({ printed, maker, quantity }) => ({ printed, maker, quantity })),
     options: judged ? optionsOf(judged, new Set(plugs.map(({ partId }) => partId))) : [],
     countsIn: judged ? countsIn(judged.positions) : 'distance',
     stays: judged?.positions[0] ? [...staysWithWorkshop(judged.positions[0].sheet)] : [],
     doNotFit: refused.map(({ printed, reason }) => ({ printed, why: reason })),
-    access: notes.filter(({ about }) => about === 'access').map(({ says }) => says),
+    access: engine.notes.filter(({ about }) => about === 'access').map(({ says }) => says),
     cautions: engine.cautions,
     notVerified: [
       ...plugs.flatMap(({ printed, quantity, setUp, gaps }) =>

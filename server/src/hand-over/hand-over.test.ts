@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { HandOver, PaperView } from '@brackenfell/contract/hand-over';
 import type { Slip } from '@brackenfell/contract/slip';
-import { WORK_PHASES } from '@brackenfell/core/fitting-plan/fitting-plan';
+import { WORK_PHASES } from '@brackenfell/core/fitting-plan/steps';
 import { demoWorld } from '@brackenfell/demo/world';
 import { barcodesOf, pdfOf, textOf } from '../testing/papers.ts';
 import { fetchTray, openTestCounter, rowOf, write, type Agent, type TestCounter } from '../testing/counter.ts';

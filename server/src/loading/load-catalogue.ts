@@ -121,11 +121,15 @@ const within = (file: CatalogueFile): ((number: string) => string) => {
 function checkNumbers(file: CatalogueFile): void {
   const formOf = within(file);
   const held = new Set(file.engines.flatMap(orderNumbers).map(({ number }) => formOf(number)));
-  for (const { number } of [...file.plugs, ...file.parts]) {
+  for (const { number } of [...file.plugs, ...file.parts, ...file.sundries, ...file.kits]) {
     if (held.has(formOf(number))) throw new Error(`${number} stands twice in the catalogue file.`);
     held.add(formOf(number));
   }
-  const spokenOf = [...file.references.map(({ from }) => from), ...file.listings.map((l) => l.number)];
+  const spokenOf = [
+    ...file.references.map(({ from }) => from),
+    ...file.listings.map((l) => l.number),
+    ...file.kits.flatMap(({ holds }) => holds.map(({ number }) => number)),
+  ];
   const stranger = spokenOf.find((number) => !held.has(formOf(number)));
   if (stranger !== undefined) throw new Error(`The catalogue file refers to ${stranger}, which it does not hold.`);
   const engines = new Set(file.engines.map((engine) => engine.id));
@@ -152,7 +156,9 @@ type Filled =
   | 'price'
   | 'vehicle'
   | 'named_number'
-  | 'class_list';
+  | 'class_list'
+  | 'sundry'
+  | 'kit_part';
 
 async function insertAll(trx: Writing, table: Filled, rows: readonly object[]): Promise<void> {
   for (let i = 0; i < rows.length; i += BATCH) {
@@ -182,9 +188,17 @@ function figureRows(subject: Subject, facts: object, source: FactSource, reading
     });
 }
 
+/** Of what no engine asks for there is nothing to be known but its name and price. */
+const BARE = { names: [], source: undefined, extra: [], facts: {}, onHand: undefined, priceMinor: undefined } as const;
+
 async function loadParts(trx: Writing, file: CatalogueFile): Promise<Map<string, string>> {
   const formOf = within(file);
-  const parts = [...file.plugs.map((plug) => ({ ...plug, kind: 'plug' as const })), ...file.parts];
+  const parts = [
+    ...file.plugs.map((plug) => ({ ...plug, kind: 'plug' as const })),
+    ...file.parts,
+    ...file.sundries.map((sundry) => ({ ...BARE, ...sundry, kind: 'sundry' as const })),
+    ...file.kits.map((kit) => ({ ...BARE, ...kit, kind: 'kit' as const })),
+  ];
   const oeNumbers = file.engines.flatMap((engine) =>
     orderNumbers(engine).map(({ number }) => ({ maker: engine.maker, number })),
   );
@@ -245,6 +259,22 @@ async function loadParts(trx: Writing, file: CatalogueFile): Promise<Map<string,
   await insertAll(trx, 'figure', figures);
   await insertAll(trx, 'stock', stock);
   await insertAll(trx, 'price', prices);
+  await insertAll(
+    trx,
+    'sundry',
+    file.sundries.map(({ number, title, use }) => ({ part_id: byNumber.get(formOf(number))!, title, use })),
+  );
+  await insertAll(
+    trx,
+    'kit_part',
+    file.kits.flatMap(({ number, holds }) =>
+      holds.map((held) => ({
+        kit_id: byNumber.get(formOf(number))!,
+        part_id: byNumber.get(formOf(held.number))!,
+        quantity: held.quantity,
+      })),
+    ),
+  );
   return byNumber;
 }
 

@@ -16,6 +16,7 @@ import { readRenamings } from '../interchange/store.ts';
 import { judgeEngine } from '../tray/judge-engine.ts';
 import { plugShape } from '../tray/shapes.ts';
 import { readPartRows } from '../catalogue/part-store.ts';
+import { shelfCard } from '../catalogue/shelf-store.ts';
 import { readFills } from './fills.ts';
 import { readGraph } from './graph.ts';
 import { decodedView, factLines } from './present.ts';
@@ -80,6 +81,7 @@ export function partRoutes(app: Express, context: Context): void {
       bin: part.bin,
       priceMinor: part.each_minor,
       shape: plugShape(sheet),
+      shelf: await shelfCard(db, part),
     };
   });
 

@@ -33,7 +33,8 @@ function lineView(
     unitPriceMinor: line.unit_price_minor,
     positions: line.positions,
     verdict: line.verdict,
-    reason: line.reason ?? 'Not judged: no engine on the slip',
+    reason:
+      line.reason ?? (line.part_kind === 'sundry' ? 'Asked for by no engine' : 'Not judged: no engine on the slip'),
     toTell: TOLD_FIRST.flatMap((outcome) =>
       (line.findings ?? []).filter((finding) => finding.outcome === outcome).map(({ told }) => told.says),
     ),

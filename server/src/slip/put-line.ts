@@ -1,4 +1,4 @@
-import { countOn, usualQuantity } from '@brackenfell/core/slip/line-quantity';
+import { countOn, kitAmiss, usualQuantity } from '@brackenfell/core/slip/line-quantity';
 import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import type { Staff } from '@brackenfell/contract/session';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
@@ -21,6 +21,8 @@ export interface Put {
   readonly positionId?: string | undefined;
   readonly onTop?: boolean | undefined;
   readonly units: UnitDisplay;
+  /** It is put down as part of this kit, which has to hold as many as the job takes. */
+  readonly ofKit?: string;
 }
 
 /** Everything that putting a part on a slip goes by, and the slip itself: one reading. */
@@ -39,15 +41,15 @@ export async function putLine(
   trx: Writing,
   slip: SlipRow,
   staff: Staff,
-  { kind, quantity: asked, positionId, onTop, units }: Put,
+  { kind, quantity: asked, positionId, onTop, units, ofKit }: Put,
   read: Awaited<ReturnType<typeof readForPut>>,
 ): Promise<Trouble | undefined> {
   const { parts, lines, rules, ...rows } = read;
   const [part] = parts;
-  if (!part || !isPartKind(part.kind))
+  if (!part || !(isPartKind(part.kind) || part.kind === 'sundry'))
     return trouble('invalid-request', 'Choose a part that can be handed over.', { partId: 'no such part' });
   const judged =
-    slip.engine_id === null
+    slip.engine_id === null || part.kind === 'sundry'
       ? undefined
       : await judgeForSlip(context, trx, { ...slip, engine_id: slip.engine_id }, lines, {
           kind: part.kind,
@@ -57,7 +59,7 @@ export async function putLine(
           found: layFound(rows),
           shop: shopRulesOf(rules),
         });
-  if (slip.engine_id !== null && !judged)
+  if (slip.engine_id !== null && part.kind !== 'sundry' && !judged)
     return trouble('invalid-request', 'The slip’s engine takes no such part, or not there.', {
       positionId: 'no such position',
     });
@@ -68,14 +70,14 @@ export async function putLine(
       'It is refused for this engine. It can be noted as the customer’s own part, not sold.',
     );
   }
-  const usual = usualQuantity(
-    part.kind,
-    candidate && {
-      placesServed: candidate.servedAt.length,
-      engines: slip.engine_count,
-      withSpare: judged.ruling.settle(judged.positions[0]!.sheet).rules.sparePolicy === 'one-spare',
-    },
-  );
+  const serving = candidate && {
+    placesServed: candidate.servedAt.length,
+    engines: slip.engine_count,
+    withSpare: judged.ruling.settle(judged.positions[0]!.sheet).rules.sparePolicy === 'one-spare',
+  };
+  const usual = part.kind === 'sundry' ? 1 : usualQuantity(part.kind, serving);
+  const amiss = ofKit !== undefined && asked !== undefined ? kitAmiss(asked, serving, part.printed, ofKit) : undefined;
+  if (amiss !== undefined) return trouble('not-allowed-now', amiss);
   const standing = lines.find((line) => line.part_id === part.id && line.kind === kind);
   const on = countOn(standing?.quantity, asked ?? usual, onTop === true);
   if ('says' in on) return trouble(on.kind === 'already-there' ? 'already-there' : 'invalid-request', on.says);

@@ -21,6 +21,7 @@ import {
   restoreLine,
 } from '@brackenfell/contract/slip';
 import { endSlip, parkSlip } from '@brackenfell/contract/slip-moves';
+import { checkTitle } from '@brackenfell/core/kinds/checks-by-kind';
 import type { Context } from '../context/context.ts';
 import { today } from '../context/today.ts';
 import type { Database } from '../db/database.ts';
@@ -34,6 +35,7 @@ import { readBatches } from '../stock/batch-store.ts';
 import { readPartRows } from '../catalogue/part-store.ts';
 import { judgeLinesAgain } from './judge-lines.ts';
 import { summaryView } from './present.ts';
+import { putKit } from './put-kit.ts';
 import { putLine, readForPut } from './put-line.ts';
 import { showSlip } from './show-slip.ts';
 import { mustBeEndable, writeOn } from './slip-change.ts';
@@ -153,7 +155,12 @@ export function slipRoutes(app: Express, context: Context): void {
     const read = await readForPut(trx, params.slipId, body.partId);
     const slip = await writeOn({ trx, params, body, staff }, 'add line', { before: read.slips[0] });
     if (isTrouble(slip)) return slip;
-    return (await putLine(context, trx, slip, staff, body, read)) ?? showSlip(trx, slip.id);
+    const [part] = read.parts;
+    const refused =
+      part?.kind === 'kit'
+        ? await putKit(context, trx, slip, staff, body, part.printed)
+        : await putLine(context, trx, slip, staff, body, read);
+    return refused ?? showSlip(trx, slip.id);
   });
 
   serve(app, context, changeLine, async ({ params, body, staff, trx }) => {
@@ -200,6 +207,8 @@ export function slipRoutes(app: Express, context: Context): void {
 
   serve(app, context, getLineTold, async ({ params, db }) => {
     const told = await readTold(db, params.slipId, params.lineId);
-    return told ? { told } : trouble('not-found', 'The slip has no such line, or it was not judged.');
+    return told
+      ? { told: told.map((finding) => ({ ...finding, title: checkTitle(finding.check) })) }
+      : trouble('not-found', 'The slip has no such line, or it was not judged.');
   });
 }

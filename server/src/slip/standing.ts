@@ -14,6 +14,7 @@ export function lineStanding(line: LineRow): LineStanding {
     printed: line.printed,
     kind: line.kind,
     quantity: line.quantity,
+    isSundry: line.part_kind === 'sundry',
     verdict: line.verdict,
     isReleased: line.released_by !== null,
     questions: blocking.map(({ told, missing }) => ({

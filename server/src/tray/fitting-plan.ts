@@ -1,6 +1,7 @@
 import type { Duty } from '@brackenfell/core/duty/duty';
 import { sayIn } from '@brackenfell/core/fitment/say';
-import { fittingPlan, type FittingStep, type PlaceOfWork } from '@brackenfell/core/fitting-plan/fitting-plan';
+import { fittingPlan } from '@brackenfell/core/fitting-plan/fitting-plan';
+import type { FittingStep, PlaceOfWork } from '@brackenfell/core/fitting-plan/steps';
 import { withReadings } from '@brackenfell/core/slip/piece-readings';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { FittingPlan } from '@brackenfell/contract/fitting-plan';
@@ -91,13 +92,16 @@ export async function planOf(
     engine: `${judged.engine.maker} ${judged.engine.code}`,
     part: candidate.part.printed,
     isRefused: verdict === 'refuse',
-    steps: steps.map(({ phase, id, says, caution, rule, isQuestion }: ToldStep) => ({
-      phase,
-      id,
-      says,
-      isQuestion: isQuestion === true,
-      caution: caution === true,
-      rule: rule ?? null,
-    })),
+    steps: steps.map(stepView),
   };
 }
+
+/** A step as it is sent. */
+export const stepView = ({ phase, id, says, caution, rule, isQuestion }: ToldStep): FittingPlan['steps'][number] => ({
+  phase,
+  id,
+  says,
+  isQuestion: isQuestion === true,
+  caution: caution === true,
+  rule: rule ?? null,
+});

@@ -315,6 +315,7 @@ function partGroups(parts: readonly PartAnswer[]): { heading: string; parts: Par
       heading: 'Engine makers’ numbers',
       parts: sure.filter((p) => p.nameKind !== 'barcode' && p.kind === 'oe-number'),
     },
+    { heading: 'Kits, tools and sundries', parts: sure.filter((p) => p.kind === 'kit' || p.kind === 'sundry') },
     { heading: 'Spoken of, held by no catalogue', parts: sure.filter((p) => p.kind === 'unheld') },
     { heading: 'Did you mean', parts: parts.filter((p) => !isSure(p) && p.stage !== 'looser') },
     { heading: 'Only alike', parts: parts.filter((p) => p.stage === 'looser') },

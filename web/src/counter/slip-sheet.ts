@@ -5,6 +5,7 @@ export type SlipSheet =
   | { readonly kind: 'note'; readonly noteId?: string }
   | { readonly kind: 'release'; readonly lineId: string }
   | { readonly kind: 'batch'; readonly lineId: string }
+  | { readonly kind: 'told'; readonly lineId: string }
   | { readonly kind: 'quantity'; readonly lineId: string }
   | { readonly kind: 'collect' }
   | { readonly kind: 'end' }

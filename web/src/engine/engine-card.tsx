@@ -13,7 +13,13 @@ export const SOURCE_LETTERS: Record<SourceRank, readonly [string, string]> = {
   'house-rule': ['R', 'house rule'],
 };
 
-const NOTE_WORDS = { access: 'Access', procedure: 'Procedure', fastener: 'Fastener', breaks: 'Breaks' } as const;
+const NOTE_WORDS = {
+  access: 'Access',
+  procedure: 'Procedure',
+  fastener: 'Fastener',
+  breaks: 'Breaks',
+  bared: 'Bare then',
+} as const;
 
 /** What the engine asks, line by line, with where each figure comes from. */
 export function EngineCard({

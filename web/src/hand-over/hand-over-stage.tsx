@@ -1,9 +1,8 @@
 import { useState } from 'react';
-import type { KitKind } from '@brackenfell/core/kit/kit-list';
-import type { TickedCard, TickedLine } from './lay-ticks.ts';
+import type { Slip } from '@brackenfell/contract/slip';
+import type { TickedLine } from './lay-ticks.ts';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
-import type { MarkKind } from '../controls/mark-shapes.ts';
 import { printMoment } from '../controls/moment.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { isUnsentSlip } from '../counter/slip-outbox.ts';
@@ -11,7 +10,9 @@ import { sayIn } from '@brackenfell/core/fitment/say';
 import { mayWrite } from '@brackenfell/core/slip/who-may';
 import { useSession } from '../session/use-session.ts';
 import { useSettings } from '../settings/settings.ts';
+import { Fasteners, Lubricants, WhileApart } from './apart-panels.tsx';
 import { HomePanel } from './home-panel.tsx';
+import { KitPanel } from './kit-panel.tsx';
 import { LendDialog } from './lend-dialog.tsx';
 import { LoansPanel } from './loans-panel.tsx';
 import { OptionsPanel } from './options-panel.tsx';
@@ -20,13 +21,6 @@ import { useKeys } from '../keys/keys.ts';
 import { ThisVehicle } from './this-vehicle.tsx';
 import { WorkList } from './work-list.tsx';
 import { openPaper, useHandOver, usePapers } from './use-hand-over.ts';
-
-const KIT_MARKS: Readonly<Record<KitKind, MarkKind>> = {
-  tool: 'match-small',
-  'used-up': 'match-small',
-  fragile: 'acceptable',
-  'to-ask': 'unknown',
-};
 
 /** What the fitter leaves with: kit, order of work, and the card that is kept as it was printed. */
 export function HandOverStage() {
@@ -37,6 +31,7 @@ export function HandOverStage() {
   const say = sayIn(useSettings().units);
   const { data: me } = useSession();
   const [lent, setLent] = useState<string>();
+  const mine = slip.data !== undefined && me ? mayWrite(slip.data, me) : false;
   const mayPrint = known !== undefined && card !== undefined && !print.isPending;
   useKeys(
     'Hand-over',
@@ -80,7 +75,12 @@ export function HandOverStage() {
   return (
     <>
       <aside className="desk-card" aria-label="Kit for the job">
-        <Kit card={card} onLend={known === undefined ? undefined : setLent} />
+        <KitPanel
+          card={card}
+          engineId={slip.data!.engineId!}
+          mine={mine}
+          onLend={known === undefined ? undefined : setLent}
+        />
       </aside>
       <main className="desk-main" aria-label="Hand-over stage">
         <header className="set-up-head">
@@ -112,7 +112,7 @@ export function HandOverStage() {
         <div className="set-up-panels" tabIndex={0} role="region" aria-label="Order of work, figures and papers">
           <div className="grid content-start">
             {card.fitted.length === 0 && (
-              <p className="p-3 text-soft">No plug on the slip is fitted here: put one on it first.</p>
+              <p className="p-3 text-soft">Nothing on the slip is fitted here: put a part on it first.</p>
             )}
             {card.access.length > 0 && (
               <section aria-label="The way to it" className="set-up-panel">
@@ -141,11 +141,21 @@ export function HandOverStage() {
             {card.fitted.map((line) => (
               <FittedLine key={line.lineId} line={line} />
             ))}
-            {slip.data && <ThisVehicle slip={slip.data} mine={me ? mayWrite(slip.data, me) : false} />}
+            <Fasteners fasteners={card.fasteners} />
+            {card.fitted.map(({ lineId, lubricants }) => (
+              <Lubricants key={lineId} lubricants={lubricants} />
+            ))}
+            <WhileApart bared={card.bared} />
+            {slip.data && <ThisVehicle slip={slip.data} mine={mine} />}
             {known !== undefined && <LoansPanel slipId={known} />}
             {slipId && <OptionsPanel card={card} slipId={slipId} say={say} />}
             {slip.data && slip.data.goodsMinor > 0 && (
-              <HomePanel slipId={slip.data.slipId} partsMinor={slip.data.goodsMinor} stays={card.stays} />
+              <HomePanel
+                slipId={slip.data.slipId}
+                partsMinor={slip.data.goodsMinor}
+                minutesFound={minutesFound(slip.data)}
+                stays={card.stays}
+              />
             )}
             {card.notVerified.length > 0 && (
               <section aria-label="Not verified" className="set-up-panel">
@@ -201,48 +211,11 @@ export function HandOverStage() {
   );
 }
 
-interface KitProps {
-  readonly card: TickedCard;
-  /** Left out while there is no slip to lend it on. */
-  readonly onLend: ((tool: string) => void) | undefined;
-}
-
-function Kit({ card, onLend }: KitProps) {
-  return (
-    <div className="grid content-start gap-2 p-3" tabIndex={0} role="group" aria-label="The kit, and why">
-      <h1 className="text-verdict font-semibold">Kit for the job</h1>
-      {card.fitted.map(({ lineId, printed, kit }) => (
-        <section key={lineId} aria-label={`Kit for ${printed}`}>
-          {card.fitted.length > 1 && <h2 className="num font-semibold">{printed}</h2>}
-          <ul>
-            {kit.map(({ kind, what, why }) => (
-              <li key={`${what} ${why}`} className="grid grid-cols-[1rem_minmax(0,1fr)] border-b border-hair py-1">
-                <span className="pt-0.5">
-                  <Mark kind={KIT_MARKS[kind]} rem={0.75} label={kind === 'to-ask' ? 'To ask' : ''} />
-                </span>
-                <span>
-                  <span className="flex items-baseline justify-between gap-2">
-                    <b className="min-w-0 font-semibold">{what}</b>
-                    {kind === 'tool' && onLend && (
-                      <button
-                        type="button"
-                        className="button-quiet shrink-0"
-                        aria-label={`Lend: ${what}`}
-                        onClick={() => onLend(what)}
-                      >
-                        Lend
-                      </button>
-                    )}
-                  </span>
-                  <span className="block text-xs text-soft">{why}</span>
-                </span>
-              </li>
-            ))}
-          </ul>
-        </section>
-      ))}
-    </div>
-  );
+/** What the plugs on the slip take at the pace that was found on this vehicle, in minutes. */
+function minutesFound({ readings, lines }: Slip): number | undefined {
+  const each = readings.find(({ fact, partId }) => fact === 'position.minutesEach' && partId === null)?.value;
+  const plugs = lines.find(({ partKind }) => partKind === 'plug');
+  return typeof each === 'number' && plugs ? each * plugs.positions.length : undefined;
 }
 
 function FittedLine({ line }: { readonly line: TickedLine }) {
@@ -270,8 +243,12 @@ function FittedLine({ line }: { readonly line: TickedLine }) {
             </dd>
           </div>
         ))}
-        <dt className="text-slate">Found</dt>
-        <dd>{gaps.map(({ place, says }) => `${place}: ${says}`).join('; ')}</dd>
+        {gaps.length > 0 && (
+          <>
+            <dt className="text-slate">Found</dt>
+            <dd>{gaps.map(({ place, says }) => `${place}: ${says}`).join('; ')}</dd>
+          </>
+        )}
       </dl>
     </section>
   );

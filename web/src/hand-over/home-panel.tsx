@@ -9,6 +9,8 @@ interface HomePanelProps {
   readonly slipId: string;
   /** What is sold on the slip, before tax. */
   readonly partsMinor: number;
+  /** Minutes of work as they were found on this vehicle. */
+  readonly minutesFound: number | undefined;
   /** Why it stays with a workshop whatever it costs. */
   readonly stays: readonly string[];
 }
@@ -22,7 +24,7 @@ const FIELDS = [
 type FieldName = (typeof FIELDS)[number]['name'];
 
 /** What the job comes to at home and in a workshop, told the same way; and when it is not a question of money. */
-export function HomePanel({ slipId, partsMinor, stays }: HomePanelProps) {
+export function HomePanel({ slipId, partsMinor, minutesFound, stays }: HomePanelProps) {
   const asked = useDraftOf<Record<FieldName, string>>(`home ${slipId}`, {
     tools: '',
     minutes: '',
@@ -31,7 +33,7 @@ export function HomePanel({ slipId, partsMinor, stays }: HomePanelProps) {
   });
   const readings: Readonly<Record<FieldName, PlainReading | undefined>> = {
     tools: readPence(asked.value.tools),
-    minutes: readPlain(asked.value.minutes, 'Minutes of work, such as 45.'),
+    minutes: readPlain(asked.value.minutes || String(minutesFound ?? ''), 'Minutes of work, such as 45.'),
     rate: readPence(asked.value.rate),
     markUp: readPlain(asked.value.markUp, 'Per cent, such as 15.'),
   };
@@ -66,7 +68,7 @@ export function HomePanel({ slipId, partsMinor, stays }: HomePanelProps) {
               <input
                 className="field num"
                 value={asked.value[name]}
-                placeholder={example}
+                placeholder={name === 'minutes' && minutesFound !== undefined ? `${minutesFound}, found here` : example}
                 maxLength={10}
                 spellCheck={false}
                 onChange={(event) => asked.set({ ...asked.value, [name]: event.target.value })}

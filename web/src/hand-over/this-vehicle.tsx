@@ -1,13 +1,21 @@
 import { useState } from 'react';
 import { FACTS, type FactId } from '@brackenfell/core/facts/facts';
+import { sayIn, type Say } from '@brackenfell/core/fitment/say';
 import type { Slip, SlipReading } from '@brackenfell/contract/slip';
 import { Choice } from '../controls/choice.tsx';
 import { slipCall } from '../counter/slip-call.ts';
+import { slipSheet } from '../counter/slip-sheet.ts';
 import { useSlipWrite, useUnsent } from '../counter/slip-outbox.ts';
+import { useSettings } from '../settings/settings.ts';
 
 /** What is looked at on a vehicle as it stands: each changes what is asked of the parts, on this slip and on its next. */
 const LOOKED_AT = [
+  'position.comesOff',
+  'position.minutesEach',
   'position.wrenchReaches',
+  'position.nearHot',
+  'position.lengthLimitMm',
+  'position.wellBoreMm',
   'position.hasBattery',
   'position.headMetal',
   'position.aspiration',
@@ -20,9 +28,13 @@ const optionsOf = (fact: FactId) => {
   return answer?.kind === 'choose' ? answer.options : [];
 };
 
-/** A finding in the words it was answered in. */
-const sayFound = ({ fact, value }: SlipReading): string =>
-  optionsOf(fact).find((option) => option.value === value)?.says ?? String(value);
+/** A finding in the words it was answered in, or as it was measured. */
+const sayFound = ({ fact, value }: SlipReading, say: Say): string => {
+  const { answer } = FACTS[fact];
+  return answer?.kind === 'measure' && typeof value === 'number'
+    ? say.quantity(answer.quantity, value)
+    : (optionsOf(fact).find((option) => option.value === value)?.says ?? String(value));
+};
 
 interface ThisVehicleProps {
   readonly slip: Slip;
@@ -32,11 +44,12 @@ interface ThisVehicleProps {
 /** Found on this very vehicle: it stands over what is on paper, here and on its next slip. */
 export function ThisVehicle({ slip, mine }: ThisVehicleProps) {
   const write = useSlipWrite();
+  const say = sayIn(useSettings().units);
   const isOnItsWay = useUnsent(slip.slipId).some(({ name }) => name === 'addReading');
-  const [fact, setFact] = useState<LookedAt>('position.wrenchReaches');
+  const [fact, setFact] = useState<LookedAt>('position.comesOff');
   const options = optionsOf(fact).map(({ value, says }) => ({ value: String(value), says }));
   const [picked, pick] = useState<string>();
-  const value = options.find((option) => option.value === picked)?.value ?? options.at(-1)!.value;
+  const value = options.find((option) => option.value === picked)?.value ?? options.at(-1)?.value;
   const found = slip.readings.filter(({ partId }) => partId === null);
   const store = () => {
     const answer = optionsOf(fact).find((option) => String(option.value) === value)!;
@@ -56,7 +69,7 @@ export function ThisVehicle({ slip, mine }: ThisVehicleProps) {
         {found.map((reading) => (
           <li key={reading.readingId} className="flex flex-wrap items-baseline gap-x-2 border-t border-hair">
             <span className="flex-1">
-              {FACTS[reading.fact].label}: <b className="font-semibold">{sayFound(reading)}</b>{' '}
+              {FACTS[reading.fact].label}: <b className="font-semibold">{sayFound(reading, say)}</b>{' '}
               <span className="text-soft">{reading.by}</span>
             </span>
             {mine && !reading.by.includes(', slip ') && (
@@ -88,10 +101,29 @@ export function ThisVehicle({ slip, mine }: ThisVehicleProps) {
             options={LOOKED_AT.map((id) => ({ value: id, says: FACTS[id].label }))}
             onChange={setFact}
           />
-          <Choice label="Found" labelClass="text-slate" value={value} options={options} onChange={pick} />
-          <button type="button" className="button-plain" disabled={isOnItsWay} onClick={store}>
-            Found on this vehicle
-          </button>
+          {options.length > 0 ? (
+            <>
+              <Choice label="Found" labelClass="text-slate" value={value!} options={options} onChange={pick} />
+              <button type="button" className="button-plain" disabled={isOnItsWay} onClick={store}>
+                Found on this vehicle
+              </button>
+            </>
+          ) : (
+            <button
+              type="button"
+              className="button-plain"
+              onClick={() =>
+                slipSheet.set({
+                  kind: 'answer',
+                  part: { partId: '', printed: 'this vehicle' },
+                  facts: [fact],
+                  says: FACTS[fact].question,
+                })
+              }
+            >
+              Measure it
+            </button>
+          )}
         </div>
       )}
     </section>

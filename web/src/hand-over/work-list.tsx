@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { closedOff, PHASE_WORDS, WORK_PHASES } from '@brackenfell/core/fitting-plan/fitting-plan';
+import { closedOff, PHASE_WORDS, WORK_PHASES } from '@brackenfell/core/fitting-plan/steps';
 import { Mark } from '../controls/mark.tsx';
 import { useKeys } from '../keys/keys.ts';
 import type { TickedLine } from './lay-ticks.ts';

@@ -20,6 +20,7 @@ import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
 import { FillsTable } from './fills-table.tsx';
 import { JudgedEngines } from './judged-engines.tsx';
+import { ShelfCard } from './shelf-card.tsx';
 import { NumberPositions } from './number-positions.tsx';
 
 const DRAWING_HEIGHT_PX = 230;
@@ -54,7 +55,7 @@ export function PartPage() {
       </main>
     );
   }
-  return <Card part={part.data} />;
+  return part.data.shelf ? <ShelfCard part={part.data} shelf={part.data.shelf} /> : <Card part={part.data} />;
 }
 
 function Card({ part }: { part: PartCard }) {

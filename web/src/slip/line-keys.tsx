@@ -8,11 +8,12 @@ interface LineKeysProps {
   readonly release: () => void;
   readonly batch: () => void;
   readonly proof: () => void;
+  readonly told: () => void;
   readonly leave: () => void;
 }
 
 /** Keys while the slip's lines have the hand; they stand before the desk's own while it lasts. */
-export function LineKeys({ move, answer, quantity, remove, release, batch, proof, leave }: LineKeysProps) {
+export function LineKeys({ move, answer, quantity, remove, release, batch, proof, told, leave }: LineKeysProps) {
   useKeys('Lines of the slip', [
     { press: 'Shift+ArrowDown', printed: 'Shift ↓', does: 'Next line', run: () => move(1) },
     { press: 'Shift+ArrowUp', printed: 'Shift ↑', does: 'Line before', run: () => move(-1) },
@@ -24,6 +25,7 @@ export function LineKeys({ move, answer, quantity, remove, release, batch, proof
     { press: 'Shift+R', printed: 'Shift r', does: 'Supervisor’s release', run: release },
     { press: 'Shift+B', printed: 'Shift b', does: 'Which batch its pieces are from', run: batch },
     { press: 'Shift+V', printed: 'Shift v', does: 'Proof of its pieces', run: proof },
+    { press: 'w', does: 'What was told of it, check by check', run: told, first: true },
     { press: 'Escape', does: 'Back to the desk', run: leave },
   ]);
   return null;

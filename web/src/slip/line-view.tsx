@@ -28,6 +28,7 @@ interface LineViewProps {
   /** How many such engines the job is for. */
   readonly engines: number;
   readonly picked: boolean;
+  readonly onTold: () => void;
   /** What may be done with it here; none on a slip that is not in this person's hands. */
   readonly acts: LineActs | undefined;
 }
@@ -42,8 +43,9 @@ interface LineActs {
 }
 
 /** One line of the docket: what, for where, its verdict and reason, what was told before, who released it. */
-export function LineView({ line, engines, picked, acts }: LineViewProps) {
+export function LineView({ line, engines, picked, acts, onTold }: LineViewProps) {
   const own = line.kind === 'customers-own';
+  const isSundry = line.partKind === 'sundry';
   // No green mark beside a suspect or held part.
   const isStopped = line.held !== null || line.proof?.band === 'suspect';
   // "all 4" is said only of a line that serves them all.
@@ -63,9 +65,23 @@ export function LineView({ line, engines, picked, acts }: LineViewProps) {
     >
       <span className="pt-0.5">
         <Mark
-          kind={isStopped ? 'refuse' : line.verdict === null ? 'unknown' : VERDICT_MARK[line.verdict]}
+          kind={
+            isStopped
+              ? 'refuse'
+              : isSundry
+                ? 'match-small'
+                : line.verdict === null
+                  ? 'unknown'
+                  : VERDICT_MARK[line.verdict]
+          }
           label={
-            isStopped ? 'Not to be handed over' : line.verdict === null ? 'Not judged' : VERDICT_WORDS[line.verdict]
+            isStopped
+              ? 'Not to be handed over'
+              : isSundry
+                ? 'Asked for by no engine'
+                : line.verdict === null
+                  ? 'Not judged'
+                  : VERDICT_WORDS[line.verdict]
           }
           rem={0.875}
         />
@@ -119,6 +135,18 @@ export function LineView({ line, engines, picked, acts }: LineViewProps) {
       {line.setUp.map((figures) => (
         <SetUpLines key={figures.at.join()} figures={figures} isOne={line.setUp.length === 1} />
       ))}
+      {!acts && line.judgedAt !== null && (
+        <span className="col-span-2 col-start-3">
+          <button
+            type="button"
+            className="button-quiet"
+            aria-label={`What was told of ${line.printed}`}
+            onClick={onTold}
+          >
+            what was told
+          </button>
+        </span>
+      )}
       {acts && (
         <span className="col-span-2 col-start-3 flex flex-wrap gap-x-1">
           {acts.release && (

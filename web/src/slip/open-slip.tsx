@@ -78,6 +78,7 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
           release={() => line && mayBeReleased(line) && slipSheet.set({ kind: 'release', lineId: line.lineId })}
           batch={() => line && mine && slipSheet.set({ kind: 'batch', lineId: line.lineId })}
           proof={() => prove(line)}
+          told={() => line && slipSheet.set({ kind: 'told', lineId: line.lineId })}
           leave={() => setInPane(false)}
         />
       )}
@@ -140,6 +141,7 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
               line={l}
               engines={slip.engineCount}
               picked={inPane && i === at}
+              onTold={() => slipSheet.set({ kind: 'told', lineId: l.lineId })}
               acts={
                 mine
                   ? {

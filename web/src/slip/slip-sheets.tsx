@@ -15,6 +15,7 @@ import { useOpenMatter } from '../counter/use-open-matter.ts';
 
 /** Not part of the first load: they bring along how every fact is answered, and how a form's fields are checked. */
 const ReleaseDialog = room(async () => (await import('../release/release-dialog.tsx')).ReleaseDialog);
+const ToldDialog = room(async () => (await import('./told-dialog.tsx')).ToldDialog);
 const AnswerDialog = room(async () => (await import('./answer-dialog.tsx')).AnswerDialog);
 
 const close = () => slipSheet.set(undefined);
@@ -108,6 +109,8 @@ function OfSlip({ slip, me, sheet }: OfSlipProps) {
           onClose={close}
         />
       ) : null;
+    case 'told':
+      return line ? <ToldDialog slip={slip} line={line} onClose={close} /> : null;
     case 'quantity':
       return line ? (
         <QuantityDialog

@@ -1,11 +1,10 @@
 import { counted, listed, wordFor } from '@brackenfell/core/words/counted';
-import type { OpenFinding, OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
+import type { OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
 import type { FactUsed } from '@brackenfell/contract/tray';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
+import { FindingSentence, GRAVITY } from '../controls/finding-sentence.tsx';
 import { Key } from '../controls/key.tsx';
-import { Mark, MARK_WORDS, VERDICT_MARK } from '../controls/mark.tsx';
-
-const GRAVITY = ['refuse', 'unknown', 'caution', 'acceptable', 'match', 'not-asked'] as const;
+import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
 
 interface WhyPanelProps {
   readonly row: OpenRow;
@@ -170,45 +169,4 @@ function summary(row: OpenRow, better: string | undefined): React.ReactNode {
         </>
       );
   }
-}
-
-function FindingSentence({ finding, sources }: { finding: OpenFinding; sources: readonly FactUsed[] }) {
-  const { told, outcome, onlyAt, relief } = finding;
-  return (
-    <article className="why-item">
-      <h3>
-        <Mark kind={outcome} label={MARK_WORDS[outcome]} />
-        <b>{finding.title}</b>
-        {told.asked !== '' && (
-          <span className="text-soft">
-            asked <span className="num">{told.asked}</span>, has <span className="num">{told.has}</span>
-          </span>
-        )}
-        {told.difference && (
-          <b className={`num ml-auto whitespace-nowrap ${outcome === 'refuse' ? 'text-madder' : ''}`}>
-            {told.difference}
-          </b>
-        )}
-      </h3>
-      <p>
-        {onlyAt.length > 0 && (
-          <b className="font-semibold">
-            {wordFor(onlyAt.length, 'Cylinder')} {listed(onlyAt)} only.{' '}
-          </b>
-        )}
-        {told.says} {told.toDo && <span className="text-slate">{told.toDo}</span>}
-        {relief === 'listed-not-measured' && <span className="text-slate"> Does not count against it.</span>}
-      </p>
-      {sources.length > 0 && (
-        <ul className="text-soft">
-          {sources.map((use) => (
-            <li key={`${use.fact} ${use.source.name}`}>
-              {use.fact}: {use.source.name}
-              {use.questions ? ' (raises a question only)' : ''}
-            </li>
-          ))}
-        </ul>
-      )}
-    </article>
-  );
 }

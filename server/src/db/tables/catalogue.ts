@@ -5,7 +5,7 @@ import type { EngineBuild, EngineTraits } from '@brackenfell/core/identification
 import type { EnginePlan } from '@brackenfell/core/engine-plan/engine-plan';
 import type { EngineNote } from '@brackenfell/contract/engine-plan';
 import type { SourceRank } from '@brackenfell/core/facts/facts';
-import type { PartKind } from '@brackenfell/core/facts/part-kinds';
+import type { PartKind, SHELF_KINDS } from '@brackenfell/core/facts/part-kinds';
 
 /** bigint columns are read and written as decimal strings. */
 type Key = GeneratedAlways<string>;
@@ -26,8 +26,8 @@ export interface AttributeTable {
   label: string;
   question: string;
 }
-/** What a counter sells, numbers to order by, and `unheld`: a number some list speaks of and no catalogue holds. */
-export type StoredKind = PartKind | 'oe-number' | 'unheld';
+/** What a counter sells, things of the shelf, numbers to order by, and `unheld`: a number some list speaks of and no catalogue holds. */
+export type StoredKind = PartKind | (typeof SHELF_KINDS)[number] | 'oe-number' | 'unheld';
 /** Maker under which unheld numbers stand. */
 export const MAKER_NOT_KNOWN = 'not-known';
 
@@ -208,6 +208,18 @@ export interface ClassListTable {
   valid_to: string | null;
   numbers: string[];
   source: string;
+}
+/** A thing of the shop that no engine asks for: what it is, and what it is used for. */
+export interface SundryTable {
+  part_id: string;
+  title: string;
+  use: string;
+}
+/** What is in a kit. */
+export interface KitPartTable {
+  kit_id: string;
+  part_id: string;
+  quantity: number;
 }
 export interface StockTable {
   part_id: string;
