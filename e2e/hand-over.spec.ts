@@ -105,3 +105,39 @@ test('what serving it comes to is told with and without work, in parts and in al
   await expect(page.getByLabel('Work each time, £')).toHaveValue('45');
   await expect(own).toContainText('£171.00');
 });
+
+test('a thing of the kit goes on the slip by one key, what may break is bought once it was seen, and both survive a dead server', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter);
+  await ask(page, 'sh28', /Skerrow SH28/);
+  await expectTray(page);
+  await page.keyboard.press('+');
+  await expect(slipPane(page)).toContainText(/£\d/);
+  await page.keyboard.press('5');
+  const kit = page.getByRole('complementary', { name: 'Kit for the job' });
+  await expect(kit.getByRole('listitem').filter({ hasText: 'Spanner and cover' }).first()).toHaveAttribute(
+    'aria-current',
+    'true',
+  );
+  await page.keyboard.press('n');
+  await page.keyboard.press('n');
+  await counter.kill();
+  await page.keyboard.press('b');
+  const stud = kit.getByRole('listitem').filter({ hasText: 'Intake studs come out' });
+  await expect(stud).toContainText('Hold: sale or return, unopened');
+  await stud.getByRole('checkbox', { name: /^Seen broken/ }).click();
+  await counter.start();
+  await expect(slipPane(page)).toContainText('BECK 0140');
+  await expect(stud).toContainText('Buy. Intake studs come out');
+  await page.reload();
+  await expect(stud.getByRole('checkbox', { name: /^Seen broken/ })).toBeChecked();
+  await expect(kit.getByRole('listitem').filter({ hasText: 'BECK 0140' }).first()).toContainText('on the slip');
+  // Within reach is shown when it is asked for, and sold by nobody unasked.
+  const apart = page.getByRole('region', { name: 'While it is apart' });
+  await expect(apart).not.toContainText('breather');
+  await apart.getByRole('button', { name: /within reach: show/ }).click();
+  await expect(apart).toContainText('Within reach: Crankcase breather hose');
+  await expectAccessible(page);
+});

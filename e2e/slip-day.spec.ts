@@ -52,4 +52,12 @@ test('a quote is found, made ready, handed over in part, and its rest waits on a
     .getByRole('button', { name: /^With slip .* collected/ })
     .click();
   await expect(slipPane(page)).toContainText('collected and final');
+  // What was told of it is told again as it was.
+  await page.keyboard.press(']');
+  await page.keyboard.press('w');
+  const told = page.getByRole('dialog', { name: /^What was told of KN 426G-63IR/ });
+  await expect(told).toContainText('Reach');
+  await expect(told).toContainText('Aldersyke');
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
 });

@@ -31,6 +31,10 @@ test('a taxi on gas leaves anything that carries gas to a licensed fitter, and i
   await expect(stageOf(page)).toContainText('Not closed off: 0 of');
   // What is found on it is known here and on its next slip, with who found it and where.
   const vehicle = stageOf(page).getByRole('region', { name: 'This vehicle' });
+  await vehicle.getByRole('combobox', { name: 'Looked at' }).click();
+  await page.getByRole('option', { name: 'room for a wrench' }).click();
+  await vehicle.getByRole('combobox', { name: 'Found' }).click();
+  await page.getByRole('option', { name: 'No wrench reaches' }).click();
   await vehicle.getByRole('button', { name: 'Found on this vehicle' }).click();
   await expect(vehicle).toContainText('room for a wrench: No wrench reaches');
   await expect(stageOf(page)).toContainText('no wrench reaches');

@@ -65,7 +65,7 @@ export function WhileApart({ bared }: Pick<HandOver, 'bared'>) {
         ))}
       </ul>
       {(hidden > 0 || isWhole) && (
-        <button type="button" className="button-quiet" onClick={() => showWhole(!isWhole)}>
+        <button type="button" className="button-quiet justify-self-start" onClick={() => showWhole(!isWhole)}>
           {isWhole ? 'Only what was seen or is due' : `${hidden} within reach: show`}
         </button>
       )}

@@ -74,14 +74,12 @@ export function KitPanel({ card, engineId, mine, onLend }: KitPanelProps) {
   );
   return (
     <div className="grid content-start gap-2 p-3" tabIndex={0} role="group" aria-label="The kit, and why">
-      <h1 className="flex items-baseline justify-between gap-2 text-verdict font-semibold">
-        Kit for the job
-        {mine && things.length > 0 && (
-          <span className="text-base font-normal text-soft">
-            <Key>n</Key> next <Key>b</Key> put down
-          </span>
-        )}
-      </h1>
+      <h1 className="text-verdict font-semibold">Kit for the job</h1>
+      {mine && things.length > 0 && (
+        <p className="text-soft">
+          <Key>n</Key> next that is sold, <Key>b</Key> puts it down
+        </p>
+      )}
       {card.fitted.map(({ lineId, printed, kit }) => (
         <section key={lineId} aria-label={`Kit for ${printed}`}>
           {card.fitted.length > 1 && kit.length > 0 && <h2 className="num font-semibold">{printed}</h2>}

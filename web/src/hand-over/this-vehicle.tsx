@@ -49,10 +49,11 @@ export function ThisVehicle({ slip, mine }: ThisVehicleProps) {
   const [fact, setFact] = useState<LookedAt>('position.comesOff');
   const options = optionsOf(fact).map(({ value, says }) => ({ value: String(value), says }));
   const [picked, pick] = useState<string>();
-  const value = options.find((option) => option.value === picked)?.value ?? options.at(-1)?.value;
+  const value = options.find((option) => option.value === picked)?.value;
   const found = slip.readings.filter(({ partId }) => partId === null);
   const store = () => {
-    const answer = optionsOf(fact).find((option) => String(option.value) === value)!;
+    const answer = optionsOf(fact).find((option) => String(option.value) === value);
+    if (!answer) return;
     write.mutate(
       slipCall(
         'addReading',
@@ -103,8 +104,13 @@ export function ThisVehicle({ slip, mine }: ThisVehicleProps) {
           />
           {options.length > 0 ? (
             <>
-              <Choice label="Found" labelClass="text-slate" value={value!} options={options} onChange={pick} />
-              <button type="button" className="button-plain" disabled={isOnItsWay} onClick={store}>
+              <Choice label="Found" labelClass="text-slate" value={value ?? ''} options={options} onChange={pick} />
+              <button
+                type="button"
+                className="button-plain"
+                disabled={isOnItsWay || value === undefined}
+                onClick={store}
+              >
                 Found on this vehicle
               </button>
             </>

@@ -38,7 +38,8 @@ interface LineActs {
   readonly fewer: () => void;
   readonly remove: () => void;
   readonly batch: () => void;
-  readonly proof: () => void;
+  /** Left out of what has no proof to it. */
+  readonly proof: (() => void) | undefined;
   readonly release: (() => void) | undefined;
 }
 
@@ -162,17 +163,20 @@ export function LineView({ line, engines, picked, acts, onTold }: LineViewProps)
                 ['batch', 'Batch of', acts.batch],
                 ['proof', 'Proof of', acts.proof],
               ] as const
-            ).map(([shows, says, act]) => (
-              <button
-                key={says}
-                type="button"
-                className="button-quiet"
-                aria-label={`${says} ${line.printed}`}
-                onClick={act}
-              >
-                {shows}
-              </button>
-            ))}
+            ).map(
+              ([shows, says, act]) =>
+                act && (
+                  <button
+                    key={says}
+                    type="button"
+                    className="button-quiet"
+                    aria-label={`${says} ${line.printed}`}
+                    onClick={act}
+                  >
+                    {shows}
+                  </button>
+                ),
+            )}
           <button type="button" className="button-quiet" aria-label={`Take off ${line.printed}`} onClick={acts.remove}>
             take off
           </button>

@@ -149,7 +149,7 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
                       fewer: () => changeQuantity(-1, l),
                       remove: () => remove(l),
                       batch: () => slipSheet.set({ kind: 'batch', lineId: l.lineId }),
-                      proof: () => prove(l),
+                      proof: l.partKind === 'sundry' ? undefined : () => prove(l),
                       release: mayBeReleased(l)
                         ? () => slipSheet.set({ kind: 'release', lineId: l.lineId })
                         : undefined,

@@ -35,9 +35,11 @@ export function ToldDialog({ slip, line, onClose }: ToldDialogProps) {
         </p>
       )}
       {line.verdict !== null && !data && !error && <p className="text-soft">Fetching what was told …</p>}
-      {told.map((finding) => (
-        <FindingSentence key={`${finding.check} ${finding.caseId}`} finding={finding} sources={finding.sources} />
-      ))}
+      <div tabIndex={0} role="group" aria-label="Check by check">
+        {told.map((finding) => (
+          <FindingSentence key={`${finding.check} ${finding.caseId}`} finding={finding} sources={finding.sources} />
+        ))}
+      </div>
     </Dialog>
   );
 }
