@@ -30,12 +30,12 @@ const handOver = async ({ slipId }: Slip) =>
 describe('a thing that no engine asks for', () => {
   test('is sold beside the parts without a verdict, and by itself; the shelf still counts', async () => {
     const slip = await begin(undefined);
-    const with3 = (await put(slip, 'HARR 110', { quantity: 3 }).then((reply) => reply.body)) as Slip;
+    const with3 = (await put(slip, 'HARR 110', { quantity: 3 })).body as Slip;
     expect(with3.lines[0]).toMatchObject({ partKind: 'sundry', verdict: null, reason: 'Asked for by no engine' });
     expect(with3.open).toEqual([]);
     expect(with3.goodsMinor).toBe(360);
     // As many as are on the shelf, and none more: held by the route and by what is open.
-    const short = (await put(with3, 'HARR 275').then((reply) => reply.body)) as Slip;
+    const short = (await put(with3, 'HARR 275')).body as Slip;
     expect(short.open.map(({ kind }) => kind)).toEqual(['not-on-shelf']);
     const line = short.lines.find(({ printed }) => printed === 'HARR 275')!;
     const off = (
@@ -84,7 +84,7 @@ describe('a kit', () => {
 
   test('that holds fewer than the engine takes is no set for it: nothing of it is put down', async () => {
     const slip = await begin('pellworth-pg66');
-    const refused = await put(slip, 'KN-SET 6600').then((reply) => reply);
+    const refused = await put(slip, 'KN-SET 6600');
     expect(refused.status).toBe(409);
     expect((refused.body as { detail: string }).detail).toMatch(
       /^Nothing of KN-SET 6600 was put down\..*holds 6 of KN 417T-59IR, the job takes 8/,
