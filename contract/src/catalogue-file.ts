@@ -142,6 +142,8 @@ const EngineTraits = z.strictObject({
   cooling: z.enum(['air', 'water']).optional(),
   coilPins: z.number().int().positive().optional(),
   coilBoot: z.enum(['straight', 'stepped']).optional(),
+  chargeCooler: z.boolean().optional(),
+  carburettor: z.boolean().optional(),
 });
 
 const EngineEntry = z.object({

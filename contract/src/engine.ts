@@ -58,6 +58,11 @@ export const EngineCard = z
     cylinders: z.number().int(),
     positions: z.array(z.object({ positionId: Id, label: z.string() })),
     plan: EnginePlan.nullable(),
+    /** What reading its old parts goes by; null where nobody has entered it. The gap limit is the widest it asks anywhere. */
+    hasChargeCooler: z.boolean().nullable(),
+    hasCarburettor: z.boolean().nullable(),
+    hasBattery: z.boolean().nullable(),
+    gapLimitMm: z.number().nullable(),
     /** How the spark comes to the plugs; null while that is not known. */
     sparkBy: z.enum(LEADS_GO).nullable(),
     /** What it needs besides plugs, with what is asked of each and the numbers its maker names. */

@@ -6,6 +6,18 @@ import { READING_HOWS } from '@brackenfell/core/slip/piece-readings';
 import { END_REASONS, SLIP_STATES } from '@brackenfell/core/slip/slip-states';
 import { RULE_IDS } from '@brackenfell/core/house-rules/house-rules';
 import { SWAP_RESULTS } from '@brackenfell/core/misfire/swap-test';
+import { LOG_CONDITIONS } from '@brackenfell/core/compression/log';
+import { CAUSE_IDS } from '@brackenfell/core/old-parts/causes';
+import { COMEBACK_RESULTS, LAMPS } from '@brackenfell/core/old-parts/comeback';
+import {
+  COMEBACK_CHECK_IDS,
+  HOW_SOON,
+  MISFIRES,
+  TOUCHED_GROUPS,
+  WHENS,
+} from '@brackenfell/core/old-parts/comeback-checks';
+import { CHECK_RESULTS } from '@brackenfell/core/old-parts/read-plugs';
+import { CONTEXT_IDS, SIGN_IDS, SIGN_LINES } from '@brackenfell/core/old-parts/signs';
 import { COUNTER, EngineKey, endpoint, EVERYONE, Id, line } from './endpoint.ts';
 import { DutyText } from './duty.ts';
 import { FactKey, OpenMatter } from './open-matter.ts';
@@ -119,7 +131,57 @@ const KeptFragile = z.object({
   seenBroken: z.array(line(200)).max(40),
 });
 
-export const SlipKept = z.discriminatedUnion('kind', [KeptSwapTest, KeptFittedSet, KeptSparkEvidence, KeptFragile]);
+const cylinder = z.number().int().min(1).max(24);
+/** What the old plugs looked like, cylinder by cylinder; a line that was not looked at is in no list. */
+const KeptOldPlugs = z.object({
+  kind: z.literal('old-plugs'),
+  cylinders: z
+    .array(
+      z.object({
+        cylinder,
+        looked: z.array(z.enum(SIGN_LINES)).max(SIGN_LINES.length),
+        signs: z.array(z.enum(SIGN_IDS)).max(SIGN_IDS.length),
+        gapMm: z.number().min(0).max(5).nullable(),
+      }),
+    )
+    .max(24),
+  context: z.array(z.enum(CONTEXT_IDS)).max(CONTEXT_IDS.length),
+  results: z.partialRecord(z.enum(CAUSE_IDS), z.enum(CHECK_RESULTS)),
+});
+const kpa = z.number().min(0).max(10_000);
+const KeptCompression = z.object({
+  kind: z.literal('compression'),
+  reads: z.array(z.object({ cylinder, dryKpa: kpa, wetKpa: kpa.nullable() })).max(24),
+  conditions: z.array(z.enum(LOG_CONDITIONS)).max(LOG_CONDITIONS.length),
+  specifiedKpa: kpa.nullable(),
+  hasDecompressor: z.boolean(),
+  /** Cold or warm, before or after which change. */
+  state: line(120),
+});
+/** Work that came back: what is told of it, and what the checks came to. */
+const KeptComeback = z.object({
+  kind: z.literal('comeback'),
+  howSoon: z.enum(HOW_SOON),
+  misfire: z.enum(MISFIRES),
+  when: z.array(z.enum(WHENS)).max(WHENS.length),
+  lamp: z.enum(LAMPS),
+  untouched: z.array(z.enum(TOUCHED_GROUPS)).max(TOUCHED_GROUPS.length),
+  isToldDropped: z.boolean(),
+  code: line(20),
+  /** Done with, found or not: it holds nothing any more. */
+  isClosed: z.boolean(),
+  results: z.partialRecord(z.enum(COMEBACK_CHECK_IDS), z.enum(COMEBACK_RESULTS)),
+});
+
+export const SlipKept = z.discriminatedUnion('kind', [
+  KeptSwapTest,
+  KeptFittedSet,
+  KeptSparkEvidence,
+  KeptFragile,
+  KeptOldPlugs,
+  KeptCompression,
+  KeptComeback,
+]);
 export type SlipKept = z.infer<typeof SlipKept>;
 
 export const Slip = z

@@ -24,6 +24,9 @@ export interface EngineTraits {
   readonly cooling?: 'air' | 'water';
   readonly coilPins?: number;
   readonly coilBoot?: 'straight' | 'stepped';
+  /** A water-cooled cooler of the charge, which may leak into the intake. */
+  readonly chargeCooler?: boolean;
+  readonly carburettor?: boolean;
 }
 
 /** One build of an engine where something was changed by date or by serial number. Months as YYYY-MM; all inclusive. */

@@ -10,6 +10,8 @@ export interface LineStanding {
   readonly quantity: number;
   /** No engine asks for it: there is nothing to judge. */
   readonly isSundry: boolean;
+  /** Why a reading of old parts, or a comeback, holds parts of its kind; null where none does. */
+  readonly heldByReading: string | null;
   /** Null where it was not judged: no engine on the slip, or the engine takes no such part. */
   readonly verdict: Verdict | null;
   readonly isReleased: boolean;
@@ -29,6 +31,7 @@ export interface LineStanding {
 
 export const OPEN_MATTERS = [
   'nothing-sold',
+  'old-parts-first',
   'not-judged',
   'refused',
   'question',
@@ -76,6 +79,7 @@ function matterOf(line: LineStanding, wanted: number, wantedOfBatch: number): Op
     );
   if (line.batch === null && line.heldOnShelf > 0)
     found.push(matter('batch-not-named', 'A batch of it is held in quarantine: say which batch these are from.'));
+  if (line.heldByReading !== null) found.push(matter('old-parts-first', line.heldByReading));
   switch (line.verdict) {
     case null:
       if (!line.isSundry) found.push(matter('not-judged', 'Which engine is it for? The part was not judged.'));

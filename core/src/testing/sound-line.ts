@@ -8,6 +8,7 @@ export const SOUND_LINE: LineStanding = {
   kind: 'sale',
   quantity: 4,
   isSundry: false,
+  heldByReading: null,
   verdict: 'sell',
   isReleased: false,
   questions: [],

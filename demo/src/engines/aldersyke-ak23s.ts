@@ -33,6 +33,7 @@ export const aldersykeAk23s: EngineEntry = {
   positions: forward(5),
   oeNumbers: [{ number: 'AK/3081-447' }],
   traits: {
+    chargeCooler: true,
     litres: 2.3,
     fuel: 'petrol',
     layout: 'five',

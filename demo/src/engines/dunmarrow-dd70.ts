@@ -40,6 +40,7 @@ export const dunmarrowDd70: EngineEntry = {
   positions: forward(2),
   oeNumbers: [{ number: 'DMW 33.107' }],
   traits: {
+    carburettor: true,
     litres: 0.7,
     fuel: 'petrol',
     layout: 'twin',

@@ -37,6 +37,7 @@ export const dunmarrowH6: EngineEntry = {
     { number: 'DMW 41.218', note: 'until 1984' },
   ],
   traits: {
+    carburettor: true,
     litres: 3.6,
     fuel: 'petrol',
     layout: 'six',

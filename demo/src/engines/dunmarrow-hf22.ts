@@ -42,6 +42,7 @@ export const dunmarrowHf22: EngineEntry = {
   positions: forward(4),
   oeNumbers: [{ number: 'DMW 22.415' }, { number: 'DMW 22.409', note: 'until 1996' }],
   traits: {
+    carburettor: true,
     litres: 2.2,
     fuel: 'petrol',
     layout: 'four',

@@ -42,6 +42,7 @@ export const pellworthPp20: EngineEntry = {
   positions: forward(1),
   oeNumbers: [{ number: 'P-20-0114/2' }, { number: 'P-20-0114/1', note: 'before 2003' }],
   traits: {
+    carburettor: true,
     litres: 0.2,
     fuel: 'petrol',
     layout: 'one',

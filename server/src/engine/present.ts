@@ -1,7 +1,7 @@
 import { CONDITION_WORDS } from '@brackenfell/core/facts/torque-statements';
 import { intervalOf, sayServed } from '@brackenfell/core/service-plan/running-hours';
 import type { FactId, FactSheet, FactSource } from '@brackenfell/core/facts/facts';
-import { FACTS } from '@brackenfell/core/facts/facts';
+import { FACTS, rulingValue } from '@brackenfell/core/facts/facts';
 import { heatIndexBar } from '@brackenfell/core/heat-range/heat-scale';
 import type { Say } from '@brackenfell/core/fitment/say';
 import type { EnginePlan } from '@brackenfell/core/engine-plan/engine-plan';
@@ -196,3 +196,13 @@ export const planView = (plan: EnginePlan | null): EngineCard['plan'] =>
     firingOrder: [...plan.firingOrder],
     ...(plan.rotation ? { rotation: plan.rotation } : {}),
   };
+
+/** What reading old parts goes by of an engine's places. */
+export function oldPartFacts(sheets: readonly FactSheet[]): Pick<EngineCard, 'hasBattery' | 'gapLimitMm'> {
+  const limits = sheets.flatMap((sheet) => rulingValue(sheet, 'position.gapMm')?.high ?? []);
+  const batteries = sheets.map((sheet) => rulingValue(sheet, 'position.hasBattery'));
+  return {
+    hasBattery: batteries.find((has) => has !== undefined) ?? null,
+    gapLimitMm: limits.length === 0 ? null : Math.max(...limits),
+  };
+}

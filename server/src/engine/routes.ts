@@ -6,7 +6,7 @@ import { yearsOf } from '../ask/present.ts';
 import type { Context } from '../context/context.ts';
 import { serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';
-import { planView, requirementLines } from './present.ts';
+import { oldPartFacts, planView, requirementLines } from './present.ts';
 import { countEngines, findEngine, listEngineRows, listNamedNumbers, listPositions, listVehicles } from './store.ts';
 
 const CARD_LINES_SHOWN = ['Thread', 'Reach', 'Seat', 'Gap'];
@@ -109,6 +109,9 @@ export function engineRoutes(app: Express, context: Context): void {
         say,
       ),
       plan: planView(engine.plan),
+      hasChargeCooler: engine.traits.chargeCooler ?? null,
+      hasCarburettor: engine.traits.carburettor ?? null,
+      ...oldPartFacts(positions.map((p) => sheets.get(p.id)!)),
       sparkBy: engine.traits.leadsGo ?? null,
       needs,
       oeNumbers: numbersOf('plug'),

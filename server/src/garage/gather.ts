@@ -1,3 +1,5 @@
+import { COMEBACK_CHECK_IDS, comebackCheck, MISFIRE_WORDS } from '@brackenfell/core/old-parts/comeback-checks';
+import { SIGNS } from '@brackenfell/core/old-parts/signs';
 import { growthAt } from '@brackenfell/core/set-up/wear-desk';
 import type { GarageVehicle } from '@brackenfell/contract/garage';
 import type { SlipKept } from '@brackenfell/contract/slip';
@@ -45,6 +47,22 @@ function sayKept(kept: SlipKept): string {
       return `Swap test, code ${kept.code}: ${kept.results.length === 0 ? 'begun' : kept.results.join(', ')}`;
     case 'fitted-set':
       return `What was fitted, ${kept.part}s: ${kept.numbers.filter(Boolean).join(', ')}`;
+    case 'old-plugs': {
+      const odd = kept.cylinders.filter(({ signs }) => signs.some((id) => id !== 'tan' && id !== 'ring'));
+      return `Old plugs, ${kept.cylinders.length} read: ${
+        odd.length === 0
+          ? 'all normal'
+          : odd.map(({ cylinder, signs }) => `${cylinder} ${signs.map((id) => SIGNS[id].title).join(', ')}`).join('; ')
+      }`;
+    }
+    case 'compression':
+      return `Compression${kept.state ? `, ${kept.state}` : ''}: ${kept.reads
+        .map(({ cylinder, dryKpa }) => `${cylinder} ${(dryKpa / 100).toFixed(1)}`)
+        .join(', ')} bar`;
+    case 'comeback': {
+      const wrong = COMEBACK_CHECK_IDS.find((id) => kept.results[id] === 'wrong');
+      return `Came back, ${MISFIRE_WORDS[kept.misfire]}: ${wrong ? comebackCheck(wrong).title.toLowerCase() : 'open'}`;
+    }
     case 'fragile':
       return kept.seenBroken.length === 0 ? 'Fragile parts looked at' : `Seen broken: ${kept.seenBroken.join(' ')}`;
     case 'spark-evidence':

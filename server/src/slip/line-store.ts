@@ -72,6 +72,11 @@ export const linesOf = (db: Database, slipId: string) =>
         .where('ready.state', '=', 'ready')
         .where(sql<boolean>`ready.held_until >= current_date`)
         .as('kept_for_others'),
+      // Why a reading of old parts holds parts of its kind.
+      sql<string | null>`(select s.held_says from slip s
+        where s.id in (${eb.ref('slip_line.slip_id')},
+                       (select own.split_from_id from slip own where own.id = ${eb.ref('slip_line.slip_id')}))
+          and ${eb.ref('part.kind')} = any(s.held_kinds) limit 1)`.as('held_by_reading'),
       'slip_line.part_id',
       'part.kind as part_kind',
       'slip_line.quantity',

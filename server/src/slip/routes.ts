@@ -37,6 +37,7 @@ import { judgeLinesAgain } from './judge-lines.ts';
 import { summaryView } from './present.ts';
 import { putKit } from './put-kit.ts';
 import { putLine, readForPut } from './put-line.ts';
+import { settleHold } from './settle-hold.ts';
 import { showSlip } from './show-slip.ts';
 import { mustBeEndable, writeOn } from './slip-change.ts';
 import { listSlipRows } from './list-store.ts';
@@ -109,6 +110,7 @@ export function slipRoutes(app: Express, context: Context): void {
     if (dangling) return dangling;
     const changed = await writeOn({ trx, params, body, staff }, 'change', { set: columnsOf(body) });
     if (isTrouble(changed)) return changed;
+    if (body.engineId !== undefined) await settleHold(context, trx, changed);
     if (changesWhatIsAsked(body)) await judgeLinesAgain(context, trx, changed, staff, { cause: 'slip', store: 'all' });
     return showSlip(trx, params.slipId);
   });

@@ -15,6 +15,7 @@ export function lineStanding(line: LineRow): LineStanding {
     kind: line.kind,
     quantity: line.quantity,
     isSundry: line.part_kind === 'sundry',
+    heldByReading: line.held_by_reading,
     verdict: line.verdict,
     isReleased: line.released_by !== null,
     questions: blocking.map(({ told, missing }) => ({

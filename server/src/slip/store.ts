@@ -183,6 +183,15 @@ export const keptOf = (db: Database, slipId: string) =>
     .orderBy('kind')
     .orderBy('id', 'desc');
 
+/** Kinds of part that the old parts of a slip hold back, and why; none where nothing is. */
+export async function storeHold(
+  trx: Writing,
+  slipId: string,
+  hold: { readonly held_kinds: string[]; readonly held_says: string },
+): Promise<void> {
+  await trx.updateTable('slip').set(hold).where('id', '=', slipId).execute();
+}
+
 export async function addSlipRow(trx: Writing, slip: Insertable<SlipTable>): Promise<string> {
   const { id } = await trx.insertInto('slip').values(slip).returning('id').executeTakeFirstOrThrow();
   return id;

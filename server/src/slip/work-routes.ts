@@ -10,6 +10,7 @@ import { isTrouble, trouble } from '../http/trouble.ts';
 import { judgeLinesAgain } from './judge-lines.ts';
 import { showSlip } from './show-slip.ts';
 import { mustBeUnfinished, mustHold, writeOn } from './slip-change.ts';
+import { settleHold } from './settle-hold.ts';
 import { changeSlipRow, storeKept } from './store.ts';
 
 /** What is settled and found on one slip: rules chosen otherwise, a swap test, what is fitted. */
@@ -38,6 +39,7 @@ export function slipWorkRoutes(app: Express, context: Context): void {
     const slip = await writeOn({ trx, params: { slipId }, body, staff }, `keep ${body.kept.kind}`);
     if (isTrouble(slip)) return slip;
     await storeKept(trx, { slipId, kept: body.kept, staffId: staff.id });
+    await settleHold(context, trx, slip);
     return showSlip(trx, slipId);
   });
 }

@@ -6,6 +6,7 @@ import { slipSheet } from './slip-sheet.ts';
 /** What is done about each open matter, in a few words: what its button says. */
 export const MATTER_ACTS: Readonly<Record<OpenMatter['kind'], string>> = {
   'nothing-sold': 'To the parts',
+  'old-parts-first': 'To the old parts',
   'not-judged': 'Choose the engine',
   refused: 'Look at it in the tray',
   question: 'Answer it',
@@ -35,6 +36,9 @@ export function useOpenMatter(slip: Slip) {
     switch (kind) {
       case 'not-judged':
         go('/counter/engine');
+        break;
+      case 'old-parts-first':
+        go('/counter/old-parts', { desk: says.startsWith('Came back') ? 'comeback' : 'plugs' });
         break;
       case 'waits-for-supervisor':
         ask('release');

@@ -14,6 +14,7 @@ const PartsStage = room(async () => (await import('../tray/parts-stage.tsx')).Pa
 const PartPage = room(async () => (await import('../part/part-page.tsx')).PartPage);
 const SetUpStage = room(async () => (await import('../set-up/set-up-stage.tsx')).SetUpStage);
 const HandOverStage = room(async () => (await import('../hand-over/hand-over-stage.tsx')).HandOverStage);
+const OldPartsStage = room(async () => (await import('../old-parts/old-parts-stage.tsx')).OldPartsStage);
 const BeginInspection = room(async () => (await import('../authenticity/begin-inspection.tsx')).BeginInspection);
 const ProofStage = room(async () => (await import('../authenticity/proof-stage.tsx')).ProofStage);
 const BatchesPage = room(async () => (await import('../quarantine/batches-page.tsx')).BatchesPage);
@@ -70,6 +71,7 @@ export function App() {
                 <Route path="counter/proof/:inspectionId" element={<ProofStage />} />
                 <Route path="counter/set-up" element={<SetUpStage />} />
                 <Route path="counter/hand-over" element={<HandOverStage />} />
+                <Route path="counter/old-parts" element={<OldPartsStage />} />
                 <Route path="quarantine" element={<Navigate to="/quarantine/batches" replace />} />
                 <Route path="quarantine/batches" element={<BatchesPage />} />
                 <Route path="quarantine/batches/:batchId" element={<BatchesPage />} />

@@ -86,6 +86,7 @@ export function Frame({ me }: { me: Staff }) {
           { press: '3', does: 'Proof stage', run: () => go('/counter/proof') },
           { press: '4', does: 'Set-up stage', run: () => go('/counter/set-up') },
           { press: '5', does: 'Hand-over stage', run: () => go('/counter/hand-over') },
+          { press: '6', does: 'Old parts', run: () => go('/counter/old-parts') },
         ]),
     { press: ', c', printed: ', then c', does: 'Counter', run: () => void navigate(lastCounter()) },
     { press: ', k', printed: ', then k', does: 'Catalogue', run: () => go('/catalogue/engines') },

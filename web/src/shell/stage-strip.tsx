@@ -38,7 +38,7 @@ export function StageStrip() {
     { key: '3', name: 'Proof', need: proofNeed, to: '/counter/proof', mark: anySuspect ? 'refuse' : undefined },
     { key: '4', name: 'Set-up', need: setUpNeed, to: '/counter/set-up', mark: setUpMark },
     { key: '5', name: 'Hand-over', need: lines > 0 ? 'kit, work, card' : 'needs a slip', to: '/counter/hand-over' },
-    { key: '6', name: 'Old parts', need: 'not built yet' },
+    { key: '6', name: 'Old parts', need: oldNeed(slip.data), to: '/counter/old-parts' },
   ] as const;
   return (
     <nav className="strip" aria-label="Stages">
@@ -55,7 +55,7 @@ export function StageStrip() {
             </small>
           </>
         );
-        return 'to' in stage ? (
+        return (
           <button
             key={stage.key}
             type="button"
@@ -64,14 +64,18 @@ export function StageStrip() {
           >
             {inside}
           </button>
-        ) : (
-          <button key={stage.key} type="button" tabIndex={-1} aria-disabled="true" className="later">
-            {inside}
-          </button>
         );
       })}
     </nav>
   );
+}
+
+/** What was read of old parts on this slip. */
+function oldNeed(slip: Slip | undefined): string {
+  const kept = slip?.kept ?? [];
+  if (kept.some(({ kind }) => kind === 'comeback')) return 'comeback';
+  const plugs = kept.find((one) => one.kind === 'old-plugs');
+  return plugs ? `${plugs.cylinders.length} read` : 'nothing read';
 }
 
 /** What setting up still needs, over all lines of plugs. */

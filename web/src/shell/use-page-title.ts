@@ -7,6 +7,7 @@ const TITLES: readonly (readonly [start: string, title: string])[] = [
   ['/counter/proof', 'Proof'],
   ['/counter/set-up', 'Set-up'],
   ['/counter/hand-over', 'Hand-over'],
+  ['/counter/old-parts', 'Old parts'],
   ['/parts', 'Part'],
   ['/engines', 'Engine card'],
   ['/catalogue/audit', 'Audit'],

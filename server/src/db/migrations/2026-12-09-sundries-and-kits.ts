@@ -1,6 +1,6 @@
 import { sql, type Kysely } from 'kysely';
 
-/** Things of the shop that no engine asks for, and kits; what was seen of fragile parts is kept on the slip. */
+/** Things of the shop that no engine asks for, and kits; what was read of old parts is kept on the slip. */
 export async function up(db: Kysely<unknown>): Promise<void> {
   for (const statement of STATEMENTS) await sql.raw(statement).execute(db);
 }
@@ -18,7 +18,11 @@ const STATEMENTS = [
   `grant select on sundry, kit_part to brackenfell_app`,
   `alter table slip_kept drop constraint slip_kept_kind_check`,
   `alter table slip_kept add constraint slip_kept_kind_check
-     check (kind in ('swap-test', 'fitted-set', 'spark-evidence', 'fragile'))`,
+     check (kind in ('swap-test', 'fitted-set', 'spark-evidence', 'fragile', 'old-plugs', 'compression', 'comeback'))`,
+  // Kinds of part that a reading of old parts, or a comeback, holds back until it is told apart.
+  `alter table slip add column held_kinds text[] not null default '{}'`,
+  `alter table slip add column held_says text not null default ''`,
+  `grant update (held_kinds, held_says) on slip to brackenfell_app`,
   // A sundry is judged for no engine: nothing of it keeps a sale but its batch and the shelf.
   `create or replace function sale_of_held(slip bigint) returns text language plpgsql security definer
      set search_path = public, pg_temp as $$
@@ -28,6 +32,7 @@ const STATEMENTS = [
      kept bigint;
      here bigint;
      sold int := 0;
+     reading text;
    begin
      for line in select l.id, l.part_id, l.batch_id, l.quantity, n.printed, p.kind as part_kind, j.id as judgement_id,
                         j.verdict
@@ -55,6 +60,11 @@ const STATEMENTS = [
          return line.printed || ': what is here is kept for slips that are ready.';
        end if;
        if line.part_kind = 'sundry' then continue; end if;
+       -- What was split off waits for the reading of the slip it came from.
+       select s.held_says into reading from slip s
+        where (s.id = slip or s.id = (select own.split_from_id from slip own where own.id = slip))
+          and line.part_kind = any(s.held_kinds) limit 1;
+       if found then return line.printed || ': ' || reading; end if;
        if line.verdict is null then return line.printed || ': it was not judged.'; end if;
        if line.verdict = 'refuse' then return line.printed || ': it is refused.'; end if;
        if line.verdict = 'ask-first' then return line.printed || ': a question is open.'; end if;

@@ -64,6 +64,9 @@ export interface SlipTable {
   in_hand_part_id: string | null;
   /** Last day that a quote’s prices are held, or that what is ready is kept; a day as YYYY-MM-DD. */
   held_until: Generated<string | null>;
+  /** Kinds of part that a reading of old parts holds back, and why; settled with each that is kept. */
+  held_kinds: Generated<string[]>;
+  held_says: Generated<string>;
   /** The slip that this one was split from. */
   split_from_id: Generated<string | null>;
   /** Its vehicle in the garage book. */

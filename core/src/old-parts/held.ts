@@ -1,0 +1,40 @@
+import type { PartKind } from '../facts/part-kinds.ts';
+import type { ComebackAnswer } from './comeback.ts';
+import { comebackCheck } from './comeback-checks.ts';
+import type { PlugAnswer } from './read-plugs.ts';
+
+/** Parts that are not handed over while old parts or a comeback are not told apart, and why. */
+export interface Held {
+  readonly kinds: readonly PartKind[];
+  readonly says: string;
+}
+
+/** What the words of a cause stand for on a slip. */
+const KINDS_OF: Readonly<Record<string, readonly PartKind[]>> = {
+  plugs: ['plug'],
+  'coil or lead': ['coil', 'lead-set'],
+};
+const IGNITION: readonly PartKind[] = ['plug', 'coil', 'lead-set', 'cap', 'rotor'];
+
+/**
+ * What a reading of old plugs holds: where two causes stand near each other, what either would have sold or spoilt, until they
+ * are told apart; where something was struck, everything. Undefined where nothing is held. Old parts: What is sold.
+ */
+export function heldByReading({ separateFirst, stop, notYet, next }: PlugAnswer): Held | undefined {
+  if (stop)
+    return { kinds: IGNITION, says: 'Old plugs: struck. Reach and cylinder are looked at before anything is sold.' };
+  if (!separateFirst) return undefined;
+  const kinds = [...new Set(notYet.flatMap((word) => KINDS_OF[word] ?? []))];
+  const first = next ? `${next.says.charAt(0).toLowerCase()}${next.says.slice(1)}` : 'tell the causes apart';
+  return kinds.length === 0 ? undefined : { kinds, says: `Old plugs, two causes alike: ${first} first.` };
+}
+
+/** What a comeback holds: everything of the ignition, while a check of what was touched is open. Old parts: Comeback. */
+export function heldByComeback({ next, found }: ComebackAnswer, isClosed: boolean): Held | undefined {
+  return isClosed || found !== undefined || next === undefined
+    ? undefined
+    : {
+        kinds: IGNITION,
+        says: `Came back: what was touched is undone first. Next: ${comebackCheck(next.id).title.toLowerCase()}.`,
+      };
+}

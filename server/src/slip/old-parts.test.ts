@@ -1,0 +1,146 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { GarageVehicle } from '@brackenfell/contract/garage';
+import type { Slip, SlipKept } from '@brackenfell/contract/slip';
+import { openTestCounter, write, type Agent, type TestCounter } from '../testing/counter.ts';
+
+let counter: TestCounter;
+let wren: Agent;
+beforeAll(async () => {
+  counter = await openTestCounter();
+  wren = await counter.as('specialist');
+});
+afterAll(() => counter.close());
+
+const partId = async (printed: string): Promise<string> =>
+  (await counter.db.selectFrom('part_name').select('part_id').where('printed', '=', printed).executeTakeFirstOrThrow())
+    .part_id;
+const begin = async (details: object) => (await write(wren, 'post', '/api/slips', details).expect(201)).body as Slip;
+const seen = async ({ slipId }: Slip) => (await wren.get(`/api/slips/${slipId}`).expect(200)).body as Slip;
+const put = async (slip: Slip, printed: string) =>
+  (
+    await write(wren, 'post', `/api/slips/${slip.slipId}/lines`, {
+      partId: await partId(printed),
+      version: (await seen(slip)).version,
+    }).expect(201)
+  ).body as Slip;
+const keep = async (slip: Slip, kept: SlipKept) =>
+  (
+    await write(wren, 'post', `/api/slips/${slip.slipId}/kept`, {
+      version: (await seen(slip)).version,
+      kept,
+    }).expect(200)
+  ).body as Slip;
+const collect = async (slip: Slip) =>
+  write(wren, 'post', `/api/slips/${slip.slipId}/collect`, { version: (await seen(slip)).version });
+const collectAtDatabase = ({ slipId }: Slip) =>
+  counter.db.updateTable('slip').set({ state: 'collected' }).where('id', '=', slipId).execute();
+
+/** One tip wet with fuel: no spark and the injector stand near each other. */
+const WET: SlipKept = {
+  kind: 'old-plugs',
+  cylinders: [{ cylinder: 2, looked: ['wet'], signs: ['fuel'], gapMm: null }],
+  context: [],
+  results: {},
+};
+const heldOf = ({ open }: Slip) => open.filter(({ kind }) => kind === 'old-parts-first').map(({ says }) => says);
+
+describe('what old plugs say', () => {
+  test('holds the parts that either of two causes would sell, at the route and in the database, until they are told apart', async () => {
+    const slip = await put(await begin({ engineId: 'skerrow-sc20' }), 'KN 419G-63DR');
+    const held = await keep(slip, WET);
+    expect(heldOf(held)).toEqual([expect.stringMatching(/two causes alike: swap coil or lead/)]);
+    const refused = await collect(slip);
+    expect([refused.status, (refused.body as { code: string }).code]).toEqual([409, 'not-collected']);
+    await expect(collectAtDatabase(slip)).rejects.toMatchObject({ code: 'BF001' });
+    // A thing that no engine asks for is not held with them.
+    const sundry = await begin({ engineId: 'skerrow-sc20' });
+    await keep(await put(sundry, 'HARR 110'), WET);
+    await collect(sundry).then(({ status }) => expect(status).toBe(200));
+    // The swap told that it is not the spark: the injector is left, and the plugs are free.
+    const told = await keep(slip, { ...WET, results: { 'no-spark': 'not-found' } });
+    expect(heldOf(told)).toEqual([]);
+    await collect(slip).then(({ status }) => expect(status).toBe(200));
+  });
+
+  test('goes with the engine: another engine on the slip is read by its own plan', async () => {
+    const slip = await begin({ engineId: 'skerrow-sc20' });
+    await keep(slip, WET);
+    const held = async () =>
+      (await counter.db.selectFrom('slip').select('held_kinds').where('id', '=', slip.slipId).executeTakeFirstOrThrow())
+        .held_kinds;
+    expect(await held()).toEqual(expect.arrayContaining(['plug', 'coil']));
+    await write(wren, 'patch', `/api/slips/${slip.slipId}`, {
+      version: (await seen(slip)).version,
+      engineId: null,
+    }).expect(200);
+    expect(await held()).toEqual([]);
+  });
+
+  test('a peened tip holds everything of the ignition', async () => {
+    const slip = await put(await begin({ engineId: 'pellworth-pp20' }), 'HB/9/55.C1');
+    const struck: SlipKept = {
+      ...WET,
+      kind: 'old-plugs',
+      cylinders: [{ cylinder: 1, looked: ['tip'], signs: ['struck'], gapMm: null }],
+    };
+    expect(heldOf(await keep(slip, struck))).toEqual([expect.stringMatching(/struck/)]);
+  });
+});
+
+describe('work that came back', () => {
+  const BACK: SlipKept = {
+    kind: 'comeback',
+    howSoon: 'once',
+    misfire: 'one',
+    when: [],
+    lamp: 'steady',
+    untouched: [],
+    isToldDropped: false,
+    code: '',
+    isClosed: false,
+    results: {},
+  };
+  test('sells no coil before what was touched is undone, whoever sends it', async () => {
+    const slip = await put(await begin({ engineId: 'skerrow-sc20' }), 'KN 419G-63DR');
+    expect(heldOf(await keep(slip, BACK))).toEqual([expect.stringMatching(/undone first.*connector/)]);
+    await expect(collectAtDatabase(slip)).rejects.toMatchObject({ code: 'BF001' });
+    expect(heldOf(await keep(slip, { ...BACK, results: { connector: 'wrong' } }))).toEqual([]);
+    await collect(slip).then(({ status }) => expect(status).toBe(200));
+  });
+
+  test('is told in the vehicle’s history with what was found, as the old plugs and the compression are', async () => {
+    const { body } = await wren.get('/api/garage?q=CW-1908').expect(200);
+    const [{ vehicleId }] = (body as { vehicles: [{ vehicleId: string }] }).vehicles;
+    const slip = await begin({ garageVehicleId: vehicleId });
+    await keep(slip, { ...BACK, results: { connector: 'wrong' } });
+    await keep(slip, WET);
+    await keep(slip, {
+      kind: 'compression',
+      reads: [{ cylinder: 1, dryKpa: 1190, wetKpa: null }],
+      conditions: [],
+      specifiedKpa: null,
+      hasDecompressor: false,
+      state: 'warm',
+    });
+    const vehicle = (await wren.get(`/api/garage/vehicles/${vehicleId}`).expect(200)).body as GarageVehicle;
+    expect(vehicle.found.map(({ says }) => says)).toEqual(
+      expect.arrayContaining([
+        'Came back, one cylinder: connector shut and locked',
+        'Old plugs, 1 read: 2 with fuel',
+        'Compression, warm: 1 11.9 bar',
+      ]),
+    );
+  });
+});
+
+test('what is no sign, no cylinder or no pressure is refused at the edge', async () => {
+  const slip = await begin({ engineId: 'skerrow-sc20' });
+  for (const kept of [
+    { ...WET, cylinders: [{ cylinder: 0, looked: [], signs: [], gapMm: null }] },
+    { ...WET, cylinders: [{ cylinder: 1, looked: [], signs: ['rust'], gapMm: null }] },
+    { ...WET, cylinders: [{ cylinder: 1, looked: [], signs: [], gapMm: -1 }] },
+    { ...WET, results: { nobody: 'found' } },
+    { kind: 'compression', reads: [{ cylinder: 1, dryKpa: -5, wetKpa: null }] },
+  ])
+    await write(wren, 'post', `/api/slips/${slip.slipId}/kept`, { version: slip.version, kept }).expect(400);
+});

@@ -1,0 +1,17 @@
+import type { SlipKept } from '@brackenfell/contract/slip';
+import type { Intent } from '../wire/outbox.ts';
+
+type KeptOf<K extends SlipKept['kind']> = Extract<SlipKept, { readonly kind: K }>;
+
+/** The latest of a kind: what was kept here and is on its way stands over what the server knows. */
+export function lastKept<K extends SlipKept['kind']>(
+  kind: K,
+  stored: readonly SlipKept[],
+  unsent: readonly Pick<Intent, 'name' | 'request'>[],
+): KeptOf<K> | undefined {
+  const isOf = (one: SlipKept | undefined): one is KeptOf<K> => one?.kind === kind;
+  const onItsWay = unsent.flatMap(({ name, request }) =>
+    name === 'keepOnSlip' ? [request.body?.kept as SlipKept | undefined] : [],
+  );
+  return onItsWay.findLast(isOf) ?? stored.find(isOf);
+}

@@ -1,0 +1,254 @@
+import { Suspense, useState } from 'react';
+import { toast } from 'sonner';
+import type { GarageVehicle } from '@brackenfell/contract/garage';
+import { touchedBy, type Comeback, type ComebackResult } from '@brackenfell/core/old-parts/comeback';
+import {
+  comebackCheck,
+  MISFIRE_WORDS,
+  TOUCHED_GROUPS,
+  type ComebackCheckId,
+} from '@brackenfell/core/old-parts/comeback-checks';
+import { answerKeptComeback, hasHere } from '@brackenfell/core/old-parts/kept-answers';
+import { counted } from '@brackenfell/core/words/counted';
+import { printDate } from '@brackenfell/core/words/moments';
+import { Key } from '../controls/key.tsx';
+import { room } from '../controls/room.ts';
+import { Mark } from '../controls/mark.tsx';
+import { slipCall } from '../counter/slip-call.ts';
+import { useSlipWrite } from '../counter/slip-outbox.ts';
+import { useBeginSlip } from '../counter/use-begin-slip.ts';
+import { useCounter } from '../counter/use-counter.ts';
+import { useKept } from '../counter/use-keep.ts';
+import { useVehicle } from '../garage/use-garage.ts';
+import { useKeys } from '../keys/keys.ts';
+import { ComebackAsked } from './comeback-asked.tsx';
+import type { DeskProps } from './old-parts-stage.tsx';
+import { oldPartsEngine, type ComebackKept } from './use-old-parts.ts';
+
+const MisfireDialog = room(async () => (await import('../misfire/misfire-dialog.tsx')).MisfireDialog);
+
+const RESULTS: readonly (readonly [string, ComebackResult, string])[] = [
+  ['a', 'seen-right', 'Right, seen here'],
+  ['b', 'told-right', 'Right, as told'],
+  ['c', 'wrong', 'It was wrong'],
+];
+
+/** What was done last on the vehicle: the parts of its latest day, and how far it has run since. */
+function lastWork(vehicle: GarageVehicle | undefined) {
+  const days = vehicle?.fitted.flatMap(({ on }) => on ?? []) ?? [];
+  const on = days.sort().at(-1);
+  if (!vehicle || on === undefined) return undefined;
+  const parts = vehicle.fitted.filter((record) => record.on === on);
+  const served = parts.find((record) => record.served !== null)?.served ?? null;
+  const now = vehicle.servedNow?.served ?? null;
+  const sinceKm = vehicle.countsIn === 'distance' && served !== null && now !== null ? now - served : undefined;
+  return { on, parts, sinceKm };
+}
+
+const howSoonOf = (sinceKm: number | undefined): Comeback['howSoon'] =>
+  sinceKm === undefined || sinceKm <= 50 ? 'once' : sinceKm <= 1000 ? 'within' : 'later';
+
+/** Done, and now it misfires: checks by likelihood a minute, what was touched first, and nothing sold before that is undone. */
+export function ComebackDesk({ engine, plan, mine }: DeskProps) {
+  const { slip } = useCounter();
+  const { kept, keep } = useKept('comeback', engine.engineId);
+  const write = useSlipWrite();
+  const begin = useBeginSlip();
+  const vehicle = useVehicle(slip.data?.garage?.vehicleId);
+  const last = lastWork(vehicle.data);
+  const [showPoints, setShowPoints] = useState(false);
+  const touched = last && touchedBy(last.parts.map(({ partKind }) => partKind));
+  const now: ComebackKept = kept ?? {
+    kind: 'comeback',
+    howSoon: howSoonOf(last?.sinceKm),
+    misfire: 'one',
+    when: [],
+    lamp: 'off',
+    // Only what the book knows was not touched stands back; what nobody has said counts as touched.
+    untouched: touched ? TOUCHED_GROUPS.filter((group) => !touched.includes(group)) : [],
+    isToldDropped: false,
+    code: '',
+    isClosed: false,
+    results: {},
+  };
+  const of = oldPartsEngine(engine);
+  const has = hasHere(of);
+  const answer = answerKeptComeback(now, of, plan);
+  // What is told or looked at anew opens it again.
+  const change = (more: Partial<ComebackKept>, says: string) => keep({ ...now, isClosed: false, ...more }, says);
+  const result = (id: ComebackCheckId, value: ComebackResult) =>
+    change({ results: { ...now.results, [id]: value } }, comebackCheck(id).title);
+  const takeBack = (id: ComebackCheckId) => {
+    const { [id]: _, ...results } = now.results;
+    change({ results }, `${comebackCheck(id).title} taken back`);
+  };
+  const { next, found, likeliest } = answer;
+  const close = () => {
+    change({ isClosed: true }, 'the comeback is closed');
+    const slipId = begin(engine.engineId);
+    const text = found
+      ? `Came back, ${MISFIRE_WORDS[now.misfire]}: ${comebackCheck(found).title.toLowerCase()} was wrong. ${comebackCheck(found).mend}`
+      : `Came back, ${MISFIRE_WORDS[now.misfire]}: ${counted(Object.keys(now.results).length, 'check')} made, not found.`;
+    write.mutate(
+      slipCall('addNote', { params: { slipId }, body: { text: text.slice(0, 400) } }, 'the comeback'),
+      { onSuccess: () => toast('Written on the slip.') },
+      slipId,
+    );
+  };
+  useKeys(
+    'Comeback',
+    [
+      ...(next && !answer.stop
+        ? RESULTS.map(([press, value, does]) => ({ press, does, run: () => result(next.id, value) }))
+        : []),
+      { press: 'x', does: 'Swap test', run: () => setSwapping(true) },
+      { press: 's', does: 'Points behind the order', run: () => setShowPoints(!showPoints) },
+      { press: 'Control+Enter', printed: 'Ctrl Enter', does: 'Close it, on the slip', run: close },
+    ],
+    { active: mine },
+  );
+  const checkNow = next && comebackCheck(next.id);
+  const [isSwapping, setSwapping] = useState(false);
+  const most = Math.max(...answer.ranked.map(({ perMinute }) => perMinute), 1e-9);
+  return (
+    <>
+      <aside className="desk-card" aria-label="What is told of it">
+        <ComebackAsked now={now} mine={mine} lastSaid={last && sayLast(last)} onChange={change} />
+      </aside>
+      <main className="desk-main" aria-label="Old parts stage">
+        <header className="set-up-head flex-nowrap">
+          <Mark kind={answer.stop ? 'refuse' : found ? 'match' : 'unknown'} rem={1.25} />
+          <h1 className="min-w-0 text-head font-semibold" aria-live="polite">
+            {answer.stop
+              ? 'Lamp flashing: engine off, before any check'
+              : found
+                ? `Found: ${comebackCheck(found).title.toLowerCase()}`
+                : checkNow
+                  ? `Next: ${checkNow.title.charAt(0).toLowerCase()}${checkNow.title.slice(1)}`
+                  : 'Everything was right: nothing is left to check here'}
+          </h1>
+          <span className="min-w-0 flex-1 text-soft">
+            {answer.stop
+              ? 'Unburnt fuel overheats the catalyst: it is not driven.'
+              : found
+                ? comebackCheck(found).mend
+                : checkNow
+                  ? `${checkNow.does} ${checkNow.minutes} min.`
+                  : 'Read the plugs and log the compression.'}
+          </span>
+          <button type="button" className="button-act shrink-0" disabled={!mine} onClick={close}>
+            Close it on the slip <Key>Ctrl Enter</Key>
+          </button>
+        </header>
+        <div className="set-up-panels" tabIndex={0} role="region" aria-label="Checks, results and what not to sell">
+          <section aria-label="Checks, in order" className="set-up-panel">
+            <h2 className="text-lead font-semibold">Checks, in order</h2>
+            {mine && next && !answer.stop && (
+              <p className="flex flex-wrap gap-2">
+                {RESULTS.map(([press, value, says]) => (
+                  <button key={value} type="button" className="button-plain" onClick={() => result(next.id, value)}>
+                    {says} <Key>{press}</Key>
+                  </button>
+                ))}
+              </p>
+            )}
+            <ol>
+              {answer.ranked.map((ranked) => (
+                <li
+                  key={ranked.id}
+                  aria-current={ranked.id === next?.id ? 'step' : undefined}
+                  className={`border-t border-hair py-0.5 ${ranked.id === next?.id ? 'bg-bracken-wash' : ''}`}
+                >
+                  <span className="flex items-baseline gap-2">
+                    <span className={`flex-1 ${ranked.result === 'seen-right' ? 'line-through' : 'font-semibold'}`}>
+                      {comebackCheck(ranked.id).title}
+                      {ranked.id === likeliest?.id && ranked.id !== next?.id && (
+                        <span className="font-normal text-bracken"> likeliest</span>
+                      )}
+                    </span>
+                    {showPoints && (
+                      <span className="num text-soft">
+                        {ranked.weight.toFixed(1)} / {ranked.minutes} = {ranked.perMinute.toFixed(2)}
+                      </span>
+                    )}
+                    <span className="num text-soft">{ranked.minutes} min</span>
+                  </span>
+                  <span
+                    className="block h-1 bg-slate"
+                    style={{ width: `${(ranked.perMinute / most) * 100}%` }}
+                    aria-hidden="true"
+                  />
+                  {ranked.result && (
+                    <span className="flex items-baseline gap-2 text-xs text-soft">
+                      {RESULTS.find(([, value]) => value === ranked.result)![2]}
+                      {ranked.result === 'told-right' && ': told, so a tenth is left'}
+                      {mine && (
+                        <button
+                          type="button"
+                          className="button-quiet"
+                          aria-label={`Take back: ${comebackCheck(ranked.id).title}`}
+                          onClick={() => takeBack(ranked.id)}
+                        >
+                          take back
+                        </button>
+                      )}
+                    </span>
+                  )}
+                </li>
+              ))}
+            </ol>
+          </section>
+          <div className="grid content-start">
+            {found && answer.sell ? (
+              <section aria-label="May be sold" className="set-up-panel">
+                <h2 className="text-lead font-semibold">May be sold</h2>
+                <p>{answer.sell}, where the check showed that it is worn or broken.</p>
+              </section>
+            ) : (
+              <section aria-label="Not to be sold yet" className="set-up-panel bg-madder-wash">
+                <h2 className="text-lead font-semibold text-madder">
+                  {found ? 'Nothing to sell' : 'Not to be sold yet'}
+                </h2>
+                <p>
+                  {found
+                    ? 'It was only to be put right: no part, no charge.'
+                    : 'Coils, plugs, leads: what was touched is undone before anything is sold.'}
+                </p>
+              </section>
+            )}
+            {has.coils || has.leads ? (
+              <section aria-label="Swap test" className="set-up-panel">
+                <h2 className="text-lead font-semibold">Swap test</h2>
+                <p className="text-soft">Where a code names a cylinder: coil, plug or lead moved, in that order.</p>
+                <button type="button" className="button-plain" onClick={() => setSwapping(true)}>
+                  Swap test … <Key>x</Key>
+                </button>
+              </section>
+            ) : null}
+            <section aria-label="Take care" className="set-up-panel">
+              <h2 className="text-lead font-semibold">Take care</h2>
+              <ul className="list-disc pl-5">
+                <li>Engine off and cold before a boot is touched.</li>
+                <li>
+                  Never cranked with a coil off its plug; secondary voltage can kill, most of all with a pacemaker.
+                </li>
+                <li>A hard misfire is not driven: unburnt fuel overheats the catalyst.</li>
+                {engine.cautions.some((says) => /gas/i.test(says)) && <li>Gas: its licensed fitter only.</li>}
+              </ul>
+            </section>
+          </div>
+        </div>
+      </main>
+      {isSwapping && (
+        <Suspense fallback={null}>
+          <MisfireDialog engine={engine} onClose={() => setSwapping(false)} />
+        </Suspense>
+      )}
+    </>
+  );
+}
+
+const sayLast = ({ on, parts, sinceKm }: NonNullable<ReturnType<typeof lastWork>>): string =>
+  `${printDate(on)}: ${parts.map(({ quantity, printed }) => `${quantity} × ${printed}`).join(', ')}${
+    sinceKm === undefined ? '' : `; ${Math.max(0, Math.round(sinceKm))} km since`
+  }.`;

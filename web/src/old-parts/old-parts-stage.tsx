@@ -1,0 +1,91 @@
+import { useSearchParams } from 'react-router';
+import type { EngineCard } from '@brackenfell/contract/engine';
+import { mayWrite } from '@brackenfell/core/slip/who-may';
+import { Key } from '../controls/key.tsx';
+import { useCounter } from '../counter/use-counter.ts';
+import { useEngine } from '../engine/use-engine.ts';
+import { useKeys } from '../keys/keys.ts';
+import { useSession } from '../session/use-session.ts';
+import { ComebackDesk } from './comeback-desk.tsx';
+import { CompressionDesk } from './compression-desk.tsx';
+import { PlugsDesk } from './plugs-desk.tsx';
+import { RefitDesk } from './refit-desk.tsx';
+
+const DESKS = [
+  { id: 'plugs', says: 'Plugs as read' },
+  { id: 'compression', says: 'Compression' },
+  { id: 'comeback', says: 'Comeback' },
+  { id: 'refit', says: 'Refit, coils, leads' },
+] as const;
+type DeskId = (typeof DESKS)[number]['id'];
+
+export interface DeskProps {
+  readonly engine: EngineCard;
+  /** Left out while its cylinders are not known. */
+  readonly plan: NonNullable<EngineCard['plan']>;
+  /** The slip is in this person's hands, or none is begun yet. */
+  readonly mine: boolean;
+}
+
+/** What came out of the engine, and what came back after work: what it says, and what not to sell yet. */
+export function OldPartsStage() {
+  const { engineId, slip, go } = useCounter();
+  const { data: engine, error } = useEngine(engineId);
+  const { data: me } = useSession();
+  const [search, setSearch] = useSearchParams();
+  const desk = DESKS.find(({ id }) => id === search.get('desk'))?.id ?? 'plugs';
+  const show = (id: DeskId) =>
+    setSearch(
+      (before) => {
+        before.set('desk', id);
+        return before;
+      },
+      { replace: true },
+    );
+  const next = DESKS[(DESKS.findIndex(({ id }) => id === desk) + 1) % DESKS.length]!;
+  useKeys('Old parts', [{ press: 'y', does: `The next desk: ${next.says}`, run: () => show(next.id) }]);
+  const mine = slip.data === undefined || (me ? mayWrite(slip.data, me) : false);
+  if (!engine?.plan)
+    return (
+      <main className="desk-main col-span-2" aria-label="Old parts stage">
+        <div className="max-w-2xl p-6">
+          <h1 className="pb-2 text-head font-semibold">Old parts</h1>
+          <p className="pb-3 text-soft" role={error ? 'alert' : undefined}>
+            {error?.message ??
+              (!engineId
+                ? 'Reading old parts needs the engine: how its cylinders stand decides what a sign means.'
+                : engine
+                  ? 'How this engine’s cylinders stand and fire is not known here: look it up before its plugs are read.'
+                  : 'Fetching the engine …')}
+          </p>
+          {!engineId && (
+            <button type="button" className="button-act" onClick={() => go('/counter/engine')}>
+              Choose the engine <Key>1</Key>
+            </button>
+          )}
+        </div>
+      </main>
+    );
+  const props: DeskProps = { engine, plan: engine.plan, mine };
+  return (
+    <div className="old-parts" key={slip.data?.slipId ?? 'none'}>
+      <nav className="old-parts-desks" aria-label="Desks of old parts">
+        {DESKS.map(({ id, says }) => (
+          <button
+            key={id}
+            type="button"
+            className="button-quiet"
+            aria-current={id === desk ? 'page' : undefined}
+            onClick={() => show(id)}
+          >
+            {says} {id === next.id && <Key>y</Key>}
+          </button>
+        ))}
+      </nav>
+      {desk === 'plugs' && <PlugsDesk {...props} />}
+      {desk === 'compression' && <CompressionDesk {...props} />}
+      {desk === 'comeback' && <ComebackDesk {...props} />}
+      {desk === 'refit' && <RefitDesk />}
+    </div>
+  );
+}

@@ -1,0 +1,303 @@
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { sayIn } from '@brackenfell/core/fitment/say';
+import type { CauseId } from '@brackenfell/core/old-parts/causes';
+import { answerKeptPlugs } from '@brackenfell/core/old-parts/kept-answers';
+import type { CheckResult } from '@brackenfell/core/old-parts/read-plugs';
+import {
+  CONTEXT_IDS,
+  CONTEXTS,
+  SIGN_LINE_WORDS,
+  SIGN_LINES,
+  type ContextId,
+  type SignId,
+} from '@brackenfell/core/old-parts/signs';
+import { Key } from '../controls/key.tsx';
+import { Mark } from '../controls/mark.tsx';
+import { slipCall } from '../counter/slip-call.ts';
+import { useSlipWrite } from '../counter/slip-outbox.ts';
+import { useBeginSlip } from '../counter/use-begin-slip.ts';
+import { useKept } from '../counter/use-keep.ts';
+import { useKeys } from '../keys/keys.ts';
+import { TypedGap } from '../set-up/typed-gap.tsx';
+import { useSettings } from '../settings/settings.ts';
+import { CausesPanel, RESULT_KEYS } from './causes-panel.tsx';
+import { EngineAsRead } from './engine-as-read.tsx';
+import { LastRead } from './last-read.tsx';
+import type { DeskProps } from './old-parts-stage.tsx';
+import { allNormal, answered, isRead, notLooked, optionsOf, unread, type PlugRead } from './sign-letters.ts';
+import { NO_PLUGS, oldPartsEngine } from './use-old-parts.ts';
+
+const LETTERS = [...'abcdefgh'];
+
+/** What is in the engine's own data is not asked as context. */
+const ASKED_CONTEXT = CONTEXT_IDS.filter((id) => id !== 'carburettor' && id !== 'charge-cooler');
+
+/** Plugs read cylinder by cylinder: signs by letter, the gap as found; causes rank as they are read. */
+export function PlugsDesk({ engine, plan, mine }: DeskProps) {
+  const { kept, keep } = useKept('old-plugs', engine.engineId);
+  const { kept: log } = useKept('compression', engine.engineId);
+  const write = useSlipWrite();
+  const begin = useBeginSlip();
+  const say = sayIn(useSettings().units);
+  const now = kept ?? NO_PLUGS;
+  const cylinders = plan.banks.flatMap((bank) => bank.cylinders).sort((a, b) => a - b);
+  const [picked, pick] = useState(cylinders[0]!);
+  const [lineAt, setLineAt] = useState(0);
+  const [typing, setTyping] = useState(false);
+  const [showPoints, setShowPoints] = useState(false);
+  const line = SIGN_LINES[lineAt]!;
+  const readOf = (cylinder: number): PlugRead =>
+    now.cylinders.find((one) => one.cylinder === cylinder) ?? unread(cylinder);
+  const read = readOf(picked);
+  const answer = answerKeptPlugs(now, log, oldPartsEngine(engine), plan);
+  const [first] = answer.ranked.filter(({ cause }) => cause !== 'healthy');
+  const store = (next: PlugRead) => {
+    const others = now.cylinders.filter(({ cylinder }) => cylinder !== next.cylinder);
+    const all = [...others, ...(isRead(next) ? [next] : [])].sort((a, b) => a.cylinder - b.cylinder);
+    keep(
+      {
+        ...now,
+        cylinders: all.map((one) => ({ ...one, looked: [...one.looked], signs: [...one.signs] })),
+      },
+      `plug ${next.cylinder} read`,
+    );
+  };
+  const goTo = (cylinder: number | undefined) => {
+    if (cylinder === undefined) return;
+    pick(cylinder);
+    setLineAt(0);
+  };
+  const step = (by: number) => goTo(cylinders[cylinders.indexOf(picked) + by]);
+  const nextLine = () => setLineAt((at) => Math.min(SIGN_LINES.length - 1, at + 1));
+  const choose = (sign: SignId | undefined) => {
+    store(answered(read, line, sign));
+    nextLine();
+  };
+  const before = cylinders[cylinders.indexOf(picked) - 1];
+  const likeBefore = () => {
+    if (before === undefined) return;
+    const { looked, signs } = readOf(before);
+    store({ ...read, looked, signs });
+    step(1);
+  };
+  const options = optionsOf(line);
+  const toggleContext = (id: ContextId) =>
+    keep(
+      {
+        ...now,
+        context: now.context.includes(id) ? now.context.filter((one) => one !== id) : [...now.context, id],
+      },
+      CONTEXTS[id].title,
+    );
+  const result = (cause: CauseId, value: CheckResult) =>
+    keep({ ...now, results: { ...now.results, [cause]: value } }, 'a check of the old plugs');
+  const lastChecked = Object.keys(now.results).at(-1) as CauseId | undefined;
+  const takeBack = () => {
+    if (lastChecked === undefined) return;
+    const { [lastChecked]: _, ...results } = now.results;
+    keep({ ...now, results }, 'a check taken back');
+  };
+  const writeDown = () => {
+    const slipId = begin(engine.engineId);
+    const text = [
+      `Old plugs: ${answer.says}`,
+      answer.next ? `Next: ${answer.next.says}.` : '',
+      answer.notYet.length > 0 ? `Not to be sold yet: ${answer.notYet.join(', ')}.` : '',
+    ]
+      .filter(Boolean)
+      .join(' ');
+    write.mutate(
+      slipCall('addNote', { params: { slipId }, body: { text: text.slice(0, 400) } }, 'what the plugs say'),
+      { onSuccess: () => toast('Written on the slip.') },
+      slipId,
+    );
+  };
+  useKeys(
+    'Plugs as read',
+    [
+      ...LETTERS.flatMap((letter) => {
+        const option = options.find((one) => one.letter === letter);
+        return option ? [{ press: letter, does: option.says, run: () => choose(option.sign) }] : [];
+      }),
+      {
+        press: 'n',
+        does: 'Not looked at',
+        run: () => {
+          if (read.looked.includes(line)) store(notLooked(read, line));
+          nextLine();
+        },
+      },
+      { press: 'j', does: 'Next line', run: nextLine },
+      { press: 'k', does: 'Line before', run: () => setLineAt((at) => Math.max(0, at - 1)) },
+      { press: 'ArrowDown', printed: '↓', does: 'Next line', run: nextLine },
+      { press: 'ArrowUp', printed: '↑', does: 'Line before', run: () => setLineAt((at) => Math.max(0, at - 1)) },
+      { press: 'ArrowRight', printed: '→', does: 'Next cylinder', run: () => step(1) },
+      { press: 'ArrowLeft', printed: '←', does: 'Cylinder before', run: () => step(-1) },
+      { press: 'Enter', does: 'This one is read: next cylinder', run: () => step(1) },
+      {
+        press: 't',
+        does: 'All as it should be: next cylinder',
+        run: () => {
+          store(allNormal(read));
+          step(1);
+        },
+      },
+      { press: 'w', does: 'Like the cylinder before: next cylinder', run: likeBefore },
+      { press: 'm', does: 'Gap as found', run: () => setTyping(true) },
+      { press: 's', does: 'Points behind the ranks', run: () => setShowPoints(!showPoints) },
+      ...(answer.next
+        ? RESULT_KEYS.map(([press, value, does]) => ({ press, does, run: () => result(answer.next!.of, value) }))
+        : []),
+      { press: 'Control+Enter', printed: 'Ctrl Enter', does: 'Write it on the slip', run: writeDown },
+    ],
+    { active: mine },
+  );
+  const readCount = now.cylinders.length;
+  return (
+    <>
+      <aside className="desk-card" aria-label={`Cylinder ${picked}`}>
+        <div className="grid content-start gap-1 p-3" tabIndex={0} role="group" aria-label="Signs of this plug">
+          <h1 className="text-verdict font-semibold">Cylinder {picked}</h1>
+          <p className="text-soft">
+            <Key>t</Key> all normal, <Key>w</Key> like the one before, <Key>Enter</Key> next
+          </p>
+          {SIGN_LINES.map((one, i) => (
+            <div
+              key={one}
+              role="group"
+              aria-label={SIGN_LINE_WORDS[one]}
+              aria-current={i === lineAt ? 'true' : undefined}
+              className={`border-t border-hair py-1 ${i === lineAt ? 'bg-bracken-wash' : ''}`}
+            >
+              <span className="flex items-center justify-between text-xs text-slate">
+                {SIGN_LINE_WORDS[one]}
+                {!read.looked.includes(one) && <Mark kind="unknown" rem={0.75} label="Not looked at" />}
+              </span>
+              <span className="flex flex-wrap gap-x-1">
+                {optionsOf(one).map(({ letter, sign, says }) => {
+                  const isOn =
+                    sign === undefined
+                      ? read.looked.includes(one) && !optionsOf(one).some((o) => o.sign && read.signs.includes(o.sign))
+                      : read.signs.includes(sign);
+                  return (
+                    <button
+                      key={says}
+                      type="button"
+                      disabled={!mine}
+                      aria-pressed={isOn}
+                      className={`sign-option ${isOn ? 'sign-on' : ''}`}
+                      onClick={() => {
+                        setLineAt(i);
+                        store(answered(read, one, sign));
+                      }}
+                    >
+                      {i === lineAt && <Key>{letter}</Key>} {says}
+                    </button>
+                  );
+                })}
+              </span>
+            </div>
+          ))}
+          <div className="border-t border-hair pt-1">
+            <span className="flex items-baseline justify-between">
+              <span className="text-slate">Gap found</span>
+              <span className="num">{read.gapMm === null ? '–' : say.quantity('gap', read.gapMm)}</span>
+            </span>
+            {typing ? (
+              <TypedGap
+                key={picked}
+                draft={`old gap ${picked}`}
+                of={`cylinder ${picked}`}
+                onNote={(gapMm) => {
+                  store({ ...read, gapMm });
+                  setTyping(false);
+                }}
+                onClose={() => setTyping(false)}
+              />
+            ) : (
+              mine && (
+                <button type="button" className="button-plain" onClick={() => setTyping(true)}>
+                  Type it <Key>m</Key>
+                </button>
+              )
+            )}
+          </div>
+        </div>
+      </aside>
+      <main className="desk-main" aria-label="Old parts stage">
+        <header className="set-up-head flex-nowrap">
+          <Mark kind={answer.stop ? 'refuse' : first ? 'caution' : readCount > 0 ? 'match' : 'unknown'} rem={1.25} />
+          <h1 className="min-w-0 text-head font-semibold" aria-live="polite">
+            {answer.says}
+          </h1>
+          <span className="flex-1 whitespace-nowrap text-soft">
+            {readCount} of {cylinders.length} read
+          </span>
+          <button type="button" className="button-act shrink-0" disabled={!mine || readCount === 0} onClick={writeDown}>
+            Write it on the slip <Key>Ctrl Enter</Key>
+          </button>
+        </header>
+        <div className="set-up-panels" tabIndex={0} role="region" aria-label="Plugs as read, causes, checks">
+          <div className="grid content-start">
+            <EngineAsRead
+              plan={plan}
+              reads={now.cylinders}
+              picked={picked}
+              told={first?.cylinders ?? []}
+              onPick={(cylinder) => goTo(cylinder)}
+            />
+            <section aria-label="What is known" className="set-up-panel">
+              <h2 className="text-lead font-semibold">What is known of it</h2>
+              <p className="text-soft">
+                It counts only where a sign speaks.
+                {engine.hasCarburettor && ' It has a carburettor.'}
+                {engine.hasChargeCooler && ' Its charge cooler is water-cooled.'}
+              </p>
+              <p className="flex flex-wrap gap-1">
+                {ASKED_CONTEXT.map((id) => (
+                  <button
+                    key={id}
+                    type="button"
+                    disabled={!mine}
+                    aria-pressed={now.context.includes(id)}
+                    className={`sign-option border border-line ${now.context.includes(id) ? 'sign-on' : ''}`}
+                    onClick={() => toggleContext(id)}
+                  >
+                    {CONTEXTS[id].title}
+                  </button>
+                ))}
+              </p>
+            </section>
+            <LastRead about="Old plugs" />
+          </div>
+          <div className="grid content-start">
+            <CausesPanel answer={answer} showPoints={showPoints} onResult={mine ? result : undefined} />
+            <p className="flex flex-wrap gap-x-3 px-3 py-1">
+              <button
+                type="button"
+                className="button-quiet"
+                aria-pressed={showPoints}
+                onClick={() => setShowPoints(!showPoints)}
+              >
+                points <Key>s</Key>
+              </button>
+              {mine && lastChecked !== undefined && (
+                <button type="button" className="button-quiet" onClick={takeBack}>
+                  take the last check back
+                </button>
+              )}
+            </p>
+            <section aria-label="Take care" className="set-up-panel">
+              <h2 className="text-lead font-semibold">Take care</h2>
+              <p>
+                Cold before anything is opened: a hot cooling system scalds. With fluid in a cylinder: all plugs out,
+                ignition and fuel disabled, turned over before it is started.
+              </p>
+            </section>
+          </div>
+        </div>
+      </main>
+    </>
+  );
+}
