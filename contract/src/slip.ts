@@ -135,6 +135,8 @@ const cylinder = z.number().int().min(1).max(24);
 /** What the old plugs looked like, cylinder by cylinder; a line that was not looked at is in no list. */
 const KeptOldPlugs = z.object({
   kind: z.literal('old-plugs'),
+  /** Read of this engine; another on the slip has other cylinders. */
+  engineId: EngineKey,
   cylinders: z
     .array(
       z.object({
@@ -151,6 +153,7 @@ const KeptOldPlugs = z.object({
 const kpa = z.number().min(0).max(10_000);
 const KeptCompression = z.object({
   kind: z.literal('compression'),
+  engineId: EngineKey,
   reads: z.array(z.object({ cylinder, dryKpa: kpa, wetKpa: kpa.nullable() })).max(24),
   conditions: z.array(z.enum(LOG_CONDITIONS)).max(LOG_CONDITIONS.length),
   specifiedKpa: kpa.nullable(),
@@ -161,6 +164,7 @@ const KeptCompression = z.object({
 /** Work that came back: what is told of it, and what the checks came to. */
 const KeptComeback = z.object({
   kind: z.literal('comeback'),
+  engineId: EngineKey,
   howSoon: z.enum(HOW_SOON),
   misfire: z.enum(MISFIRES),
   when: z.array(z.enum(WHENS)).max(WHENS.length),

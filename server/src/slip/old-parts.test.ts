@@ -38,6 +38,7 @@ const collectAtDatabase = ({ slipId }: Slip) =>
 /** One tip wet with fuel: no spark and the injector stand near each other. */
 const WET: SlipKept = {
   kind: 'old-plugs',
+  engineId: 'skerrow-sc20',
   cylinders: [{ cylinder: 2, looked: ['wet'], signs: ['fuel'], gapMm: null }],
   context: [],
   results: {},
@@ -81,6 +82,7 @@ describe('what old plugs say', () => {
     const struck: SlipKept = {
       ...WET,
       kind: 'old-plugs',
+      engineId: 'pellworth-pp20',
       cylinders: [{ cylinder: 1, looked: ['tip'], signs: ['struck'], gapMm: null }],
     };
     expect(heldOf(await keep(slip, struck))).toEqual([expect.stringMatching(/struck/)]);
@@ -90,6 +92,7 @@ describe('what old plugs say', () => {
 describe('work that came back', () => {
   const BACK: SlipKept = {
     kind: 'comeback',
+    engineId: 'skerrow-sc20',
     howSoon: 'once',
     misfire: 'one',
     when: [],
@@ -116,6 +119,7 @@ describe('work that came back', () => {
     await keep(slip, WET);
     await keep(slip, {
       kind: 'compression',
+      engineId: 'skerrow-sc20g',
       reads: [{ cylinder: 1, dryKpa: 1190, wetKpa: null }],
       conditions: [],
       specifiedKpa: null,

@@ -16,7 +16,8 @@ export async function settleHold(
   slip: { readonly id: string; readonly engine_id: string | null },
 ): Promise<void> {
   const kept = (await keptOf(trx, slip.id).execute()).map((row) => row.kept);
-  const latest = <K extends SlipKept['kind']>(kind: K) => kept.find((one): one is KeptOf<K> => one.kind === kind);
+  const latest = <K extends SlipKept['kind']>(kind: K) =>
+    kept.find((one): one is KeptOf<K> => one.kind === kind && 'engineId' in one && one.engineId === slip.engine_id);
   const [plugs, comeback] = [latest('old-plugs'), latest('comeback')];
   const engine =
     (plugs || comeback) && slip.engine_id !== null ? await readOldPartsEngine(context, trx, slip.engine_id) : undefined;

@@ -6,10 +6,13 @@ type KeptOf<K extends SlipKept['kind']> = Extract<SlipKept, { readonly kind: K }
 /** The latest of a kind: what was kept here and is on its way stands over what the server knows. */
 export function lastKept<K extends SlipKept['kind']>(
   kind: K,
+  engineId: string,
   stored: readonly SlipKept[],
   unsent: readonly Pick<Intent, 'name' | 'request'>[],
 ): KeptOf<K> | undefined {
-  const isOf = (one: SlipKept | undefined): one is KeptOf<K> => one?.kind === kind;
+  // What was read of another engine is none of this one's.
+  const isOf = (one: SlipKept | undefined): one is KeptOf<K> =>
+    one?.kind === kind && (!('engineId' in one) || one.engineId === engineId);
   const onItsWay = unsent.flatMap(({ name, request }) =>
     name === 'keepOnSlip' ? [request.body?.kept as SlipKept | undefined] : [],
   );

@@ -101,17 +101,17 @@ function useWaiting(): readonly Intent[] {
   return useSyncExternalStore(outbox.subscribe, () => outbox.waiting);
 }
 
+/** A slip by the number the server gave it, where it was begun here and has one. */
+const asBegun = (slipId: string | null): string | null =>
+  slipId?.startsWith(NEW_SLIP) ? (outbox.begunAs(slipId) ?? slipId) : slipId;
+
 /** Writes of a slip that are not known to be stored. */
 export function useUnsent(slipId: string | undefined): readonly Intent[] {
   const waiting = useWaiting();
   return useMemo(
     () =>
-      waiting.filter((intent) => {
-        const real = intent.slipId?.startsWith(NEW_SLIP)
-          ? (outbox.begunAs(intent.slipId) ?? intent.slipId)
-          : intent.slipId;
-        return real === (slipId ?? null) || intent.slipId === slipId;
-      }),
+      // A write that is addressed has the slip's number while the page may still call it by our own name, and the other way round.
+      waiting.filter((intent) => asBegun(intent.slipId) === asBegun(slipId ?? null)),
     [waiting, slipId],
   );
 }

@@ -18,7 +18,7 @@ export function useKept<K extends Kind>(kind: K, engineId: string) {
   const write = useSlipWrite();
   const begin = useBeginSlip();
   return {
-    kept: lastKept(kind, slip.data?.kept ?? [], slipId === undefined ? [] : unsent),
+    kept: lastKept(kind, engineId, slip.data?.kept ?? [], slipId === undefined ? [] : unsent),
     keep: (kept: KeptOf<K>, says: string) => {
       const own = begin(engineId);
       write.mutate(slipCall('keepOnSlip', { params: { slipId: own }, body: { kept } }, says), {}, own);

@@ -60,6 +60,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
   const touched = last && touchedBy(last.parts.map(({ partKind }) => partKind));
   const now: ComebackKept = kept ?? {
     kind: 'comeback',
+    engineId: engine.engineId,
     howSoon: howSoonOf(last?.sinceKm),
     misfire: 'one',
     when: [],

@@ -3,12 +3,13 @@ import { answerKeptLog } from '@brackenfell/core/old-parts/kept-answers';
 import { oneOf, readPlain } from '@brackenfell/core/quantities/plain-figure';
 import { useDraftOf } from '../controls/draft.ts';
 import { Mark } from '../controls/mark.tsx';
+import { useCounter } from '../counter/use-counter.ts';
 import { useKept } from '../counter/use-keep.ts';
 import { AskedBack } from '../measuring/asked-back.tsx';
 import { CompressionBars } from './compression-bars.tsx';
 import { LastRead } from './last-read.tsx';
 import type { DeskProps } from './old-parts-stage.tsx';
-import { NO_LOG, type CompressionLog } from './use-old-parts.ts';
+import { noLog, type CompressionLog } from './use-old-parts.ts';
 
 const KPA_PER_BAR = 100;
 const WHY = 'A pressure in bar, such as 11.9.';
@@ -22,11 +23,12 @@ const asBar = (kpa: number | null | undefined): string =>
 
 /** Compression cylinder by cylinder, dry and wet, in bar; judged as it is typed and kept as it stands. */
 export function CompressionDesk({ engine, plan, mine }: DeskProps) {
+  const { slipId } = useCounter();
   const { kept, keep } = useKept('compression', engine.engineId);
-  const now = kept ?? NO_LOG;
+  const now = kept ?? noLog(engine.engineId);
   const cylinders = plan.banks.flatMap((bank) => bank.cylinders).sort((a, b) => a - b);
   // What is half typed, or cannot be read, is no reading: it stays in its field.
-  const typed = useDraftOf<Readonly<Record<string, string>>>(`compression ${engine.engineId}`, {});
+  const typed = useDraftOf<Readonly<Record<string, string>>>(`compression ${slipId ?? 'none'} ${engine.engineId}`, {});
   const answer = answerKeptLog(now, plan);
   const isTaken = LOG_CONDITIONS.every((one) => now.conditions.includes(one));
   const change = (more: Partial<CompressionLog>, says: string) => keep({ ...now, ...more }, says);

@@ -68,7 +68,7 @@ export function OldPartsStage() {
     );
   const props: DeskProps = { engine, plan: engine.plan, mine };
   return (
-    <div className="old-parts" key={slip.data?.slipId ?? 'none'}>
+    <div className="old-parts" key={engine.engineId}>
       <nav className="old-parts-desks" aria-label="Desks of old parts">
         {DESKS.map(({ id, says }) => (
           <button

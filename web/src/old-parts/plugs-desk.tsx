@@ -16,6 +16,7 @@ import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { slipCall } from '../counter/slip-call.ts';
 import { useSlipWrite } from '../counter/slip-outbox.ts';
+import { useCounter } from '../counter/use-counter.ts';
 import { useBeginSlip } from '../counter/use-begin-slip.ts';
 import { useKept } from '../counter/use-keep.ts';
 import { useKeys } from '../keys/keys.ts';
@@ -26,7 +27,7 @@ import { EngineAsRead } from './engine-as-read.tsx';
 import { LastRead } from './last-read.tsx';
 import type { DeskProps } from './old-parts-stage.tsx';
 import { allNormal, answered, isRead, notLooked, optionsOf, unread, type PlugRead } from './sign-letters.ts';
-import { NO_PLUGS, oldPartsEngine } from './use-old-parts.ts';
+import { noPlugs, oldPartsEngine } from './use-old-parts.ts';
 
 const LETTERS = [...'abcdefgh'];
 
@@ -37,10 +38,11 @@ const ASKED_CONTEXT = CONTEXT_IDS.filter((id) => id !== 'carburettor' && id !== 
 export function PlugsDesk({ engine, plan, mine }: DeskProps) {
   const { kept, keep } = useKept('old-plugs', engine.engineId);
   const { kept: log } = useKept('compression', engine.engineId);
+  const { slipId } = useCounter();
   const write = useSlipWrite();
   const begin = useBeginSlip();
   const say = sayIn(useSettings().units);
-  const now = kept ?? NO_PLUGS;
+  const now = kept ?? noPlugs(engine.engineId);
   const cylinders = plan.banks.flatMap((bank) => bank.cylinders).sort((a, b) => a - b);
   const [picked, pick] = useState(cylinders[0]!);
   const [lineAt, setLineAt] = useState(0);
@@ -207,7 +209,7 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
             {typing ? (
               <TypedGap
                 key={picked}
-                draft={`old gap ${picked}`}
+                draft={`old gap ${slipId ?? 'none'} ${picked}`}
                 of={`cylinder ${picked}`}
                 onNote={(gapMm) => {
                   store({ ...read, gapMm });

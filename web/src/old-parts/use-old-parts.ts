@@ -6,15 +6,22 @@ export type OldPlugs = Extract<SlipKept, { kind: 'old-plugs' }>;
 export type CompressionLog = Extract<SlipKept, { kind: 'compression' }>;
 export type ComebackKept = Extract<SlipKept, { kind: 'comeback' }>;
 
-export const NO_PLUGS: OldPlugs = { kind: 'old-plugs', cylinders: [], context: [], results: {} };
-export const NO_LOG: CompressionLog = {
+export const noPlugs = (engineId: string): OldPlugs => ({
+  kind: 'old-plugs',
+  engineId,
+  cylinders: [],
+  context: [],
+  results: {},
+});
+export const noLog = (engineId: string): CompressionLog => ({
   kind: 'compression',
+  engineId,
   reads: [],
   conditions: [],
   specifiedKpa: null,
   hasDecompressor: false,
   state: '',
-};
+});
 
 /** The engine as reading its old parts goes by it. */
 export const oldPartsEngine = (engine: EngineCard): OldPartsEngine => ({
