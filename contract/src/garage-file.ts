@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SlipKept } from './slip.ts';
 import { END_REASONS, SLIP_STATES } from '@brackenfell/core/slip/slip-states';
 
 const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/);
@@ -51,8 +52,10 @@ export const DayFile = z.array(
     /** What its vehicle is called in the garage book. */
     vehicle: z.string(),
     cameFor: z.string().default(''),
-    number: z.string(),
-    quantity: z.number().int().positive(),
+    /** What is put on it; nothing on a slip that only holds what was read. */
+    put: z.object({ number: z.string(), quantity: z.number().int().positive() }).optional(),
+    /** What was read of old parts and is kept on it. */
+    kept: z.array(SlipKept).default([]),
     state: z.enum(SLIP_STATES).exclude(['open', 'collected']),
     endReason: z.enum(END_REASONS).optional(),
     lent: z.object({ tool: z.string().min(1), depositMinor: z.number().int(), inDays: z.number().int() }).optional(),

@@ -1,12 +1,15 @@
 import { DayFile } from '@brackenfell/contract/garage-file';
 import { heldUntil } from '@brackenfell/core/slip/slip-states';
 import { dayAfter } from '@brackenfell/core/words/calendar';
+import type { Staff } from '@brackenfell/contract/session';
 import type { Context } from '../context/context.ts';
+import type { Writing } from '../db/database.ts';
 import { today } from '../context/today.ts';
 import { readVehicle, remembered } from '../garage-book/store.ts';
 import { addLoan } from '../loan/store.ts';
 import { putLine, readForPut } from '../slip/put-line.ts';
-import { addSlipRow, readSlip } from '../slip/store.ts';
+import { settleHold } from '../slip/settle-hold.ts';
+import { addSlipRow, readSlip, storeKept, type SlipRow } from '../slip/store.ts';
 
 /** Lays slips of the day down, as the owner: each line judged and told by the rules, each state one it may have. */
 export async function loadDay(context: Context, raw: unknown): Promise<number> {
@@ -19,18 +22,12 @@ export async function loadDay(context: Context, raw: unknown): Promise<number> {
       initials,
     } = await trx.selectFrom('staff').selectAll().orderBy('id').executeTakeFirstOrThrow();
     const staff = { id: staffId, name, role, initials };
-    for (const { docket, vehicle, cameFor, number, quantity, state, endReason, lent } of slips) {
+    for (const { docket, vehicle, cameFor, put, kept, state, endReason, lent } of slips) {
       const { id: vehicleId } = await trx
         .selectFrom('garage_vehicle')
         .select('id')
         .where('called', '=', vehicle)
         .orderBy('id')
-        .executeTakeFirstOrThrow();
-      const { part_id: partId } = await trx
-        .selectFrom('part_name')
-        .select('part_id')
-        .where('printed', '=', number)
-        .where('kind', '=', 'catalogue')
         .executeTakeFirstOrThrow();
       const id = await addSlipRow(trx, {
         ...remembered((await readVehicle(trx, vehicleId))!),
@@ -39,16 +36,10 @@ export async function loadDay(context: Context, raw: unknown): Promise<number> {
         garage_vehicle_id: vehicleId,
         holder_id: staffId,
       });
-      const put = { partId, kind: 'sale', quantity, units: 'metric' } as const;
-      const refused = await putLine(
-        context,
-        trx,
-        (await readSlip(trx, id))!,
-        staff,
-        put,
-        await readForPut(trx, id, partId),
-      );
-      if (refused) throw new Error(`Slip ${docket}: ${refused.detail}`);
+      const slip = (await readSlip(trx, id))!;
+      if (put) await putNumber(context, trx, slip, staff, put);
+      for (const one of kept) await storeKept(trx, { slipId: id, kept: one, staffId });
+      if (kept.length > 0) await settleHold(context, trx, slip);
       await trx
         .updateTable('slip')
         .set({
@@ -69,4 +60,23 @@ export async function loadDay(context: Context, raw: unknown): Promise<number> {
     }
   });
   return slips.length;
+}
+
+/** Puts a part down by its printed number. */
+async function putNumber(
+  context: Context,
+  trx: Writing,
+  slip: SlipRow,
+  staff: Staff,
+  { number, quantity }: { readonly number: string; readonly quantity: number },
+): Promise<void> {
+  const { part_id: partId } = await trx
+    .selectFrom('part_name')
+    .select('part_id')
+    .where('printed', '=', number)
+    .where('kind', '=', 'catalogue')
+    .executeTakeFirstOrThrow();
+  const put = { partId, kind: 'sale', quantity, units: 'metric' } as const;
+  const refused = await putLine(context, trx, slip, staff, put, await readForPut(trx, slip.id, partId));
+  if (refused) throw new Error(`Slip ${slip.docket}: ${refused.detail}`);
 }

@@ -1,6 +1,9 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { GarageVehicle } from '@brackenfell/contract/garage';
-import type { Slip, SlipKept } from '@brackenfell/contract/slip';
+import type { EngineCard } from '@brackenfell/contract/engine';
+import type { Slip, SlipKept, SlipSummary } from '@brackenfell/contract/slip';
+import { answerKeptComeback, answerKeptPlugs } from '@brackenfell/core/old-parts/kept-answers';
+import { OLD_PART_STORIES } from '@brackenfell/demo/old-part-stories';
 import { openTestCounter, write, type Agent, type TestCounter } from '../testing/counter.ts';
 
 let counter: TestCounter;
@@ -147,4 +150,20 @@ test('what is no sign, no cylinder or no pressure is refused at the edge', async
     { kind: 'compression', reads: [{ cylinder: 1, dryKpa: -5, wetKpa: null }] },
   ])
     await write(wren, 'post', `/api/slips/${slip.slipId}/kept`, { version: slip.version, kept }).expect(400);
+});
+
+describe('planted stories of old parts, as they stand in the demo', () => {
+  test.each(OLD_PART_STORIES.map((story) => [story.tells, story] as const))('%s', async (_, story) => {
+    const { slips } = (await wren.get(`/api/slips?q=${story.docket}`).expect(200)).body as { slips: SlipSummary[] };
+    const slip = (await wren.get(`/api/slips/${slips[0]!.slipId}`).expect(200)).body as Slip;
+    const card = (await wren.get(`/api/engines/${story.engineId}`).expect(200)).body as EngineCard;
+    const engine = { ...card, hasLeadSet: card.needs.some(({ kind }) => kind === 'lead-set') };
+    const latest = <K extends SlipKept['kind']>(kind: K) =>
+      slip.kept.find((one): one is Extract<SlipKept, { kind: K }> => one.kind === kind);
+    const [plugs, comeback] = [latest('old-plugs'), latest('comeback')];
+    const says = plugs
+      ? answerKeptPlugs(plugs, latest('compression'), engine, card.plan!).says
+      : answerKeptComeback(comeback!, engine, card.plan!).found;
+    expect(says).toMatch(story.says);
+  });
 });

@@ -31,7 +31,7 @@ export function EngineAsRead({ plan, reads, picked, told, onPick }: EngineAsRead
                   type="button"
                   aria-pressed={isPicked}
                   aria-label={`Cylinder ${cylinder}: ${sayPlug(read)}`}
-                  className={`grid min-w-0 grid-rows-[1.25rem_5.5rem_auto] border px-1 pb-1 text-left ${
+                  className={`grid min-w-0 grid-rows-[1.25rem_7rem_auto] border px-1 pb-1 text-left ${
                     isPicked ? 'border-2 border-bracken' : 'border-line'
                   } ${told.includes(cylinder) ? 'bg-madder-wash' : ''}`}
                   onClick={() => onPick(cylinder)}

@@ -12,7 +12,6 @@ const EXPOSED = [30, 35];
 
 /** Textures that tell deposits apart without their colour: dots, hatching, rings, ticks, humps. */
 function Textures({ name }: { readonly name: (deposit: string) => string }) {
-  const ink = 'var(--peat)';
   return (
     <defs>
       <pattern id={name('tan')} width="5" height="5" patternUnits="userSpaceOnUse">
@@ -41,9 +40,9 @@ function Textures({ name }: { readonly name: (deposit: string) => string }) {
         <rect width="9" height="6" fill="#b08a63" />
         <path d="M.8 4q0-3 2.4-3t2.4 3M5 6.4q0-2.4 2-2.4t2 2.4" fill="none" stroke="#211a15" strokeWidth="1" />
       </pattern>
-      <pattern id={name('washed')} width="40" height="40" patternUnits="userSpaceOnUse">
-        <rect width="40" height="40" fill="#eef2f4" />
-        <path d="M4 38L38 4" stroke={ink} strokeWidth=".3" opacity=".4" />
+      <pattern id={name('washed')} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <rect width="7" height="7" fill="#fdfdfb" />
+        <path d="M2 0V7" stroke="#211a15" strokeWidth="1" />
       </pattern>
     </defs>
   );
@@ -62,17 +61,17 @@ export function PlugAsRead({ signs, isRead }: PlugAsReadProps) {
   const line = { stroke: 'var(--peat)', strokeWidth: 1.1, strokeLinejoin: 'round' as const };
   const groundY = has('struck') ? 58.5 : has('grown') ? 63.5 : 61;
   return (
-    <svg viewBox="-2 -2 68 78" className="h-full w-full" aria-hidden="true">
+    <svg viewBox="0 -13 66 87" className="h-full w-full" aria-hidden="true">
       <Textures name={name} />
       <g opacity={isRead ? 1 : 0.45} strokeDasharray={isRead ? undefined : '3 2.4'}>
         {/* Insulator above the shell, the shell's hex, gasket, thread. */}
-        <path d="M25 -1H39V6H25Z" fill="var(--slip)" {...line} />
-        {has('ring') && <path d="M25 3.2H39V5.6H25Z" fill="#8a5a34" {...line} strokeWidth={0.6} />}
+        <path d="M25 -11H39V6H25Z" fill="var(--slip)" {...line} />
+        {has('ring') && <path d="M25 0H39V5H25Z" fill="#7a4a28" {...line} strokeWidth={0.6} />}
         {has('tracks') && (
-          <path d="M28 -1l1.4 2.4-2 1.6 1.6 3M36 -1l-1.6 2 2 2.2-1 2.8" fill="none" {...line} strokeWidth={1.3} />
+          <path d="M28 -11l2 4-3 3 3 4-2 6M36 -11l-2 4 3 3.4-3 4 2 5.6" fill="none" {...line} strokeWidth={1.6} />
         )}
         {has('blow-by') && (
-          <path d="M22 4q-4-2-8 0M22 7q-5-1-10 1M42 4q4-2 8 0M42 7q5-1 10 1" fill="none" {...line} strokeWidth={0.9} />
+          <path d="M22 3q-3-8-9-9M22 5q-6-5-13-4M42 3q3-8 9-9M42 5q6-5 13-4" fill="none" {...line} strokeWidth={1.6} />
         )}
         <path d="M14 6H50V12H14Z" fill="var(--plug, #d4d5d0)" {...line} />
         {has('uncrushed') ? (
@@ -131,15 +130,22 @@ export function PlugAsRead({ signs, isRead }: PlugAsReadProps) {
       )}
       {has('oil-boot') && (
         <g fill="var(--peat)">
-          <path d={drop(8, 5, 3)} />
-          <path d={drop(57, 5, 3)} />
+          <path d={drop(15, -3, 3.4)} />
+          <path d={drop(49, -3, 3.4)} />
         </g>
       )}
-      {has('water-well') && <path d="M-1 9q3-3 6 0t6 0M53 9q3-3 6 0t6 0" fill="none" {...line} strokeWidth={1.6} />}
+      {has('water-well') && (
+        <path
+          d="M8 -3q3.5-4 7 0t7 0M42 -3q3.5-4 7 0t7 0M8 2q3.5-4 7 0t7 0M42 2q3.5-4 7 0t7 0"
+          fill="none"
+          {...line}
+          strokeWidth={1.5}
+        />
+      )}
       {has('open') && (
         <g fill="none" {...line}>
-          <path d="M43 -1h6v4h-6M56 -1h6v4h-6" />
-          <path d="M51 1h3" strokeDasharray="1 1.4" />
+          <path d="M41 -11h8v7h-8M56 -11h8v7h-8" strokeWidth={1.8} />
+          <path d="M50 -7.5h5" strokeDasharray="1.2 1.4" strokeWidth={1.4} />
         </g>
       )}
     </svg>
