@@ -178,3 +178,25 @@ test('a generator’s cap with tracks, and what becomes of a dropped plug', asyn
   await expect(stage(page)).toContainText('never what was fitted, dropped or opened');
   await expectAccessible(page);
 });
+
+test('another weight is tried and shows which worked example it would change; readings go by the table as it stands', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter);
+  await ask(page, 'h6', /Dunmarrow H6/);
+  await expectTray(page);
+  await page.keyboard.press('6');
+  await stage(page).waitFor();
+  await page.getByRole('button', { name: /^Rules and examples/ }).click();
+  const heading = stage(page).getByRole('heading', { level: 1 });
+  await expect(heading).toContainText('worked examples hold');
+  await page.getByLabel('white powder or glaze that wipes off, Coolant past the head gasket').fill('1');
+  await expect(heading).toContainText('would change');
+  await expect(stage(page).getByRole('region', { name: 'Worked examples' })).toContainText(
+    'was coolant past the head gasket 34',
+  );
+  await expectAccessible(page);
+  await stage(page).getByRole('button', { name: 'Back to the table' }).click();
+  await expect(heading).toContainText('worked examples hold');
+});

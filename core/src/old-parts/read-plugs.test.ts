@@ -2,9 +2,9 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { CAUSE_IDS, CAUSES, type CauseId } from './causes.ts';
 import { FACTORS, patternsOf, PATTERNS } from './patterns.ts';
-import { answerReading, CHECK_RESULTS, rankCauses, type PlugReading, type ReadEngine } from './read-plugs.ts';
-import { CONTEXT_IDS, givenBy, SIGN_IDS, SIGNS } from './signs.ts';
-import { firstTwo, READING_EXAMPLES } from './worked-examples.ts';
+import { answerReading, CHECK_RESULTS, rankCauses, TABLES, type PlugReading, type ReadEngine } from './read-plugs.ts';
+import { CONTEXT_IDS, givenBy, SIGN_IDS, SIGNS, type SignId } from './signs.ts';
+import { changedBy, firstTwo, READING_EXAMPLES } from './worked-examples.ts';
 
 describe('the worked examples of a reading', () => {
   test.each(READING_EXAMPLES.map((example) => [example.tells, example] as const))('%s', (_, example) => {
@@ -162,6 +162,16 @@ test('a check that bears a cause out puts it first and opens its sale; one that 
   expect(answerReading({ ...wet, results: { 'no-spark': 'found' } }, VEE)).toMatchObject({ sell: ['coil or lead'] });
   const other = answerReading({ ...wet, results: { 'no-spark': 'not-found' } }, VEE);
   expect([other.ranked[0]!.cause, other.sell]).toEqual(['injector', []]);
+});
+
+test('another weight shows which of the worked examples it would change, and none without one', () => {
+  expect(changedBy(TABLES)).toEqual([]);
+  const lighter = {
+    ...TABLES,
+    points: (sign: SignId, cause: CauseId) =>
+      sign === 'powder' && cause === 'gasket' ? 1 : TABLES.points(sign, cause),
+  };
+  expect(changedBy(lighter).map(({ first: [cause] }) => cause)).toEqual(['gasket']);
 });
 
 describe('how cylinders stand to each other', () => {

@@ -62,17 +62,29 @@ function signsOf({ signs, gapMm }: CylinderRead, { gapLimitMm }: ReadEngine): re
   return gapMm > gapLimitMm + 1e-9 ? [...others, 'grown'] : others;
 }
 
+/** The tables a reading goes by: points of a sign for a cause, and the factor of a cause in a pattern. */
+export interface ReadingTables {
+  readonly points: (sign: SignId, cause: CauseId) => number | undefined;
+  readonly factor: (cause: CauseId, patterns: readonly Pattern[]) => number;
+}
+export const TABLES: ReadingTables = { points: (sign, cause) => givenBy(sign)[cause], factor: factorOf };
+
 /** One cause with all that speaks for it. Undefined where no sign does: context alone is no cause. */
-function weigh(cause: CauseId, reading: PlugReading, engine: ReadEngine): RankedCause | undefined {
+function weigh(
+  cause: CauseId,
+  reading: PlugReading,
+  engine: ReadEngine,
+  { points: pointsOf, factor }: ReadingTables,
+): RankedCause | undefined {
   const of = reading.cylinders
-    .map((read) => ({ cylinder: read.cylinder, signs: signsOf(read, engine).filter((id) => givenBy(id)[cause]) }))
+    .map((read) => ({ cylinder: read.cylinder, signs: signsOf(read, engine).filter((id) => pointsOf(id, cause)) }))
     .filter(({ signs }) => signs.length > 0);
   const signs = SIGN_IDS.filter((id) => of.some((one) => one.signs.includes(id)));
   const isLow = cause === 'gasket' && reading.compression === 'neighbours-low';
   if (signs.length === 0 && !isLow) return undefined;
   const known = [...reading.context, ...(engine.hasChargeCooler ? [COOLER_FITTED] : [])];
   const by = [
-    ...signs.map((id) => ({ says: SIGNS[id].title, points: givenBy(id)[cause]! })),
+    ...signs.map((id) => ({ says: SIGNS[id].title, points: pointsOf(id, cause)! })),
     ...(isLow ? [{ says: 'two neighbours low', points: COMPRESSION_POINTS.neighboursLow }] : []),
     ...(cause === 'gasket' && reading.compression === 'good'
       ? [{ says: 'compression good', points: COMPRESSION_POINTS.good }]
@@ -85,7 +97,7 @@ function weigh(cause: CauseId, reading: PlugReading, engine: ReadEngine): Ranked
   const cylinders = of.map(({ cylinder }) => cylinder);
   const patterns = patternsOf(cylinders, engine);
   const sum = by.reduce((total, { points }) => total + points, 0);
-  return { cause, points: sum * factorOf(cause, patterns), cylinders, patterns, by };
+  return { cause, points: sum * factor(cause, patterns), cylinders, patterns, by };
 }
 
 const isSettled = (reading: PlugReading, cause: CauseId): boolean => {
@@ -97,10 +109,14 @@ const isSettled = (reading: PlugReading, cause: CauseId): boolean => {
  * The causes of a reading, the likeliest first. What a check bore out stands first, what it did not is left out.
  * Old parts: Ranking.
  */
-export function rankCauses(reading: PlugReading, engine: ReadEngine): readonly RankedCause[] {
+export function rankCauses(
+  reading: PlugReading,
+  engine: ReadEngine,
+  tables: ReadingTables = TABLES,
+): readonly RankedCause[] {
   return CAUSE_IDS.filter((cause) => reading.results[cause] !== 'not-found')
     .filter((cause) => cause !== 'cooler' || engine.hasChargeCooler)
-    .flatMap((cause) => weigh(cause, reading, engine) ?? [])
+    .flatMap((cause) => weigh(cause, reading, engine, tables) ?? [])
     .filter(({ points }) => points > 0)
     .sort(
       (a, b) =>

@@ -2,7 +2,7 @@ import type { EnginePlan } from '../engine-plan/engine-plan.ts';
 import type { CauseId } from './causes.ts';
 import { answerComeback, type Comeback, type HasHere } from './comeback.ts';
 import type { ComebackCheckId } from './comeback-checks.ts';
-import { rankCauses, type PlugReading, type ReadEngine } from './read-plugs.ts';
+import { rankCauses, TABLES, type PlugReading, type ReadEngine, type ReadingTables } from './read-plugs.ts';
 import type { SignId } from './signs.ts';
 
 const row = (count: number, firingOrder: readonly number[]): EnginePlan => ({
@@ -254,8 +254,17 @@ export const COMEBACK_EXAMPLES: readonly ComebackExample[] = [
 ];
 
 /** Points of the first two of a reading, as the examples are told. */
-export const firstTwo = ({ reading, engine: of }: Pick<ReadingExample, 'reading' | 'engine'>) =>
-  rankCauses(reading, of).slice(0, 2);
+export const firstTwo = (
+  { reading, engine: of }: Pick<ReadingExample, 'reading' | 'engine'>,
+  tables: ReadingTables = TABLES,
+) => rankCauses(reading, of, tables).slice(0, 2);
+
+/** Examples whose first cause, or its points, would be another by other tables. */
+export const changedBy = (tables: ReadingTables): readonly ReadingExample[] =>
+  READING_EXAMPLES.filter((example) => {
+    const [first] = firstTwo(example, tables);
+    return first?.cause !== example.first[0] || first.points !== example.first[1];
+  });
 /** The first two checks of a comeback. */
 export const firstChecks = ({ comeback, has }: Pick<ComebackExample, 'comeback' | 'has'>) =>
   answerComeback(comeback, has).ranked.slice(0, 2);

@@ -10,12 +10,14 @@ import { ComebackDesk } from './comeback-desk.tsx';
 import { CompressionDesk } from './compression-desk.tsx';
 import { PlugsDesk } from './plugs-desk.tsx';
 import { RefitDesk } from './refit-desk.tsx';
+import { RulesDesk } from './rules-desk.tsx';
 
 const DESKS = [
   { id: 'plugs', says: 'Plugs as read' },
   { id: 'compression', says: 'Compression' },
   { id: 'comeback', says: 'Comeback' },
   { id: 'refit', says: 'Refit, coils, leads' },
+  { id: 'rules', says: 'Rules and examples' },
 ] as const;
 type DeskId = (typeof DESKS)[number]['id'];
 
@@ -86,6 +88,7 @@ export function OldPartsStage() {
       {desk === 'compression' && <CompressionDesk {...props} />}
       {desk === 'comeback' && <ComebackDesk {...props} />}
       {desk === 'refit' && <RefitDesk />}
+      {desk === 'rules' && <RulesDesk />}
     </div>
   );
 }
