@@ -200,3 +200,25 @@ test('another weight is tried and shows which worked example it would change; re
   await stage(page).getByRole('button', { name: 'Back to the table' }).click();
   await expect(heading).toContainText('worked examples hold');
 });
+
+test('what a customer has heard is found from the slip and answered with this engine’s figures; a supervisor answers otherwise', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter, 'Isolde');
+  await ask(page, 'ak23', /Aldersyke AK23S/);
+  await expectTray(page);
+  await page.keyboard.press('Shift+H');
+  const heard = page.getByRole('dialog', { name: 'Heard at the counter' });
+  await page.keyboard.type('gap power', { delay: 45 });
+  await expect(heard.getByRole('list', { name: 'Claims and their answers' }).getByRole('listitem')).toHaveCount(1);
+  await expect(heard).toContainText('This engine asks 0.60–0.70 mm');
+  await expectAccessible(page);
+  await heard.getByLabel('Find by its words').fill('cleaner');
+  await expect(heard).toContainText('We do not know that it does');
+  await heard.getByRole('button', { name: /^Answer it otherwise/ }).click();
+  await heard.getByLabel('What the shop answers').fill('Gauge the gap first.');
+  await heard.getByRole('button', { name: 'Write it down' }).click();
+  await expect(heard).toContainText('Gauge the gap first.');
+  await expect(heard).toContainText('Isolde');
+});

@@ -14,6 +14,8 @@ export const ADDRESSES = {
   ask: ['GET', '/api/ask'],
   listEngines: ['GET', '/api/engines'],
   getEngine: ['GET', '/api/engines/:engineId'],
+  listClaims: ['GET', '/api/heard'],
+  saveClaim: ['POST', '/api/heard/:claimId'],
   getTray: ['GET', '/api/engines/:engineId/tray'],
   getNearMisses: ['GET', '/api/engines/:engineId/near-misses'],
   getPart: ['GET', '/api/parts/:partId'],

@@ -48,6 +48,7 @@ import {
   withdrawFittedRecord,
   withdrawServedReading,
 } from './garage.ts';
+import { listClaims, saveClaim } from './heard.ts';
 import { getHandOver, getPaper, listPapers, printPaper, tickStep } from './hand-over.ts';
 import { lendTool, listLoans, settleLoan } from './loan.ts';
 import { addGapReading, getBlades, getSetUp, saveBlades, withdrawGapReading } from './set-up.ts';
@@ -172,6 +173,8 @@ export const ENDPOINTS = {
   listWaiting,
   releaseLine,
   releaseLineByPin,
+  listClaims,
+  saveClaim,
   getHandOver,
   tickStep,
   listPapers,

@@ -32,6 +32,7 @@ import { dimensionRoutes } from './dimensions/routes.ts';
 import { garageRoutes } from './garage/routes.ts';
 import { loanRoutes } from './loan/routes.ts';
 import { handOverRoutes } from './hand-over/routes.ts';
+import { heardRoutes } from './heard/routes.ts';
 import { setUpRoutes } from './set-up/routes.ts';
 import { gapRoutes } from './slip/gap-routes.ts';
 import { slipMoveRoutes } from './slip/move-routes.ts';
@@ -114,6 +115,7 @@ export function createApp(context: Context): Express {
   garageRoutes(app, context);
   loanRoutes(app, context);
   handOverRoutes(app, context);
+  heardRoutes(app, context);
   partRoutes(app, context);
   slipRoutes(app, context);
   slipMoveRoutes(app, context);

@@ -46,6 +46,7 @@ export interface Tables {
   piece_reading: counter.PieceReadingTable;
   gap_reading: counter.GapReadingTable;
   blades_owned: counter.BladesOwnedTable;
+  heard_claim: counter.HeardClaimTable;
   printed_paper: counter.PrintedPaperTable;
   work_tick: counter.WorkTickTable;
   garage_customer: garage.GarageCustomerTable;

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { Suspense, useEffect, useRef, useState } from 'react';
 import { Outlet, useLocation, useNavigate } from 'react-router';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Toaster } from 'sonner';
@@ -14,6 +14,7 @@ import { printDocket } from '../counter/print-docket.ts';
 import { SlipPane } from '../slip/slip-pane.tsx';
 import { FaultScreen } from './fault-screen.tsx';
 import { AwayBanner } from '../controls/away-banner.tsx';
+import { room } from '../controls/room.ts';
 import { KeyHelp } from './key-help.tsx';
 import { useKeys, watchForBursts } from '../keys/keys.ts';
 import { isCatalogue, isGarage, isQuarantine, isSums, Rail } from './rail.tsx';
@@ -34,7 +35,9 @@ function Strip({ pathname }: { readonly pathname: string }) {
   return isSums(pathname) ? <SumsStrip /> : <StageStrip />;
 }
 
-type Sheet = 'keys' | 'person' | 'slips' | 'scans' | undefined;
+type Sheet = 'keys' | 'person' | 'slips' | 'scans' | 'heard' | undefined;
+
+const HeardDialog = room(async () => (await import('../heard/heard-dialog.tsx')).HeardDialog);
 
 /** The frame around every screen of the counter: rail, ask line, stages, desk and slip. */
 export function Frame({ me }: { me: Staff }) {
@@ -97,6 +100,7 @@ export function Frame({ me }: { me: Staff }) {
     { press: '=', does: 'Slips: begin, park, take up', run: () => open('slips') },
     { press: '`', does: 'What was scanned', run: () => open('scans') },
     { press: 'o', does: 'Hand over the counter', run: () => open('person') },
+    { press: 'Shift+H', printed: 'Shift h', does: 'Heard at the counter', run: () => open('heard') },
     {
       press: 'u',
       does: 'Units: metric, imperial, both',
@@ -122,10 +126,15 @@ export function Frame({ me }: { me: Staff }) {
           <Outlet />
         </ErrorBoundary>
       </div>
-      <SlipPane me={me} onSlips={() => open('slips')} />
+      <SlipPane me={me} onSlips={() => open('slips')} onHeard={() => open('heard')} />
       {sheet === 'keys' && <KeyHelp onClose={close} />}
       {sheet === 'person' && <SwitchPerson me={me} onClose={close} />}
       {sheet === 'scans' && <ScanList onClose={close} />}
+      {sheet === 'heard' && (
+        <Suspense fallback={null}>
+          <HeardDialog me={me} onClose={close} />
+        </Suspense>
+      )}
       {sheet === 'slips' && <SlipList me={me} onClose={close} />}
       <Toaster position="bottom-left" duration={3500} toastOptions={{ className: 'toast' }} />
     </div>

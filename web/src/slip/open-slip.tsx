@@ -27,8 +27,15 @@ import { ToSetUp } from './to-set-up.tsx';
 import { useLineActs } from '../counter/use-line-acts.ts';
 import { useOpenMatter } from '../counter/use-open-matter.ts';
 
+interface OpenSlipProps {
+  readonly slip: Slip;
+  readonly me: Staff;
+  readonly onSlips: () => void;
+  readonly onHeard: () => void;
+}
+
 /** A slip that is on the counter: its lines, what is open, what was said, the sum, and what can be done. */
-export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips: () => void }) {
+export function OpenSlip({ slip, me, onSlips, onHeard }: OpenSlipProps) {
   const write = useSlipWrite();
   const unsent = useUnsent(slip.slipId);
   const openMatter = useOpenMatter(slip);
@@ -182,6 +189,9 @@ export function OpenSlip({ slip, me, onSlips }: { slip: Slip; me: Staff; onSlips
         </button>
         <button type="button" className="button-plain" onClick={onSlips}>
           Slips <Key>=</Key>
+        </button>
+        <button type="button" className="button-plain" onClick={onHeard}>
+          Heard <Key>Shift h</Key>
         </button>
         {mine && (
           <button type="button" className="button-plain" onClick={stepBack}>

@@ -11,8 +11,14 @@ import { useUnsent } from '../counter/slip-outbox.ts';
 import { SlipSheets } from './slip-sheets.tsx';
 import { UnsentList } from '../counter/unsent-list.tsx';
 
+interface SlipPaneProps {
+  readonly me: Staff;
+  readonly onSlips: () => void;
+  readonly onHeard: () => void;
+}
+
 /** The docket at the right: who it is for, what was chosen, what is still open, what was said. */
-export function SlipPane({ me, onSlips }: { me: Staff; onSlips: () => void }) {
+export function SlipPane({ me, onSlips, onHeard }: SlipPaneProps) {
   const { slipId, slip, go } = useCounter();
   const unsent = useUnsent(slipId);
   const narrow = useNarrow();
@@ -49,7 +55,7 @@ export function SlipPane({ me, onSlips }: { me: Staff; onSlips: () => void }) {
         </button>
       )}
       {slip.data ? (
-        <OpenSlip key={slip.data.slipId} slip={slip.data} me={me} onSlips={onSlips} />
+        <OpenSlip key={slip.data.slipId} slip={slip.data} me={me} onSlips={onSlips} onHeard={onHeard} />
       ) : (
         <>
           <div className="grid gap-2 p-3">
@@ -75,6 +81,9 @@ export function SlipPane({ me, onSlips }: { me: Staff; onSlips: () => void }) {
                 Price and stock are answered without one. The first part put down begins a slip by itself.
               </p>
             )}
+            <button type="button" className="button-quiet justify-self-start" onClick={onHeard}>
+              Heard at the counter <Key>Shift h</Key>
+            </button>
             <button type="button" className="button-plain justify-self-start" onClick={onSlips}>
               Slips <Key>=</Key>
             </button>

@@ -175,6 +175,17 @@ export interface BladesOwnedTable {
   staff_id: string;
   at: Generated<Date>;
 }
+/** Append-only: what was written last of a claim stands. */
+export interface HeardClaimTable {
+  id: Key;
+  claim_key: string;
+  says: string;
+  answer: string;
+  basis: 'check' | 'unknown';
+  is_taken_away: boolean;
+  staff_id: string;
+  at: Generated<Date>;
+}
 /** Append-only: the latest choice of a rule stands. */
 export interface HouseRuleChoiceTable {
   id: Key;
