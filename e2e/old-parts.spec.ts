@@ -161,6 +161,18 @@ test('a taxi misfires the day after its plugs: solved by telephone in under twen
   await expect(heading).toContainText('engine off, before any check');
 });
 
+test('the first answer of a comeback begins its slip and stays at its desk', async ({ page, counter }) => {
+  await signIn(page, counter);
+  await ask(page, 'as22', /Aldersyke AS22/);
+  await expectTray(page);
+  await page.keyboard.press('6');
+  await expect(stage(page)).toContainText('Nothing is read yet');
+  await press(page, ['y', 'y', 'b', 'a']);
+  await expect(stage(page)).toContainText('told, so a tenth is left');
+  await expect(stage(page)).toContainText('Right, seen here');
+  await expect(slipPane(page)).toContainText('Aldersyke AS22');
+});
+
 test('a generator’s cap with tracks, and what becomes of a dropped plug', async ({ page, counter }) => {
   await signIn(page, counter);
   await ask(page, 'pg66', /Pellworth PG66/);

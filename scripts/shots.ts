@@ -24,14 +24,14 @@ type Theme = 'chalk' | 'night';
 const VIEWS: Readonly<Record<string, readonly Theme[]>> = {
   engine: ['chalk'],
   ask: ['chalk'],
-  part: ['night'],
   answer: ['chalk'],
   parts: ['chalk', 'night'],
   graph: ['chalk'],
   coils: ['chalk'],
   leads: ['night'],
   fitted: ['chalk'],
-  misfire: ['night'],
+  'old-parts': ['chalk'],
+  comeback: ['night'],
   'set-up': ['chalk'],
   'hand-over': ['night'],
   work: ['chalk'],
@@ -67,7 +67,6 @@ async function shoot(page: Page, address: string, theme: Theme): Promise<void> {
   await shot('ask');
   await press(page, ['Enter']);
   await page.getByRole('heading', { name: 'KN 426G-63DR' }).waitFor();
-  await shot('part');
   const part = page.url();
   await press(page, ['/']);
   await page.keyboard.type('sc20', { delay: 40 });
@@ -132,11 +131,6 @@ async function shootIgnition(page: Page, address: string, shot: (name: string) =
   }
   await page.getByText(/Plugs 7 and 8 differ/).waitFor();
   await shot('fitted');
-  await open('engine=skerrow-sh28');
-  await press(page, ['c']);
-  await page.keyboard.type('X0303', { delay: 45 });
-  await press(page, ['Enter', 'a']);
-  await shot('misfire');
   await shootSetUp(page, address);
   await shot('set-up');
   await press(page, ['5']);
@@ -148,9 +142,24 @@ async function shootIgnition(page: Page, address: string, shot: (name: string) =
   await page.getByRole('checkbox').first().check();
   await shot('work');
   await page.setViewportSize({ width: 1280, height: 800 });
+  await shootOldParts(page, address, shot);
   await page.goto(`${address}/garage/vehicles?q=car+9`);
   await page.getByRole('img', { name: /History and wear/ }).waitFor();
   await shot('garage');
+}
+
+/** Two neighbours of the old six with coolant, and a taxi that came back. */
+async function shootOldParts(page: Page, address: string, shot: (name: string) => Promise<void>): Promise<void> {
+  await page.goto(`${address}/counter/old-parts?engine=dunmarrow-h6`);
+  await page.getByText('Nothing is read yet').waitFor();
+  await press(page, ['t', 'f', 'Enter', 'w', 't', 't', 't', 'ArrowLeft', 'ArrowLeft', 'ArrowLeft']);
+  await page.getByRole('button', { name: 'loses coolant' }).click();
+  await page.getByText('Likely: coolant past the head gasket').waitFor();
+  await shot('old-parts');
+  await page.goto(`${address}/counter/old-parts/comeback?engine=aldersyke-as22`);
+  await page.getByText('Next: connector').waitFor();
+  await press(page, ['b', 'a', 's']);
+  await shot('comeback');
 }
 
 /** Six plugs on the gap desk, one of them to be opened. */

@@ -1,5 +1,4 @@
-import type { EnginePlan } from '../engine-plan/engine-plan.ts';
-import { areNeighbours } from '../old-parts/patterns.ts';
+import { areNeighbours, type EnginePlan } from '../engine-plan/engine-plan.ts';
 import { compressionSpread, type CompressionSpread } from './shares.ts';
 
 /** What was read of one cylinder, in kPa; a wet reading is taken after a spoon of oil. */

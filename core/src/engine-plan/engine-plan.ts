@@ -23,6 +23,14 @@ export function wasteSparkPairs(firingOrder: readonly number[]): readonly (reado
   return firingOrder.slice(0, half).map((cylinder, i) => [cylinder, firingOrder[i + half]!] as const);
 }
 
+/** Whether two cylinders stand side by side in one bank. */
+export function areNeighbours({ banks }: EnginePlan, one: number, other: number): boolean {
+  return banks.some(({ cylinders }) => {
+    const [a, b] = [cylinders.indexOf(one), cylinders.indexOf(other)];
+    return a >= 0 && b >= 0 && Math.abs(a - b) === 1;
+  });
+}
+
 export interface CapTower {
   readonly cylinder: number;
   /** Clockwise from the top, seen from above. */

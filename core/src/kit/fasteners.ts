@@ -20,7 +20,7 @@ const FATES: Readonly<Record<FastenerFate, string>> = {
   lock: 'with locking compound',
 };
 
-/** A line of the fastener map: how many, how far, what is not known of it. Kit: Fastener map. */
+/** A line of the fastener map: how many, how far, what is not known of it. Service: Fastener map. */
 export function mapFastener({ says, count, where, isCaptive, fate, torque }: Fastener): {
   readonly what: string;
   readonly says: string;

@@ -29,7 +29,7 @@ export interface FragileKnown {
 /**
  * Whether a fragile part is bought before the work, held, or left: what was seen and what the engine maker renews stand first;
  * else two of heat, age and having been opened before buy it, one holds it. What nobody has said holds it too: unknown is
- * never a pass. Kit: Fragile parts.
+ * never a pass. Service: Fragile parts.
  */
 export function adviseFragile(
   { isHot, isRenewedAlways }: FragileThing,

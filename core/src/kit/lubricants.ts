@@ -16,7 +16,7 @@ const TRADE = 'the trade agrees';
 
 /**
  * What goes on each place of a job on plugs, and where nothing may go. A maker's own instruction stands before the house
- * rule; conductive kinds are told nowhere near a boot. Kit: Lubricant by place.
+ * rule; conductive kinds are told nowhere near a boot. Service: Lubricant by place.
  */
 export function lubricants(position: FactSheet, plug: FactSheet, settled: SettledRules): readonly Lubricant[] {
   const { rules, spoke } = settled;

@@ -11,7 +11,7 @@ export interface BaredThing {
 
 /**
  * What is said of a thing that lies bare while the engine is apart. What is merely within reach is shown when it is asked
- * for, and never sold unasked. Distances in km; `distanceKm` is undefined where nobody has read it. Kit: While apart.
+ * for, and never sold unasked. Distances in km; `distanceKm` is undefined where nobody has read it. Service: While apart.
  */
 export function whileApart(
   { says, everyKm }: BaredThing,

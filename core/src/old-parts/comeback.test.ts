@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { COMEBACK_CHECK_IDS, comebackCheck, HOW_SOON } from './comeback-checks.ts';
-import { answerComeback, touchedBy } from './comeback.ts';
+import { answerComeback, groupsHere, howSoonAfter, touchedBy } from './comeback.ts';
 import { EVENTS, fateOf } from './refit.ts';
 import { COMEBACK_EXAMPLES, firstChecks, HAS_ALL } from './worked-examples.ts';
 
@@ -56,6 +56,12 @@ describe('work that came back', () => {
   test('plugs are not reached without boots and connectors: their slip says so by itself', () => {
     expect(touchedBy(['plug', 'sundry'])).toEqual(['connectors', 'boots', 'plugs', 'leads']);
   });
+});
+
+test('at once ends with fifty kilometres, wear begins after a thousand; an engine without leads was not touched there', () => {
+  expect([undefined, 50, 51, 1000, 1001].map(howSoonAfter)).toEqual(['once', 'once', 'within', 'within', 'later']);
+  expect(groupsHere({ ...HAS_ALL, leads: false })).not.toContain('leads');
+  expect(groupsHere({ ...HAS_ALL, leads: false })).toContain('intake');
 });
 
 describe('a plug that something befell', () => {

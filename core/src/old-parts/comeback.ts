@@ -108,3 +108,14 @@ export function touchedBy(kinds: readonly string[]): readonly TouchedGroup[] {
     for (const group of ['cap', 'leads'] as const) touched.add(group);
   return TOUCHED_GROUPS.filter((group) => touched.has(group));
 }
+
+/** Up to so far it came back at once, and up to so far within its first distance, km. */
+const [AT_ONCE_KM, WITHIN_KM] = [50, 1000];
+
+/** How soon work came back, by what was run since, in km; at once where nobody knows. */
+export const howSoonAfter = (sinceKm: number | undefined): HowSoon =>
+  sinceKm === undefined || sinceKm <= AT_ONCE_KM ? 'once' : sinceKm <= WITHIN_KM ? 'within' : 'later';
+
+/** Groups that an engine can have been touched at. */
+export const groupsHere = (has: HasHere): readonly TouchedGroup[] =>
+  TOUCHED_GROUPS.filter((group) => !(group in has) || has[group as Needs]);

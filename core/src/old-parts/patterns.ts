@@ -1,4 +1,4 @@
-import { wasteSparkPairs, type EnginePlan } from '../engine-plan/engine-plan.ts';
+import { areNeighbours, wasteSparkPairs, type EnginePlan } from '../engine-plan/engine-plan.ts';
 import type { CauseId } from './causes.ts';
 
 /** How the cylinders that show a sign stand to each other. */
@@ -45,14 +45,6 @@ export interface Standing {
   readonly plan: EnginePlan;
   /** A pack that fires two at once. */
   readonly isWasteSpark: boolean;
-}
-
-/** Whether two cylinders stand side by side in one bank. */
-export function areNeighbours({ banks }: EnginePlan, one: number, other: number): boolean {
-  return banks.some(({ cylinders }) => {
-    const [a, b] = [cylinders.indexOf(one), cylinders.indexOf(other)];
-    return a >= 0 && b >= 0 && Math.abs(a - b) === 1;
-  });
 }
 
 /**

@@ -38,7 +38,7 @@ export function useOpenMatter(slip: Slip) {
         go('/counter/engine');
         break;
       case 'old-parts-first':
-        go('/counter/old-parts', { desk: says.startsWith('Came back') ? 'comeback' : 'plugs' });
+        go(`/counter/old-parts/${says.startsWith('Came back') ? 'comeback' : 'plugs'}`);
         break;
       case 'waits-for-supervisor':
         ask('release');

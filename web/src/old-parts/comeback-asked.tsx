@@ -5,9 +5,9 @@ import {
   HOW_SOON_WORDS,
   MISFIRE_WORDS,
   MISFIRES,
-  TOUCHED_GROUPS,
   WHEN_WORDS,
   WHENS,
+  type TouchedGroup,
 } from '@brackenfell/core/old-parts/comeback-checks';
 import type { ComebackKept } from './use-old-parts.ts';
 
@@ -22,6 +22,8 @@ interface ComebackAskedProps {
   readonly mine: boolean;
   /** What the garage book knows of the last work. */
   readonly lastSaid: string | undefined;
+  /** Groups the engine can have at all. */
+  readonly groups: readonly TouchedGroup[];
   readonly onChange: (more: Partial<ComebackKept>, says: string) => void;
 }
 
@@ -60,7 +62,7 @@ const toggled = <V extends string>(all: readonly V[], one: V): V[] =>
   all.includes(one) ? all.filter((other) => other !== one) : [...all, one];
 
 /** What is told of work that came back: how soon, how, when, what was touched. */
-export function ComebackAsked({ now, mine, lastSaid, onChange }: ComebackAskedProps) {
+export function ComebackAsked({ now, mine, lastSaid, groups, onChange }: ComebackAskedProps) {
   const common = { disabled: !mine };
   return (
     <div className="grid content-start p-3" tabIndex={0} role="group" aria-label="What is told">
@@ -103,9 +105,9 @@ export function ComebackAsked({ now, mine, lastSaid, onChange }: ComebackAskedPr
       <AskedLine
         {...common}
         title="Touched, or not known"
-        options={TOUCHED_GROUPS}
+        options={groups}
         words={GROUP_WORDS}
-        on={TOUCHED_GROUPS.filter((group) => !now.untouched.includes(group))}
+        on={groups.filter((group) => !now.untouched.includes(group))}
         onChoose={(group) => onChange({ untouched: toggled(now.untouched, group) }, 'what was touched')}
       />
       <AskedLine

@@ -1,7 +1,7 @@
 import { Suspense, useState } from 'react';
 import { toast } from 'sonner';
 import type { GarageVehicle } from '@brackenfell/contract/garage';
-import { touchedBy, type Comeback, type ComebackResult } from '@brackenfell/core/old-parts/comeback';
+import { groupsHere, howSoonAfter, touchedBy, type ComebackResult } from '@brackenfell/core/old-parts/comeback';
 import {
   comebackCheck,
   MISFIRE_WORDS,
@@ -22,7 +22,7 @@ import { useKept } from '../counter/use-keep.ts';
 import { useVehicle } from '../garage/use-garage.ts';
 import { useKeys } from '../keys/keys.ts';
 import { ComebackAsked } from './comeback-asked.tsx';
-import type { DeskProps } from './old-parts-stage.tsx';
+import type { DeskProps } from './desk-props.ts';
 import { oldPartsEngine, type ComebackKept } from './use-old-parts.ts';
 
 const MisfireDialog = room(async () => (await import('../misfire/misfire-dialog.tsx')).MisfireDialog);
@@ -45,9 +45,6 @@ function lastWork(vehicle: GarageVehicle | undefined) {
   return { on, parts, sinceKm };
 }
 
-const howSoonOf = (sinceKm: number | undefined): Comeback['howSoon'] =>
-  sinceKm === undefined || sinceKm <= 50 ? 'once' : sinceKm <= 1000 ? 'within' : 'later';
-
 /** Done, and now it misfires: checks by likelihood a minute, what was touched first, and nothing sold before that is undone. */
 export function ComebackDesk({ engine, plan, mine }: DeskProps) {
   const { slip } = useCounter();
@@ -61,7 +58,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
   const now: ComebackKept = kept ?? {
     kind: 'comeback',
     engineId: engine.engineId,
-    howSoon: howSoonOf(last?.sinceKm),
+    howSoon: howSoonAfter(last?.sinceKm),
     misfire: 'one',
     when: [],
     lamp: 'off',
@@ -74,6 +71,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
   };
   const of = oldPartsEngine(engine);
   const has = hasHere(of);
+  const groups = groupsHere(has);
   const answer = answerKeptComeback(now, of, plan);
   // What is told or looked at anew opens it again.
   const change = (more: Partial<ComebackKept>, says: string) => keep({ ...now, isClosed: false, ...more }, says);
@@ -114,7 +112,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
   return (
     <>
       <aside className="desk-card" aria-label="What is told of it">
-        <ComebackAsked now={now} mine={mine} lastSaid={last && sayLast(last)} onChange={change} />
+        <ComebackAsked now={now} mine={mine} lastSaid={last && sayLast(last)} groups={groups} onChange={change} />
       </aside>
       <main className="desk-main" aria-label="Old parts stage">
         <header className="set-up-head flex-nowrap">

@@ -8,7 +8,7 @@ import { useKept } from '../counter/use-keep.ts';
 import { AskedBack } from '../measuring/asked-back.tsx';
 import { CompressionBars } from './compression-bars.tsx';
 import { LastRead } from './last-read.tsx';
-import type { DeskProps } from './old-parts-stage.tsx';
+import type { DeskProps } from './desk-props.ts';
 import { noLog, type CompressionLog } from './use-old-parts.ts';
 
 const KPA_PER_BAR = 100;

@@ -1,5 +1,4 @@
-import { useSearchParams } from 'react-router';
-import type { EngineCard } from '@brackenfell/contract/engine';
+import { useParams } from 'react-router';
 import { mayWrite } from '@brackenfell/core/slip/who-may';
 import { Key } from '../controls/key.tsx';
 import { useCounter } from '../counter/use-counter.ts';
@@ -8,6 +7,7 @@ import { useKeys } from '../keys/keys.ts';
 import { useSession } from '../session/use-session.ts';
 import { ComebackDesk } from './comeback-desk.tsx';
 import { CompressionDesk } from './compression-desk.tsx';
+import type { DeskProps } from './desk-props.ts';
 import { PlugsDesk } from './plugs-desk.tsx';
 import { RefitDesk } from './refit-desk.tsx';
 import { RulesDesk } from './rules-desk.tsx';
@@ -21,29 +21,14 @@ const DESKS = [
 ] as const;
 type DeskId = (typeof DESKS)[number]['id'];
 
-export interface DeskProps {
-  readonly engine: EngineCard;
-  /** Left out while its cylinders are not known. */
-  readonly plan: NonNullable<EngineCard['plan']>;
-  /** The slip is in this person's hands, or none is begun yet. */
-  readonly mine: boolean;
-}
-
 /** What came out of the engine, and what came back after work: what it says, and what not to sell yet. */
 export function OldPartsStage() {
   const { engineId, slip, go } = useCounter();
   const { data: engine, error } = useEngine(engineId);
   const { data: me } = useSession();
-  const [search, setSearch] = useSearchParams();
-  const desk = DESKS.find(({ id }) => id === search.get('desk'))?.id ?? 'plugs';
-  const show = (id: DeskId) =>
-    setSearch(
-      (before) => {
-        before.set('desk', id);
-        return before;
-      },
-      { replace: true },
-    );
+  const params = useParams();
+  const desk = DESKS.find(({ id }) => id === params.desk)?.id ?? 'plugs';
+  const show = (id: DeskId) => go(`/counter/old-parts/${id}`, {}, { replace: true });
   const next = DESKS[(DESKS.findIndex(({ id }) => id === desk) + 1) % DESKS.length]!;
   useKeys('Old parts', [{ press: 'y', does: `The next desk: ${next.says}`, run: () => show(next.id) }]);
   const mine = slip.data === undefined || (me ? mayWrite(slip.data, me) : false);

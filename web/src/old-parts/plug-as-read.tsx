@@ -61,7 +61,7 @@ export function PlugAsRead({ signs, isRead }: PlugAsReadProps) {
   const line = { stroke: 'var(--peat)', strokeWidth: 1.1, strokeLinejoin: 'round' as const };
   const groundY = has('struck') ? 58.5 : has('grown') ? 63.5 : 61;
   return (
-    <svg viewBox="0 -13 66 87" className="h-full w-full" aria-hidden="true">
+    <svg viewBox="7 -13 52 87" className="h-full w-full" aria-hidden="true">
       <Textures name={name} />
       <g opacity={isRead ? 1 : 0.45} strokeDasharray={isRead ? undefined : '3 2.4'}>
         {/* Insulator above the shell, the shell's hex, gasket, thread. */}
@@ -124,8 +124,8 @@ export function PlugAsRead({ signs, isRead }: PlugAsReadProps) {
       )}
       {has('oil-thread') && (
         <g fill="var(--peat)">
-          <path d={drop(9, 24, 3.2)} />
-          <path d={drop(56, 27, 3.2)} />
+          <path d={drop(11.5, 24, 3.2)} />
+          <path d={drop(54.5, 27, 3.2)} />
         </g>
       )}
       {has('oil-boot') && (
@@ -144,8 +144,8 @@ export function PlugAsRead({ signs, isRead }: PlugAsReadProps) {
       )}
       {has('open') && (
         <g fill="none" {...line}>
-          <path d="M41 -11h8v7h-8M56 -11h8v7h-8" strokeWidth={1.8} />
-          <path d="M50 -7.5h5" strokeDasharray="1.2 1.4" strokeWidth={1.4} />
+          <path d="M40 -11h7v7h-7M59 -11h-7v7h7" strokeWidth={1.8} />
+          <path d="M48 -7.5h3.4" strokeDasharray="1.2 1.4" strokeWidth={1.4} />
         </g>
       )}
     </svg>

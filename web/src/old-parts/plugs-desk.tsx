@@ -25,7 +25,7 @@ import { useSettings } from '../settings/settings.ts';
 import { CausesPanel, RESULT_KEYS } from './causes-panel.tsx';
 import { EngineAsRead } from './engine-as-read.tsx';
 import { LastRead } from './last-read.tsx';
-import type { DeskProps } from './old-parts-stage.tsx';
+import type { DeskProps } from './desk-props.ts';
 import { allNormal, answered, isRead, notLooked, optionsOf, unread, type PlugRead } from './sign-letters.ts';
 import { noPlugs, oldPartsEngine } from './use-old-parts.ts';
 

@@ -71,7 +71,7 @@ export function App() {
                 <Route path="counter/proof/:inspectionId" element={<ProofStage />} />
                 <Route path="counter/set-up" element={<SetUpStage />} />
                 <Route path="counter/hand-over" element={<HandOverStage />} />
-                <Route path="counter/old-parts" element={<OldPartsStage />} />
+                <Route path="counter/old-parts/:desk?" element={<OldPartsStage />} />
                 <Route path="quarantine" element={<Navigate to="/quarantine/batches" replace />} />
                 <Route path="quarantine/batches" element={<BatchesPage />} />
                 <Route path="quarantine/batches/:batchId" element={<BatchesPage />} />
