@@ -75,6 +75,9 @@ test('a tip wet with fuel sells neither coil nor plug before the swap tells: the
   await expect(stage(page).getByRole('heading', { level: 1 })).toContainText('Found: no spark');
   await expect(stage(page).getByRole('region', { name: 'May be sold' })).toContainText('coil or lead');
   await expect(slipPane(page)).not.toContainText('two causes alike');
+  // Taken back, it is held again.
+  await page.getByRole('button', { name: 'Take back: No spark' }).click();
+  await expect(slipPane(page)).toContainText('two causes alike');
 });
 
 test('sooty plugs of a taxi, oil in one well, a five run hot: each by pointer alone', async ({ page, counter }) => {

@@ -22,6 +22,9 @@ describe('the worked examples of a reading', () => {
     expect(answerReading(coincide.reading, coincide.engine).next).toMatchObject({ id: 'compression', of: 'gasket' });
     const pump = of('pump');
     expect(answerReading(pump.reading, pump.engine)).toMatchObject({ stop: true, sell: [] });
+    // Once reach and cylinder were looked at, whatever was found, the stop is over.
+    const looked = { ...pump.reading, results: { strike: 'found' as const } };
+    expect(answerReading(looked, pump.engine)).toMatchObject({ stop: false, separateFirst: false });
   });
 });
 

@@ -170,12 +170,12 @@ export function answerReading(reading: PlugReading, engine: ReadEngine): PlugAns
     })
     .sort((a, b) => a.minutes - b.minutes);
   const later = ills
-    .filter(({ cause }) => !isSettled(reading, cause) && reading.results[cause] === undefined)
+    .filter(({ cause }) => reading.results[cause] === undefined)
     .flatMap(({ cause }) => (CAUSES[cause].check ? [{ ...CAUSES[cause].check, of: cause }] : []));
   const compression =
     coincides && reading.compression === undefined ? proofs.find(({ of }) => of === 'gasket') : undefined;
   const next = isProven ? undefined : (compression ?? proofs[0] ?? later[0]);
-  const stop = ills.some(({ cause }) => cause === 'strike');
+  const stop = ills.some(({ cause }) => cause === 'strike') && !isSettled(reading, 'strike');
   const holds = separateFirst || stop;
   const { title, advice, sells, notYet } = CAUSES[first.cause];
   const held = holds

@@ -3,7 +3,7 @@ import { SOUND_LINE as sound } from '../testing/sound-line.ts';
 import { openMatters, type LineStanding } from './open-matters.ts';
 import { isFinal, mayBecome, SLIP_STATES } from './slip-states.ts';
 import { changesWhatIsAsked, copiedDetails, detailsToWrite } from './details.ts';
-import { countOn, MOST_PIECES, usualQuantity } from './line-quantity.ts';
+import { countOn, kitAmiss, MOST_PIECES, usualQuantity } from './line-quantity.ts';
 import { totalsOf } from './totals.ts';
 import { mayChooseOnSlip, mayTakeOver, mayWrite, whyNotEnd, whyNotTakeOver, whyNotWrite } from './who-may.ts';
 
@@ -172,4 +172,28 @@ describe('a slip that somebody may not write on says what to do instead', () => 
     expect(whyNotEnd({ ...slip, state: 'parked' }, colleague)).toBeUndefined();
     expect(whyNotEnd(slip, colleague)?.says).toMatch(/take it over/);
   });
+});
+
+describe('what keeps a slip open besides a verdict', () => {
+  test('a thing no engine asks for needs no verdict; a part of one does', () => {
+    expect(kinds({ verdict: null, isSundry: true })).toEqual([]);
+    expect(kinds({ verdict: null })).toEqual(['not-judged']);
+    expect(kinds({ verdict: null, isSundry: true, onHand: 0 })).toEqual(['not-on-shelf']);
+  });
+  test('old parts that are not told apart hold it, whatever its verdict; a customer’s own part never', () => {
+    expect(kinds({ heldByReading: 'Old plugs: two causes.' })).toEqual(['old-parts-first']);
+    expect(kinds({ heldByReading: 'Old plugs: two causes.', verdict: 'refuse' })).toEqual([
+      'old-parts-first',
+      'refused',
+    ]);
+    expect(kinds({ heldByReading: 'Old plugs: two causes.', kind: 'customers-own' })).not.toContain('old-parts-first');
+  });
+});
+
+test('a kit holds as many as the job takes, for all its engines, or it is no set for it', () => {
+  const serving = { placesServed: 8, engines: 1, withSpare: true };
+  expect(kitAmiss(8, serving, 'KN 417T-59IR', 'KN-SET 6600')).toBeUndefined();
+  expect(kitAmiss(6, serving, 'KN 417T-59IR', 'KN-SET 6600')).toMatch(/holds 6 .* takes 8/);
+  expect(kitAmiss(8, { ...serving, engines: 2 }, 'KN 417T-59IR', 'KN-SET 6600')).toMatch(/takes 16/);
+  expect(kitAmiss(6, undefined, 'KN 417T-59IR', 'KN-SET 6600')).toBeUndefined();
 });

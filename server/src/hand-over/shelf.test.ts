@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { HandOver } from '@brackenfell/contract/hand-over';
 import type { PartCard } from '@brackenfell/contract/part';
 import type { Slip } from '@brackenfell/contract/slip';
-import { fetchTray, openTestCounter, write, type Agent, type TestCounter } from '../testing/counter.ts';
+import { fetchTray, openTestCounter, partIdOf, write, type Agent, type TestCounter } from '../testing/counter.ts';
 
 let counter: TestCounter;
 let wren: Agent;
@@ -12,14 +12,11 @@ beforeAll(async () => {
 });
 afterAll(() => counter.close());
 
-const partId = async (printed: string): Promise<string> =>
-  (await counter.db.selectFrom('part_name').select('part_id').where('printed', '=', printed).executeTakeFirstOrThrow())
-    .part_id;
 const begin = async (engineId: string | undefined, details: object = {}) =>
   (await write(wren, 'post', '/api/slips', { ...(engineId ? { engineId } : {}), ...details }).expect(201)).body as Slip;
 const put = async (slip: Slip, printed: string, more: object = {}) =>
   write(wren, 'post', `/api/slips/${slip.slipId}/lines`, {
-    partId: await partId(printed),
+    partId: await partIdOf(counter, printed),
     version: slip.version,
     ...more,
   });
@@ -45,7 +42,7 @@ describe('a thing that no engine asks for', () => {
     const { on_hand } = await counter.db
       .selectFrom('stock')
       .select('on_hand')
-      .where('part_id', '=', await partId('HARR 110'))
+      .where('part_id', '=', await partIdOf(counter, 'HARR 110'))
       .executeTakeFirstOrThrow();
     expect(on_hand).toBe(57);
   });
@@ -71,7 +68,7 @@ describe('a kit', () => {
         ['HARR 240', 3, null],
       ]),
     );
-    expect((await wren.get(`/api/parts/${await partId('MS-K 481')}`)).body as PartCard).toMatchObject({
+    expect((await wren.get(`/api/parts/${await partIdOf(counter, 'MS-K 481')}`)).body as PartCard).toMatchObject({
       kind: 'kit',
       shelf: { holds: expect.arrayContaining([{ printed: 'HARR 240', quantity: 3 }]) as unknown },
     });

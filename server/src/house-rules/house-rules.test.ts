@@ -13,6 +13,7 @@ import {
   write,
   type Agent,
   type TestCounter,
+  partIdOf,
 } from '../testing/counter.ts';
 
 let counter: TestCounter;
@@ -33,24 +34,26 @@ async function choose(rule: RuleId, school: string) {
     flagged: number;
   };
 }
-const partIdOf = async (printed: string): Promise<string> =>
-  (await counter.db.selectFrom('part_name').select('part_id').where('printed', '=', printed).executeTakeFirstOrThrow())
-    .part_id;
 
 async function verdict(engineId: string, printed: string, query = ''): Promise<string> {
   const row = rowOf(await fetchTray(wren!, engineId, `?most=400${query}`), printed);
   return `${row.verdict}: ${row.reason}`;
 }
 async function plan(engineId: string, printed: string): Promise<string> {
-  const part = await partIdOf(printed);
+  const part = await partIdOf(counter, printed);
   const { steps } = (await wren!.get(`/api/engines/${engineId}/fitting-plan?part=${part}`).expect(200))
     .body as FittingPlan;
   return steps.map(({ says }) => says).join(' ');
 }
 const begin = async (body: object): Promise<Slip> => (await write(wren!, 'post', '/api/slips', body)).body as Slip;
 const lineOf = async ({ slipId, version }: Slip, printed: string, body: object = {}) =>
-  (await write(wren!, 'post', `/api/slips/${slipId}/lines`, { version, partId: await partIdOf(printed), ...body }))
-    .body as Slip;
+  (
+    await write(wren!, 'post', `/api/slips/${slipId}/lines`, {
+      version,
+      partId: await partIdOf(counter, printed),
+      ...body,
+    })
+  ).body as Slip;
 
 interface Outcome {
   readonly engine: string;
@@ -283,7 +286,7 @@ describe('a rule settled otherwise on one slip', () => {
     const slip = await begin({ engineId: 'skerrow-tl24' });
     const colder = (await otherwise(slip, 'engineTemperature', 'cold')).body as Slip;
     const drier = (await otherwise(colder, 'grease', 'dry')).body as Slip;
-    const part = await partIdOf('KN 438G-61DR');
+    const part = await partIdOf(counter, 'KN 438G-61DR');
     const { steps } = (
       await wren!.get(`/api/engines/skerrow-tl24/fitting-plan?part=${part}&slip=${drier.slipId}`).expect(200)
     ).body as FittingPlan;
@@ -355,7 +358,7 @@ describe('a line that needs the supervisor', () => {
   test('is released by PIN at another’s counter, never by a starter’s own', async () => {
     const starter = await counter.as('starter');
     const begun = (await write(starter, 'post', '/api/slips', { engineId: 'dunmarrow-hf22' })).body as Slip;
-    const partId = await partIdOf('IVX-D12T-F09');
+    const partId = await partIdOf(counter, 'IVX-D12T-F09');
     const slip = (await write(starter, 'post', `/api/slips/${begun.slipId}/lines`, { version: begun.version, partId }))
       .body as Slip;
     const at = `/api/slips/${slip.slipId}/lines/${slip.lines[0]!.lineId}/release-by-pin`;

@@ -4,7 +4,7 @@ import type { EngineCard } from '@brackenfell/contract/engine';
 import type { Slip, SlipKept, SlipSummary } from '@brackenfell/contract/slip';
 import { answerKeptComeback, answerKeptPlugs } from '@brackenfell/core/old-parts/kept-answers';
 import { OLD_PART_STORIES } from '@brackenfell/demo/old-part-stories';
-import { openTestCounter, write, type Agent, type TestCounter } from '../testing/counter.ts';
+import { openTestCounter, partIdOf, write, type Agent, type TestCounter } from '../testing/counter.ts';
 
 let counter: TestCounter;
 let wren: Agent;
@@ -14,15 +14,12 @@ beforeAll(async () => {
 });
 afterAll(() => counter.close());
 
-const partId = async (printed: string): Promise<string> =>
-  (await counter.db.selectFrom('part_name').select('part_id').where('printed', '=', printed).executeTakeFirstOrThrow())
-    .part_id;
 const begin = async (details: object) => (await write(wren, 'post', '/api/slips', details).expect(201)).body as Slip;
 const seen = async ({ slipId }: Slip) => (await wren.get(`/api/slips/${slipId}`).expect(200)).body as Slip;
 const put = async (slip: Slip, printed: string) =>
   (
     await write(wren, 'post', `/api/slips/${slip.slipId}/lines`, {
-      partId: await partId(printed),
+      partId: await partIdOf(counter, printed),
       version: (await seen(slip)).version,
     }).expect(201)
   ).body as Slip;

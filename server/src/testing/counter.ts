@@ -115,3 +115,7 @@ export function rowOf(tray: OpenTray, printed: string): OpenRow {
 
 export const findingOf = (row: OpenRow, check: OpenRow['findings'][number]['check']) =>
   row.findings.find((finding) => finding.check === check)!;
+
+/** The part that is called by a printed number. */
+export const partIdOf = async ({ db }: TestCounter, printed: string): Promise<string> =>
+  (await db.selectFrom('part_name').select('part_id').where('printed', '=', printed).executeTakeFirstOrThrow()).part_id;

@@ -1,4 +1,4 @@
-import { CAUSES, type CauseId } from '@brackenfell/core/old-parts/causes';
+import { CAUSE_IDS, CAUSES, type CauseId } from '@brackenfell/core/old-parts/causes';
 import { PATTERN_WORDS } from '@brackenfell/core/old-parts/patterns';
 import type { CheckResult, PlugAnswer } from '@brackenfell/core/old-parts/read-plugs';
 import { listed } from '@brackenfell/core/words/counted';
@@ -85,5 +85,39 @@ export function CausesPanel({ answer, showPoints, onResult }: CausesPanelProps) 
         </section>
       )}
     </div>
+  );
+}
+
+interface ChecksMadeProps {
+  readonly results: Readonly<Partial<Record<CauseId, CheckResult>>>;
+  readonly onTakeBack: ((cause: CauseId) => void) | undefined;
+}
+
+/** What was looked at already, each with what it came to; any is taken back. */
+export function ChecksMade({ results, onTakeBack }: ChecksMadeProps) {
+  const made = CAUSE_IDS.filter((cause) => results[cause] !== undefined);
+  return made.length === 0 ? null : (
+    <section aria-label="Checks made" className="set-up-panel">
+      <h2 className="text-lead font-semibold">Checks made</h2>
+      <ul>
+        {made.map((cause) => (
+          <li key={cause} className="flex flex-wrap items-baseline gap-x-2 border-t border-hair">
+            <span className="flex-1">
+              {CAUSES[cause].title}: {RESULT_KEYS.find(([, result]) => result === results[cause])?.[2].toLowerCase()}
+            </span>
+            {onTakeBack && (
+              <button
+                type="button"
+                className="button-quiet"
+                aria-label={`Take back: ${CAUSES[cause].title}`}
+                onClick={() => onTakeBack(cause)}
+              >
+                take back
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

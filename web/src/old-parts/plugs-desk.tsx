@@ -22,7 +22,7 @@ import { useKept } from '../counter/use-keep.ts';
 import { useKeys } from '../keys/keys.ts';
 import { TypedGap } from '../set-up/typed-gap.tsx';
 import { useSettings } from '../settings/settings.ts';
-import { CausesPanel, RESULT_KEYS } from './causes-panel.tsx';
+import { CausesPanel, ChecksMade, RESULT_KEYS } from './causes-panel.tsx';
 import { EngineAsRead } from './engine-as-read.tsx';
 import { LastRead } from './last-read.tsx';
 import type { DeskProps } from './desk-props.ts';
@@ -94,14 +94,12 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
     );
   const result = (cause: CauseId, value: CheckResult) =>
     keep({ ...now, results: { ...now.results, [cause]: value } }, 'a check of the old plugs');
-  const lastChecked = Object.keys(now.results).at(-1) as CauseId | undefined;
-  const takeBack = () => {
-    if (lastChecked === undefined) return;
-    const { [lastChecked]: _, ...results } = now.results;
+  const takeBack = (cause: CauseId) => {
+    const { [cause]: _, ...results } = now.results;
     keep({ ...now, results }, 'a check taken back');
   };
   const writeDown = () => {
-    const slipId = begin(engine.engineId);
+    const own = begin(engine.engineId);
     const text = [
       `Old plugs: ${answer.says}`,
       answer.next ? `Next: ${answer.next.says}.` : '',
@@ -110,9 +108,9 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
       .filter(Boolean)
       .join(' ');
     write.mutate(
-      slipCall('addNote', { params: { slipId }, body: { text: text.slice(0, 400) } }, 'what the plugs say'),
+      slipCall('addNote', { params: { slipId: own }, body: { text: text.slice(0, 400) } }, 'what the plugs say'),
       { onSuccess: () => toast('Written on the slip.') },
-      slipId,
+      own,
     );
   };
   useKeys(
@@ -275,6 +273,7 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
           </div>
           <div className="grid content-start">
             <CausesPanel answer={answer} showPoints={showPoints} onResult={mine ? result : undefined} />
+            <ChecksMade results={now.results} onTakeBack={mine ? takeBack : undefined} />
             <p className="flex flex-wrap gap-x-3 px-3 py-1">
               <button
                 type="button"
@@ -284,11 +283,6 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
               >
                 points <Key>s</Key>
               </button>
-              {mine && lastChecked !== undefined && (
-                <button type="button" className="button-quiet" onClick={takeBack}>
-                  take the last check back
-                </button>
-              )}
             </p>
             <section aria-label="Take care" className="set-up-panel">
               <h2 className="text-lead font-semibold">Take care</h2>
