@@ -158,3 +158,39 @@ describe('a tool that is lent', () => {
     await (await counter.as('editor')).get('/api/loans').expect(403);
   });
 });
+
+describe('the card of a job that opens the engine', () => {
+  test('tells lubricant by place, fasteners and what may break, line by line; what is only within reach is on no paper', async () => {
+    const slip = await slipFor('skerrow-sh28');
+    const text = textOf(await printed(slip, 'fitting-card', 'A4')).replaceAll(/\s+/g, ' ');
+    for (const says of [
+      'Thread: None: the plating, nickel, is its own release. (the plug maker)',
+      'Nothing that conducts.',
+      '8 × Intake stud nut, M8. Back to',
+      'renewed, never used again; the four long studs at the rear.',
+      'Buy. Intake gaskets: never the old ones again. Renewed whenever it comes off, by the engine maker.',
+      'Hold: sale or return, unopened. Intake studs come out with their nuts',
+    ])
+      expect(text).toContain(says);
+    expect(text).not.toMatch(/breather|Knock sensor/);
+    const kept = {
+      kind: 'fragile',
+      isOpenedBefore: null,
+      isOverTenYears: null,
+      seenBroken: ['Crankcase breather hose under the intake.'],
+    };
+    await write(wren, 'post', `/api/slips/${slip.slipId}/kept`, { version: slip.version, kept }).expect(200);
+    const seen = textOf(await printed(slip, 'fitting-card', 'A5')).replaceAll(/\s+/g, ' ');
+    expect(seen).toContain('Crankcase breather hose under the intake. Seen worn or broken on this vehicle.');
+    expect(seen).not.toContain('Knock sensor');
+  });
+
+  test('of coils by themselves has their own order of work and no gap', async () => {
+    const slip = await slipFor('ostrel-of16t', 'coil');
+    const text = textOf(await printed(slip, 'fitting-card', 'A5')).replaceAll(/\s+/g, ' ');
+    expect(text).toContain(slip.lines[0]!.printed);
+    expect(text).toContain('The new coil held beside the old');
+    expect(text).toContain('Engine cold.');
+    expect(text).not.toMatch(/Gaps:|by hand for the whole thread/);
+  });
+});

@@ -63,6 +63,26 @@ describe('what old plugs say', () => {
     await collect(slip).then(({ status }) => expect(status).toBe(200));
   });
 
+  test('follows what is split off it: the rest of a slip that is held is not sold from another', async () => {
+    const slip = await keep(await put(await begin({ engineId: 'skerrow-sc20' }), 'KN 419G-63DR'), WET);
+    const { id } = await counter.owner
+      .insertInto('slip')
+      .values({
+        engine_id: 'skerrow-sc20',
+        build: null,
+        revision_staying: null,
+        in_hand_part_id: null,
+        holder_id: null,
+        split_from_id: slip.slipId,
+      })
+      .returning('id')
+      .executeTakeFirstOrThrow();
+    await counter.owner.updateTable('slip_line').set({ slip_id: id }).where('slip_id', '=', slip.slipId).execute();
+    const rest = await wren.get(`/api/slips/${id}`).expect(200);
+    expect(heldOf(rest.body as Slip)).toHaveLength(1);
+    await expect(collectAtDatabase(rest.body as Slip)).rejects.toMatchObject({ code: 'BF001' });
+  });
+
   test('goes with the engine: another engine on the slip is read by its own plan', async () => {
     const slip = await begin({ engineId: 'skerrow-sc20' });
     await keep(slip, WET);
