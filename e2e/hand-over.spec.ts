@@ -141,3 +141,26 @@ test('a thing of the kit goes on the slip by one key, what may break is bought o
   await expect(apart).toContainText('Within reach: Crankcase breather hose');
   await expectAccessible(page);
 });
+
+test('a kit is found by its number and put down as its parts; one that is two plugs short is not, and says why', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter);
+  await ask(page, 'pg66', /Pellworth PG66/);
+  await expectTray(page);
+  await ask(page, 'MS-K 481', /MS-K 481/);
+  const part = page.getByRole('main', { name: 'Part' });
+  await expect(part).toContainText('put down as its parts, each judged by itself');
+  await expectAccessible(page);
+  await page.keyboard.press('b');
+  await expect(slipPane(page)).toContainText('MS-D 481');
+  await expect(slipPane(page)).toContainText('HARR 240');
+  await page.keyboard.press('5');
+  const kits = page.getByRole('region', { name: 'Kits for this engine' });
+  await kits.getByRole('button', { name: 'Put the parts of KN-SET 6600 on the slip' }).click();
+  await expect(page.locator('[data-sonner-toaster]')).toContainText('holds 6 of KN 417T-59IR, the job takes 8');
+  await expect(slipPane(page)).not.toContainText('KN 417T-59IR');
+  // Cap and rotor by themselves: their own order of work.
+  await expect(page.getByRole('main', { name: 'Hand-over stage' })).toContainText('tower by tower, in their order');
+});

@@ -14,7 +14,7 @@ const FIRST_STEPS: readonly string[] = [
   'Set-up (4) gauges the plugs on the slip one after another (Space), and tells gap, blades, torque, spark and interval with who says so.',
   'Hand-over (5) tells kit and order of work and prints the fitting card (p); what nobody has verified stands so on it.',
   'Old parts (6) reads what came out, cylinder by cylinder, and work that came back (y): what to check first, and what not to sell yet.',
-  'Heard at the counter (Shift h) answers what customers say, by a check or a sum with this engine’s figures.',
+  'Heard at the counter (Shift w) answers what customers say, by a check or a sum with this engine’s figures.',
   'Collect ($) sells what is on the slip. While anything is open it lists what, each with the key that answers it.',
   'Park (=, then p) sets the slip aside; what is not sent yet stands beside its number and arrives once when the server is back.',
 ];

@@ -26,6 +26,7 @@ import { CausesPanel, ChecksMade, RESULT_KEYS } from './causes-panel.tsx';
 import { EngineAsRead } from './engine-as-read.tsx';
 import { LastRead } from './last-read.tsx';
 import type { DeskProps } from './desk-props.ts';
+import { NumbersFound } from './numbers-found.tsx';
 import { allNormal, answered, isRead, notLooked, optionsOf, unread, type PlugRead } from './sign-letters.ts';
 import { noPlugs, oldPartsEngine } from './use-old-parts.ts';
 
@@ -269,6 +270,7 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
                 ))}
               </p>
             </section>
+            <NumbersFound engine={engine} mine={mine} />
             <LastRead about="Old plugs" />
           </div>
           <div className="grid content-start">

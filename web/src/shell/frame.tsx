@@ -100,7 +100,7 @@ export function Frame({ me }: { me: Staff }) {
     { press: '=', does: 'Slips: begin, park, take up', run: () => open('slips') },
     { press: '`', does: 'What was scanned', run: () => open('scans') },
     { press: 'o', does: 'Hand over the counter', run: () => open('person') },
-    { press: 'Shift+H', printed: 'Shift h', does: 'Heard at the counter', run: () => open('heard') },
+    { press: 'Shift+W', printed: 'Shift w', does: 'Heard at the counter', run: () => open('heard') },
     {
       press: 'u',
       does: 'Units: metric, imperial, both',

@@ -191,7 +191,7 @@ export function OpenSlip({ slip, me, onSlips, onHeard }: OpenSlipProps) {
           Slips <Key>=</Key>
         </button>
         <button type="button" className="button-plain" onClick={onHeard}>
-          Heard <Key>Shift h</Key>
+          Heard <Key>Shift w</Key>
         </button>
         {mine && (
           <button type="button" className="button-plain" onClick={stepBack}>

@@ -82,7 +82,7 @@ export function SlipPane({ me, onSlips, onHeard }: SlipPaneProps) {
               </p>
             )}
             <button type="button" className="button-quiet justify-self-start" onClick={onHeard}>
-              Heard at the counter <Key>Shift h</Key>
+              Heard at the counter <Key>Shift w</Key>
             </button>
             <button type="button" className="button-plain justify-self-start" onClick={onSlips}>
               Slips <Key>=</Key>
