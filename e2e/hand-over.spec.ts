@@ -158,6 +158,7 @@ test('a kit is found by its number and put down as its parts; one that is two pl
   await expect(slipPane(page)).toContainText('HARR 240');
   await page.keyboard.press('5');
   const kits = page.getByRole('region', { name: 'Kits for this engine' });
+  await expect(kits).toContainText('KN-SET 6600');
   await kits.getByRole('button', { name: 'Put the parts of KN-SET 6600 on the slip' }).click();
   await expect(page.locator('[data-sonner-toaster]')).toContainText('holds 6 of KN 417T-59IR, the job takes 8');
   await expect(slipPane(page)).not.toContainText('KN 417T-59IR');

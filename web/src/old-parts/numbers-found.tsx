@@ -18,7 +18,7 @@ export function NumbersFound({ engine, mine }: { readonly engine: EngineCard; re
   const { build, duty } = useCounter();
   const { kept } = useKept('fitted-set', engine.engineId);
   const [isOpen, open] = useState(false);
-  const numbers = kept?.part === 'plug' ? kept.numbers.join('|') : '';
+  const numbers = kept?.part === 'plug' && kept.numbers.some(Boolean) ? kept.numbers.join('|') : '';
   const { data, error } = useQuery({
     queryKey: ['fitted set', engine.engineId, 'plug', numbers, units, duty, build],
     queryFn: () =>

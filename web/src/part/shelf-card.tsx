@@ -1,6 +1,7 @@
 import type { PartCard } from '@brackenfell/contract/part';
 import { printPrice } from '@brackenfell/core/words/money';
 import { Key } from '../controls/key.tsx';
+import { useCounter } from '../counter/use-counter.ts';
 import { useAddToSlip } from '../counter/use-add-to-slip.ts';
 import { useKeys } from '../keys/keys.ts';
 
@@ -12,7 +13,9 @@ interface ShelfCardProps {
 /** A thing no engine asks for, or a kit with what is in it: put on the slip from here. */
 export function ShelfCard({ part, shelf }: ShelfCardProps) {
   const add = useAddToSlip();
-  const put = () => add.mutate({ row: { partId: part.partId, printed: part.printed }, kind: 'sale' });
+  const { engineId } = useCounter();
+  const row = { partId: part.partId, printed: part.printed };
+  const put = () => add.mutate({ row, kind: 'sale', ...(engineId ? { engineId } : {}) });
   useKeys('Part', [{ press: 'b', does: 'Put it on the slip', run: put }]);
   return (
     <main className="desk-main col-span-2" aria-label="Part">
