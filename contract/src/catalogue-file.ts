@@ -76,6 +76,8 @@ const partEntry = {
   onHand: z.number().int().optional(),
   bin: z.string().optional(),
   priceMinor: z.number().int().positive().optional(),
+  /** Sold only in packs of so many. */
+  packOf: z.number().int().min(1).max(100).optional(),
 };
 const PlugEntry = z.object({ ...partEntry, facts: PlugFacts });
 export type PlugEntry = z.input<typeof PlugEntry>;

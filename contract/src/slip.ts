@@ -52,6 +52,8 @@ export const SlipLine = z
     printed: z.string(),
     maker: z.string(),
     quantity: z.number().int(),
+    /** Sold in packs of so many; 1 for what is sold singly. */
+    packOf: z.number().int(),
     unitPriceMinor: z.number().int().nullable(),
     positions: z.array(z.string()),
     verdict: z.enum(VERDICTS).nullable(),

@@ -59,6 +59,9 @@ const plugEngines = [
   thrushgillTn17,
 ];
 
+/** Sold two to a blister: a three-cylinder takes four. */
+const PAIRED: readonly string[] = ['TS 500 310'];
+
 /** The invented catalogue of the demo counter. */
 export const demoWorld: z.input<typeof CatalogueFile> = {
   makers,
@@ -69,7 +72,9 @@ export const demoWorld: z.input<typeof CatalogueFile> = {
     const needs = [coilNeeds, leadNeeds, distributorNeeds].flatMap((byEngine) => byEngine[engine.id] ?? []);
     return { ...engine, needs, notes: [...(notes[engine.id] ?? [])], ...(plan ? { plan } : {}) };
   }),
-  plugs: [...kestrane, ...hollinBray, ...ivorix, ...tamsel, ...linePlugs, rallyTwin, rallySurface],
+  plugs: [...kestrane, ...hollinBray, ...ivorix, ...tamsel, ...linePlugs, rallyTwin, rallySurface].map((plug) =>
+    PAIRED.includes(plug.number) ? { ...plug, packOf: 2 } : plug,
+  ),
   classLists,
   parts: [...coils, ...leadSets, ...distributorParts],
   sundries: [...sundries],

@@ -12,11 +12,15 @@ export interface Serving {
   readonly withSpare: boolean;
 }
 
-/** How many are put down where nobody says: one for each place served in each engine of the job. Slips: Quantities. */
-export function usualQuantity(kind: PartKind, serving: Serving | undefined): number {
-  if (!serving) return 1;
+/**
+ * How many are put down where nobody says: one for each place served in each engine of the job, in whole packs where it is
+ * sold in packs of `packOf`. Slips: Quantities.
+ */
+export function usualQuantity(kind: PartKind, serving: Serving | undefined, packOf = 1): number {
+  if (!serving) return packOf;
   const places = serving.placesServed * serving.engines;
-  return kind === 'plug' && serving.withSpare ? places + 1 : places;
+  const asked = kind === 'plug' && serving.withSpare ? places + 1 : places;
+  return Math.ceil(asked / packOf) * packOf;
 }
 
 /**

@@ -190,6 +190,15 @@ describe('what keeps a slip open besides a verdict', () => {
   });
 });
 
+test('what is sold in packs is put down in whole packs, over places, engines and a spare', () => {
+  const serving = { placesServed: 6, engines: 1, withSpare: false };
+  expect(usualQuantity('plug', serving, 4)).toBe(8);
+  expect(usualQuantity('plug', { ...serving, engines: 2 }, 4)).toBe(12);
+  expect(usualQuantity('plug', { ...serving, engines: 2, withSpare: true }, 4)).toBe(16);
+  expect(usualQuantity('plug', { ...serving, withSpare: true })).toBe(7);
+  expect(usualQuantity('plug', undefined, 4)).toBe(4);
+});
+
 test('a kit holds as many as the job takes, for all its engines, or it is no set for it', () => {
   const serving = { placesServed: 8, engines: 1, withSpare: true };
   expect(kitAmiss(8, serving, 'KN 417T-59IR', 'KN-SET 6600')).toBeUndefined();

@@ -20,6 +20,7 @@ export const partRowsOf = (db: Database, partIds: readonly string[]) =>
       'stock.on_hand',
       'stock.bin',
       'price.each_minor',
+      'price.pack_of',
     ])
     .where('part.id', 'in', partIds);
 export type PartRow = InferResult<ReturnType<typeof partRowsOf>>[number];

@@ -97,6 +97,16 @@ describe('a kit', () => {
   });
 });
 
+test('what is sold in packs is put down in whole packs: four for a three-cylinder, six for two of them', async () => {
+  const put1 = await put(await begin('ostrel-ow12'), 'TS 500 310');
+  expect((put1.body as Slip).lines[0]).toMatchObject({ quantity: 4, packOf: 2 });
+  const put2 = await put(await begin('ostrel-ow12', { engineCount: 2 }), 'TS 500 310');
+  expect((put2.body as Slip).lines[0]).toMatchObject({ quantity: 6, packOf: 2 });
+  // What says nothing of packs is sold singly.
+  const single = await put(await begin('skerrow-sc20'), 'KN 419G-63DR');
+  expect((single.body as Slip).lines[0]).toMatchObject({ quantity: 4, packOf: 1 });
+});
+
 describe('what the fitter is offered', () => {
   test('each thing of the kit has what the shop sells for it; what is on the slip is marked', async () => {
     const slip = await begin('skerrow-sc20');

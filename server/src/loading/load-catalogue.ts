@@ -189,7 +189,15 @@ function figureRows(subject: Subject, facts: object, source: FactSource, reading
 }
 
 /** Of what no engine asks for there is nothing to be known but its name and price. */
-const BARE = { names: [], source: undefined, extra: [], facts: {}, onHand: undefined, priceMinor: undefined } as const;
+const BARE = {
+  names: [],
+  source: undefined,
+  extra: [],
+  facts: {},
+  onHand: undefined,
+  priceMinor: undefined,
+  packOf: undefined,
+} as const;
 
 async function loadParts(trx: Writing, file: CatalogueFile): Promise<Map<string, string>> {
   const formOf = within(file);
@@ -253,7 +261,8 @@ async function loadParts(trx: Writing, file: CatalogueFile): Promise<Map<string,
     figures.push(...figureRows(subject, part.facts, source));
     for (const extra of part.extra) figures.push(...figureRows(subject, extra.facts, extra.source, extra.readings));
     if (part.onHand !== undefined) stock.push({ part_id: id, on_hand: part.onHand, bin: part.bin ?? null });
-    if (part.priceMinor !== undefined) prices.push({ part_id: id, each_minor: part.priceMinor });
+    if (part.priceMinor !== undefined)
+      prices.push({ part_id: id, each_minor: part.priceMinor, pack_of: part.packOf ?? 1 });
   });
   await insertAll(trx, 'part_name', names);
   await insertAll(trx, 'figure', figures);

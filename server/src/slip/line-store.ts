@@ -43,6 +43,7 @@ export const linesOf = (db: Database, slipId: string) =>
     .leftJoin('batch', 'batch.id', 'slip_line.batch_id')
     .leftJoin('seller', 'seller.id', 'batch.seller_id')
     .leftJoin('stock', 'stock.part_id', 'slip_line.part_id')
+    .leftJoin('price', 'price.part_id', 'slip_line.part_id')
     .select((eb) => [
       'slip_line.id',
       'slip_line.kind',
@@ -52,6 +53,7 @@ export const linesOf = (db: Database, slipId: string) =>
       'seller.name as batch_seller',
       'batch.on_hand as batch_on_hand',
       'stock.on_hand',
+      'price.pack_of',
       // Of the same part, so many are on the shelf that may not be sold.
       eb
         .selectFrom('batch as other')

@@ -30,6 +30,7 @@ function lineView(
     printed: line.printed,
     maker: line.maker,
     quantity: line.quantity,
+    packOf: line.pack_of ?? 1,
     unitPriceMinor: line.unit_price_minor,
     positions: line.positions,
     verdict: line.verdict,

@@ -75,7 +75,7 @@ export async function putLine(
     engines: slip.engine_count,
     withSpare: judged.ruling.settle(judged.positions[0]!.sheet).rules.sparePolicy === 'one-spare',
   };
-  const usual = part.kind === 'sundry' ? 1 : usualQuantity(part.kind, serving);
+  const usual = part.kind === 'sundry' ? 1 : usualQuantity(part.kind, serving, part.pack_of ?? 1);
   const amiss = ofKit !== undefined && asked !== undefined ? kitAmiss(asked, serving, part.printed, ofKit) : undefined;
   if (amiss !== undefined) return trouble('not-allowed-now', amiss);
   const standing = lines.find((line) => line.part_id === part.id && line.kind === kind);

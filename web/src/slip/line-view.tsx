@@ -98,6 +98,7 @@ export function LineView({ line, engines, picked, acts, onTold }: LineViewProps)
             : `${line.maker}${at ? `, ${at}` : ''}. `}
           {line.verdict !== null && !own && <span className="text-peat">{VERDICT_WORDS[line.verdict]}. </span>}
           {line.reason}
+          {line.packOf > 1 && line.kind === 'sale' && `. In packs of ${line.packOf}.`}
         </span>
         {line.batch && (
           <span className="block text-soft">

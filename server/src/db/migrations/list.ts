@@ -14,6 +14,7 @@ import * as garageBook from './2026-12-06-garage-book.ts';
 import * as slipStates from './2026-12-07-slip-states.ts';
 import * as papersAndLoans from './2026-12-08-papers-and-loans.ts';
 import * as heard from './2026-12-10-heard.ts';
+import * as packs from './2026-12-11-packs.ts';
 import * as sundriesAndKits from './2026-12-09-sundries-and-kits.ts';
 
 /** Every migration by its file name, in order. Listed by hand: a bundle cannot look into folders. */
@@ -34,4 +35,5 @@ export const MIGRATIONS: Record<string, Migration> = {
   '2026-12-08-papers-and-loans': papersAndLoans,
   '2026-12-09-sundries-and-kits': sundriesAndKits,
   '2026-12-10-heard': heard,
+  '2026-12-11-packs': packs,
 };

@@ -229,6 +229,8 @@ export interface StockTable {
 export interface PriceTable {
   part_id: string;
   each_minor: number;
+  /** Sold in packs of so many; 1 for what is sold singly. */
+  pack_of: Generated<number>;
 }
 export interface CatalogueVersionTable {
   only_row: Generated<boolean>;
