@@ -92,15 +92,6 @@ export function HeardDialog({ me, onClose }: { readonly me: Staff; readonly onCl
   );
 }
 
-/** A key of its own for a claim, from its words. */
-const keyOf = (says: string): string =>
-  says
-    .toLowerCase()
-    .replaceAll(/[^a-z0-9]+/g, '-')
-    .replaceAll(/^-|-$/g, '')
-    .slice(0, 60)
-    .replace(/-$/, '') || 'claim';
-
 interface Draft {
   readonly says: string;
   readonly answer: string;
@@ -117,14 +108,14 @@ function ClaimForm({ claim, onClose }: ClaimFormProps) {
   const draft = useDraftOf<Draft>(`claim ${claim?.claimId ?? 'new'}`, {
     says: claim?.says ?? '',
     answer: claim?.answer ?? '',
-    basis: 'check',
+    basis: claim?.basis === 'unknown' ? 'unknown' : 'check',
   });
   const { says, answer, basis } = draft.value;
   const queries = useQueryClient();
   const write = useMutation({
     mutationFn: (isTakenAway: boolean) =>
       call('saveClaim', {
-        params: { claimId: claim?.claimId ?? keyOf(says) },
+        params: { claimId: claim?.claimId ?? crypto.randomUUID() },
         body: { says: says.trim(), answer: answer.trim(), basis, isTakenAway },
       }),
     onSuccess: () => {

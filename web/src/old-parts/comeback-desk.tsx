@@ -54,6 +54,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
   const vehicle = useVehicle(slip.data?.garage?.vehicleId);
   const last = lastWork(vehicle.data);
   const [showPoints, setShowPoints] = useState(false);
+  const [isSwapping, setSwapping] = useState(false);
   const touched = last && touchedBy(last.parts.map(({ partKind }) => partKind));
   const now: ComebackKept = kept ?? {
     kind: 'comeback',
@@ -71,6 +72,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
   };
   const of = oldPartsEngine(engine);
   const has = hasHere(of);
+  const mayBeSwapped = has.coils || has.leads;
   const groups = groupsHere(has);
   const answer = answerKeptComeback(now, of, plan);
   // What is told or looked at anew opens it again.
@@ -100,14 +102,13 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
       ...(next && !answer.stop
         ? RESULTS.map(([press, value, does]) => ({ press, does, run: () => result(next.id, value) }))
         : []),
-      { press: 'x', does: 'Swap test', run: () => setSwapping(true) },
+      ...(mayBeSwapped ? [{ press: 'x', does: 'Swap test', run: () => setSwapping(true) }] : []),
       { press: 's', does: 'Points behind the order', run: () => setShowPoints(!showPoints) },
       { press: 'Control+Enter', printed: 'Ctrl Enter', does: 'Close it, on the slip', run: close },
     ],
     { active: mine },
   );
   const checkNow = next && comebackCheck(next.id);
-  const [isSwapping, setSwapping] = useState(false);
   const most = Math.max(...answer.ranked.map(({ perMinute }) => perMinute), 1e-9);
   return (
     <>
@@ -215,7 +216,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
                 </p>
               </section>
             )}
-            {has.coils || has.leads ? (
+            {mayBeSwapped && (
               <section aria-label="Swap test" className="set-up-panel">
                 <h2 className="text-lead font-semibold">Swap test</h2>
                 <p className="text-soft">Where a code names a cylinder: coil, plug or lead moved, in that order.</p>
@@ -223,7 +224,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
                   Swap test … <Key>x</Key>
                 </button>
               </section>
-            ) : null}
+            )}
             <section aria-label="Take care" className="set-up-panel">
               <h2 className="text-lead font-semibold">Take care</h2>
               <ul className="list-disc pl-5">
@@ -232,7 +233,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
                   Never cranked with a coil off its plug; secondary voltage can kill, most of all with a pacemaker.
                 </li>
                 <li>A hard misfire is not driven: unburnt fuel overheats the catalyst.</li>
-                {engine.cautions.some((says) => /gas/i.test(says)) && <li>Gas: its licensed fitter only.</li>}
+                {engine.cautions.some((says) => /\bgas\b/i.test(says)) && <li>Gas: its licensed fitter only.</li>}
               </ul>
             </section>
           </div>
