@@ -160,6 +160,8 @@ const KeptCompression = z.object({
   conditions: z.array(z.enum(LOG_CONDITIONS)).max(LOG_CONDITIONS.length),
   specifiedKpa: kpa.nullable(),
   hasDecompressor: z.boolean(),
+  /** The test that tells where two neighbours lose it. */
+  isLeakDownMade: z.boolean(),
   /** Cold or warm, before or after which change. */
   state: line(120),
 });
@@ -174,8 +176,8 @@ const KeptComeback = z.object({
   untouched: z.array(z.enum(TOUCHED_GROUPS)).max(TOUCHED_GROUPS.length),
   isToldDropped: z.boolean(),
   code: line(20),
-  /** Done with, found or not: it holds nothing any more. */
-  isClosed: z.boolean(),
+  /** It was no comeback after all: it holds nothing any more. */
+  isTakenBack: z.boolean(),
   results: z.partialRecord(z.enum(COMEBACK_CHECK_IDS), z.enum(COMEBACK_RESULTS)),
 });
 

@@ -37,7 +37,7 @@ const cameBack = (engineId: string, more: Partial<Extract<Kept, { kind: 'comebac
   untouched: ['intake', 'earth', 'battery', 'isolated'],
   isToldDropped: false,
   code: '',
-  isClosed: true,
+  isTakenBack: false,
   results: {},
   ...more,
 });
@@ -93,6 +93,7 @@ export const OLD_PART_STORIES: readonly OldPartStory[] = [
         conditions: ['isolated', 'throttle', 'battery', 'plugs-out'],
         specifiedKpa: null,
         hasDecompressor: false,
+        isLeakDownMade: false,
         state: 'warm, as it came in',
       },
     ],

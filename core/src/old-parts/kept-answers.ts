@@ -36,7 +36,7 @@ export interface KeptLog {
 }
 export interface KeptComeback extends Omit<Comeback, 'codeSays'> {
   readonly code: string;
-  readonly isClosed: boolean;
+  readonly isTakenBack: boolean;
 }
 
 export const answerKeptLog = (log: KeptLog, plan: EnginePlan): CompressionAnswer =>

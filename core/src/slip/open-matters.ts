@@ -1,4 +1,5 @@
 import { counted, listed } from '../words/counted.ts';
+import type { HeldBy } from '../old-parts/held.ts';
 import type { Verdict } from '../fitment/verdict.ts';
 
 /** What a line of a slip has to do with its being collected. */
@@ -11,7 +12,7 @@ export interface LineStanding {
   /** No engine asks for it: there is nothing to judge. */
   readonly isSundry: boolean;
   /** Why a reading of old parts, or a comeback, holds parts of its kind; null where none does. */
-  readonly heldByReading: string | null;
+  readonly heldByReading: { readonly says: string; readonly by: HeldBy } | null;
   /** Null where it was not judged: no engine on the slip, or the engine takes no such part. */
   readonly verdict: Verdict | null;
   readonly isReleased: boolean;
@@ -31,7 +32,9 @@ export interface LineStanding {
 
 export const OPEN_MATTERS = [
   'nothing-sold',
-  'old-parts-first',
+  'plugs-first',
+  'compression-first',
+  'comeback-first',
   'not-judged',
   'refused',
   'question',
@@ -79,7 +82,7 @@ function matterOf(line: LineStanding, wanted: number, wantedOfBatch: number): Op
     );
   if (line.batch === null && line.heldOnShelf > 0)
     found.push(matter('batch-not-named', 'A batch of it is held in quarantine: say which batch these are from.'));
-  if (line.heldByReading !== null) found.push(matter('old-parts-first', line.heldByReading));
+  if (line.heldByReading !== null) found.push(matter(`${line.heldByReading.by}-first`, line.heldByReading.says));
   switch (line.verdict) {
     case null:
       if (!line.isSundry) found.push(matter('not-judged', 'Which engine is it for? The part was not judged.'));

@@ -175,18 +175,16 @@ describe('a slip that somebody may not write on says what to do instead', () => 
 });
 
 describe('what keeps a slip open besides a verdict', () => {
+  const HELD = { says: 'Old plugs: two causes.', by: 'plugs' } as const;
   test('a thing no engine asks for needs no verdict; a part of one does', () => {
     expect(kinds({ verdict: null, isSundry: true })).toEqual([]);
     expect(kinds({ verdict: null })).toEqual(['not-judged']);
     expect(kinds({ verdict: null, isSundry: true, onHand: 0 })).toEqual(['not-on-shelf']);
   });
   test('old parts that are not told apart hold it, whatever its verdict; a customer’s own part never', () => {
-    expect(kinds({ heldByReading: 'Old plugs: two causes.' })).toEqual(['old-parts-first']);
-    expect(kinds({ heldByReading: 'Old plugs: two causes.', verdict: 'refuse' })).toEqual([
-      'old-parts-first',
-      'refused',
-    ]);
-    expect(kinds({ heldByReading: 'Old plugs: two causes.', kind: 'customers-own' })).not.toContain('old-parts-first');
+    expect(kinds({ heldByReading: HELD })).toEqual(['plugs-first']);
+    expect(kinds({ heldByReading: HELD, verdict: 'refuse' })).toEqual(['plugs-first', 'refused']);
+    expect(kinds({ heldByReading: HELD, kind: 'customers-own' })).not.toContain('plugs-first');
   });
 });
 

@@ -1,3 +1,4 @@
+import type { HeldBy } from '@brackenfell/core/old-parts/held';
 import { LIVE_STATES } from '@brackenfell/core/slip/slip-states';
 import { HELD_STATES } from '@brackenfell/core/authenticity/batch-states';
 import { sql, type InferResult, type Insertable, type Updateable } from 'kysely';
@@ -75,7 +76,10 @@ export const linesOf = (db: Database, slipId: string) =>
         .where(sql<boolean>`ready.held_until >= current_date`)
         .as('kept_for_others'),
       // Why a reading of old parts holds parts of its kind.
-      sql<string | null>`(select s.held_says from slip s
+      sql<{
+        says: string;
+        by: HeldBy;
+      } | null>`(select json_build_object('says', s.held_says, 'by', s.held_by) from slip s
         where s.id in (${eb.ref('slip_line.slip_id')},
                        (select own.split_from_id from slip own where own.id = ${eb.ref('slip_line.slip_id')}))
           and ${eb.ref('part.kind')} = any(s.held_kinds) limit 1)`.as('held_by_reading'),

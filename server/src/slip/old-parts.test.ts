@@ -43,7 +43,8 @@ const WET: SlipKept = {
   context: [],
   results: {},
 };
-const heldOf = ({ open }: Slip) => open.filter(({ kind }) => kind === 'old-parts-first').map(({ says }) => says);
+const heldOf = ({ open }: Slip) =>
+  open.filter(({ kind }) => /^(?:plugs|compression|comeback)-first$/.test(kind)).map(({ says }) => says);
 
 describe('what old plugs say', () => {
   test('holds the parts that either of two causes would sell, at the route and in the database, until they are told apart', async () => {
@@ -120,7 +121,7 @@ describe('work that came back', () => {
     untouched: [],
     isToldDropped: false,
     code: '',
-    isClosed: false,
+    isTakenBack: false,
     results: {},
   };
   test('sells no coil before what was touched is undone, whoever sends it', async () => {
@@ -129,6 +130,35 @@ describe('work that came back', () => {
     await expect(collectAtDatabase(slip)).rejects.toMatchObject({ code: 'BF001' });
     expect(heldOf(await keep(slip, { ...BACK, results: { connector: 'wrong' } }))).toEqual([]);
     await collect(slip).then(({ status }) => expect(status).toBe(200));
+  });
+
+  test('is freed by nobody’s note: only by what was found, or by saying that it was none', async () => {
+    const slip = await put(await begin({ engineId: 'skerrow-sc20' }), 'KN 419G-63DR');
+    await keep(slip, BACK);
+    await write(wren, 'post', `/api/slips/${slip.slipId}/notes`, {
+      version: (await seen(slip)).version,
+      text: 'Came back, not found.',
+    }).expect(200);
+    expect(heldOf(await seen(slip))).toHaveLength(1);
+    expect(heldOf(await keep(slip, { ...BACK, isTakenBack: true }))).toEqual([]);
+  });
+
+  test('two neighbours that are down hold the ignition until the leak-down test was made', async () => {
+    const slip = await put(await begin({ engineId: 'skerrow-sc20' }), 'KN 419G-63DR');
+    const log = (isLeakDownMade: boolean): SlipKept => ({
+      kind: 'compression',
+      engineId: 'skerrow-sc20',
+      reads: [1200, 1000, 1010, 1190].map((dryKpa, i) => ({ cylinder: i + 1, dryKpa, wetKpa: null })),
+      conditions: [],
+      specifiedKpa: null,
+      hasDecompressor: false,
+      isLeakDownMade,
+      state: '',
+    });
+    const held = await keep(slip, log(false));
+    expect(held.open.map(({ kind }) => kind)).toEqual(['compression-first']);
+    await expect(collectAtDatabase(slip)).rejects.toMatchObject({ code: 'BF001' });
+    expect((await keep(slip, log(true))).open).toEqual([]);
   });
 
   test('is told in the vehicle’s history with what was found, as the old plugs and the compression are', async () => {
@@ -144,6 +174,7 @@ describe('work that came back', () => {
       conditions: [],
       specifiedKpa: null,
       hasDecompressor: false,
+      isLeakDownMade: false,
       state: 'warm',
     });
     const vehicle = (await wren.get(`/api/garage/vehicles/${vehicleId}`).expect(200)).body as GarageVehicle;

@@ -1,5 +1,10 @@
-import { heldByComeback, heldByReading } from '@brackenfell/core/old-parts/held';
-import { answerKeptComeback, answerKeptPlugs, type OldPartsEngine } from '@brackenfell/core/old-parts/kept-answers';
+import { heldByComeback, heldByCompression, heldByReading } from '@brackenfell/core/old-parts/held';
+import {
+  answerKeptComeback,
+  answerKeptLog,
+  answerKeptPlugs,
+  type OldPartsEngine,
+} from '@brackenfell/core/old-parts/kept-answers';
 import type { SlipKept } from '@brackenfell/contract/slip';
 import type { Context } from '../context/context.ts';
 import type { Writing } from '../db/database.ts';
@@ -18,18 +23,22 @@ export async function settleHold(
   const kept = (await keptOf(trx, slip.id).execute()).map((row) => row.kept);
   const latest = <K extends SlipKept['kind']>(kind: K) =>
     kept.find((one): one is KeptOf<K> => one.kind === kind && 'engineId' in one && one.engineId === slip.engine_id);
-  const [plugs, comeback] = [latest('old-plugs'), latest('comeback')];
+  const [plugs, log, comeback] = [latest('old-plugs'), latest('compression'), latest('comeback')];
   const engine =
-    (plugs || comeback) && slip.engine_id !== null ? await readOldPartsEngine(context, trx, slip.engine_id) : undefined;
+    (plugs || log || comeback) && slip.engine_id !== null
+      ? await readOldPartsEngine(context, trx, slip.engine_id)
+      : undefined;
   const holds = engine
     ? [
-        plugs && heldByReading(answerKeptPlugs(plugs, latest('compression'), engine.of, engine.plan)),
-        comeback && heldByComeback(answerKeptComeback(comeback, engine.of, engine.plan), comeback.isClosed),
+        plugs && heldByReading(answerKeptPlugs(plugs, log, engine.of, engine.plan)),
+        log && heldByCompression(answerKeptLog(log, engine.plan), log.isLeakDownMade),
+        comeback && heldByComeback(answerKeptComeback(comeback, engine.of, engine.plan), comeback.isTakenBack),
       ].filter((held) => held !== undefined)
     : [];
   await storeHold(trx, slip.id, {
     held_kinds: [...new Set(holds.flatMap(({ kinds }) => kinds))],
     held_says: holds[0]?.says ?? '',
+    held_by: holds[0]?.by ?? null,
   });
 }
 

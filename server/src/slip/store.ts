@@ -1,3 +1,4 @@
+import type { HeldBy } from '@brackenfell/core/old-parts/held';
 import { recordedAfter } from '../history/store.ts';
 import { sql, type InferResult, type Insertable, type Updateable } from 'kysely';
 import type { Database, Writing } from '../db/database.ts';
@@ -187,7 +188,7 @@ export const keptOf = (db: Database, slipId: string) =>
 export async function storeHold(
   trx: Writing,
   slipId: string,
-  hold: { readonly held_kinds: string[]; readonly held_says: string },
+  hold: { readonly held_kinds: string[]; readonly held_says: string; readonly held_by: HeldBy | null },
 ): Promise<void> {
   await trx.updateTable('slip').set(hold).where('id', '=', slipId).execute();
 }

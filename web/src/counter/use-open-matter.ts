@@ -6,7 +6,9 @@ import { slipSheet } from './slip-sheet.ts';
 /** What is done about each open matter, in a few words: what its button says. */
 export const MATTER_ACTS: Readonly<Record<OpenMatter['kind'], string>> = {
   'nothing-sold': 'To the parts',
-  'old-parts-first': 'To the old parts',
+  'plugs-first': 'To the old plugs',
+  'compression-first': 'To the compression',
+  'comeback-first': 'To the comeback',
   'not-judged': 'Choose the engine',
   refused: 'Look at it in the tray',
   question: 'Answer it',
@@ -37,8 +39,10 @@ export function useOpenMatter(slip: Slip) {
       case 'not-judged':
         go('/counter/engine');
         break;
-      case 'old-parts-first':
-        go(`/counter/old-parts/${says.startsWith('Came back') ? 'comeback' : 'plugs'}`);
+      case 'plugs-first':
+      case 'compression-first':
+      case 'comeback-first':
+        go(`/counter/old-parts/${kind.replace('-first', '')}`);
         break;
       case 'waits-for-supervisor':
         ask('release');

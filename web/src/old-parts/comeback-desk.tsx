@@ -14,6 +14,7 @@ import { printDate } from '@brackenfell/core/words/moments';
 import { Key } from '../controls/key.tsx';
 import { room } from '../controls/room.ts';
 import { Mark } from '../controls/mark.tsx';
+import { SureButton } from '../controls/sure-button.tsx';
 import { slipCall } from '../counter/slip-call.ts';
 import { useSlipWrite } from '../counter/slip-outbox.ts';
 import { useBeginSlip } from '../counter/use-begin-slip.ts';
@@ -67,7 +68,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
     untouched: touched ? TOUCHED_GROUPS.filter((group) => !touched.includes(group)) : [],
     isToldDropped: false,
     code: '',
-    isClosed: false,
+    isTakenBack: false,
     results: {},
   };
   const of = oldPartsEngine(engine);
@@ -76,7 +77,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
   const groups = groupsHere(has);
   const answer = answerKeptComeback(now, of, plan);
   // What is told or looked at anew opens it again.
-  const change = (more: Partial<ComebackKept>, says: string) => keep({ ...now, isClosed: false, ...more }, says);
+  const change = (more: Partial<ComebackKept>, says: string) => keep({ ...now, isTakenBack: false, ...more }, says);
   const result = (id: ComebackCheckId, value: ComebackResult) =>
     change({ results: { ...now.results, [id]: value } }, comebackCheck(id).title);
   const takeBack = (id: ComebackCheckId) => {
@@ -84,8 +85,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
     change({ results }, `${comebackCheck(id).title} taken back`);
   };
   const { next, found, likeliest } = answer;
-  const close = () => {
-    change({ isClosed: true }, 'the comeback is closed');
+  const writeDown = () => {
     const slipId = begin(engine.engineId);
     const text = found
       ? `Came back, ${MISFIRE_WORDS[now.misfire]}: ${comebackCheck(found).title.toLowerCase()} was wrong. ${comebackCheck(found).mend}`
@@ -104,7 +104,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
         : []),
       ...(mayBeSwapped ? [{ press: 'x', does: 'Swap test', run: () => setSwapping(true) }] : []),
       { press: 's', does: 'Points behind the order', run: () => setShowPoints(!showPoints) },
-      { press: 'Control+Enter', printed: 'Ctrl Enter', does: 'Close it, on the slip', run: close },
+      { press: 'Control+Enter', printed: 'Ctrl Enter', does: 'Write it on the slip', run: writeDown },
     ],
     { active: mine },
   );
@@ -136,8 +136,8 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
                   ? `${checkNow.does} ${checkNow.minutes} min.`
                   : 'Read the plugs and log the compression.'}
           </span>
-          <button type="button" className="button-act shrink-0" disabled={!mine} onClick={close}>
-            Close it on the slip <Key>Ctrl Enter</Key>
+          <button type="button" className="button-act shrink-0" disabled={!mine} onClick={writeDown}>
+            Write it on the slip <Key>Ctrl Enter</Key>
           </button>
         </header>
         <div className="set-up-panels" tabIndex={0} role="region" aria-label="Checks, results and what not to sell">
@@ -212,8 +212,17 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
                 <p>
                   {found
                     ? 'It was only to be put right: no part, no charge.'
-                    : 'Coils, plugs, leads: what was touched is undone before anything is sold.'}
+                    : now.isTakenBack
+                      ? 'It was no comeback: nothing is held for it.'
+                      : 'Coils, plugs, leads: what was touched is undone before anything is sold.'}
                 </p>
+                {mine && kept && !found && !now.isTakenBack && (
+                  <SureButton
+                    asks="It is no comeback"
+                    sure="It is none: hold nothing for it"
+                    onSure={() => keep({ ...now, isTakenBack: true }, 'no comeback after all')}
+                  />
+                )}
               </section>
             )}
             {mayBeSwapped && (

@@ -192,7 +192,21 @@ export function CompressionDesk({ engine, plan, mine }: DeskProps) {
                 <li key={says}>{says}</li>
               ))}
             </ul>
-            {answer.leakDownFirst && <p className="text-madder">Nothing is sold before the leak-down test.</p>}
+            {answer.leakDownFirst && (
+              <>
+                <p className="text-madder">Nothing is sold before the leak-down test.</p>
+                <label className="flex min-h-6 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-4"
+                    disabled={!mine}
+                    checked={now.isLeakDownMade}
+                    onChange={() => change({ isLeakDownMade: !now.isLeakDownMade }, 'the leak-down test')}
+                  />
+                  The leak-down test was made
+                </label>
+              </>
+            )}
           </section>
           <LastRead about="Compression" />
         </div>

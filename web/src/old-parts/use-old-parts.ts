@@ -20,6 +20,7 @@ export const noLog = (engineId: string): CompressionLog => ({
   conditions: [],
   specifiedKpa: null,
   hasDecompressor: false,
+  isLeakDownMade: false,
   state: '',
 });
 

@@ -22,7 +22,8 @@ const STATEMENTS = [
   // Kinds of part that a reading of old parts, or a comeback, holds back until it is told apart.
   `alter table slip add column held_kinds text[] not null default '{}'`,
   `alter table slip add column held_says text not null default ''`,
-  `grant update (held_kinds, held_says) on slip to brackenfell_app`,
+  `alter table slip add column held_by text check (held_by in ('plugs', 'compression', 'comeback'))`,
+  `grant update (held_kinds, held_says, held_by) on slip to brackenfell_app`,
   // A sundry is judged for no engine: nothing of it keeps a sale but its batch and the shelf.
   `create or replace function sale_of_held(slip bigint) returns text language plpgsql security definer
      set search_path = public, pg_temp as $$

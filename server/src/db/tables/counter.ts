@@ -1,3 +1,4 @@
+import type { HeldBy } from '@brackenfell/core/old-parts/held';
 import type { ColumnType, Generated, GeneratedAlways } from 'kysely';
 import type { Finding } from '@brackenfell/contract/tray';
 import type { SlipKept } from '@brackenfell/contract/slip';
@@ -67,6 +68,7 @@ export interface SlipTable {
   /** Kinds of part that a reading of old parts holds back, and why; settled with each that is kept. */
   held_kinds: Generated<string[]>;
   held_says: Generated<string>;
+  held_by: Generated<HeldBy | null>;
   /** The slip that this one was split from. */
   split_from_id: Generated<string | null>;
   /** Its vehicle in the garage book. */
