@@ -18,3 +18,17 @@ export function lastKept<K extends SlipKept['kind']>(
   );
   return onItsWay.findLast(isOf) ?? stored.find(isOf);
 }
+
+/** The latest of every kind, what is on its way included. */
+export const keptNow = (
+  stored: readonly SlipKept[],
+  unsent: readonly Pick<Intent, 'name' | 'request'>[],
+): SlipKept[] => {
+  const byKind = new Map(stored.map((one) => [one.kind, one]));
+  for (const { name, request } of unsent)
+    if (name === 'keepOnSlip') {
+      const one = request.body?.kept as SlipKept;
+      byKind.set(one.kind, one);
+    }
+  return [...byKind.values()];
+};

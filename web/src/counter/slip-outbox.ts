@@ -9,6 +9,7 @@ import { call, ProblemError } from '../wire/call.ts';
 import { NEW_SLIP, Outbox, type Intent, type Outcome } from '../wire/outbox.ts';
 import { onServerReturn } from '../wire/server-presence.ts';
 import type { SlipCall } from './slip-call.ts';
+import { keptNow } from './last-kept.ts';
 import { inverseOf, type Undo } from './undo.ts';
 import { pushUndo } from './undo-stack.ts';
 
@@ -166,7 +167,10 @@ export function useSlipWrite() {
   const mutate = useCallback(
     (one: SlipCall, hearing: Hearing = {}, slipId: string | null = one.request.params?.slipId ?? null) => {
       if (!me) return;
-      const before = slipId === null ? undefined : queries.getQueryData<Slip>(['slips', slipId]);
+      const seen = slipId === null ? undefined : queries.getQueryData<Slip>(['slips', slipId]);
+      // What is kept and on its way is what a step back goes back to.
+      const own = outbox.waiting.filter((intent) => asBegun(intent.slipId) === asBegun(slipId));
+      const before = seen && { ...seen, kept: keptNow(seen.kept, own) };
       outbox.add(
         { staffId: me.id, name: one.name, request: one.request, slipId, says: one.says },
         {

@@ -117,3 +117,22 @@ describe('a rule settled on the slip', () => {
     expect(undo.request.body).toEqual({ school: 'smear', reason: 'wet boat' });
   });
 });
+
+describe('stepping back from what is kept', () => {
+  const plugs = (gapMm: number) => ({
+    kind: 'old-plugs',
+    engineId: 'skerrow-sc20',
+    cylinders: [{ cylinder: 1, looked: [], signs: [], gapMm }],
+    context: [],
+    results: {},
+  });
+  test('goes back to what was kept before, or to nothing read', () => {
+    const call = write('keepOnSlip', { kept: plugs(1.1) });
+    expect(back(call, slip({ kept: [plugs(0.9)] }), slip({ kept: [plugs(1.1)] }))?.[2]).toEqual({ kept: plugs(0.9) });
+    expect(back(call, slip({ kept: [] }), slip({}))?.[2]).toEqual({ kept: { ...plugs(1.1), cylinders: [] } });
+  });
+  test('a swap test is stepped back from in its own sheet', () => {
+    const kept = { kind: 'swap-test', code: '3', results: [] };
+    expect(back(write('keepOnSlip', { kept }), slip({ kept: [] }), slip({}))).toBeUndefined();
+  });
+});

@@ -1,4 +1,4 @@
-import type { Slip } from '@brackenfell/contract/slip';
+import type { Slip, SlipKept } from '@brackenfell/contract/slip';
 import type { SlipCall } from './slip-call.ts';
 
 /** What takes a write back, and what it is called. */
@@ -92,6 +92,27 @@ export function inverseOf({ name, request }: SlipCall, before: Slip | undefined,
       const back = { school: was?.school ?? null, reason: was?.reason ?? 'taken back' };
       return { says: 'the rule is as before', name, request: { params: { slipId, rule }, body: back } };
     }
+    case 'keepOnSlip': {
+      const kept = body.kept as SlipKept;
+      const was = before?.kept.find(({ kind }) => kind === kept.kind) ?? emptied(kept);
+      return was && { says: 'what was kept is as before', name, request: { params: { slipId }, body: { kept: was } } };
+    }
+    default:
+      return undefined;
+  }
+}
+
+/** As it is before anything is read; undefined for what begins with an answer. */
+function emptied(kept: SlipKept): SlipKept | undefined {
+  switch (kept.kind) {
+    case 'old-plugs':
+      return { ...kept, cylinders: [], context: [], results: {} };
+    case 'compression':
+      return { ...kept, reads: [], conditions: [], specifiedKpa: null, isLeakDownMade: false, state: '' };
+    case 'fragile':
+      return { ...kept, isOpenedBefore: null, isOverTenYears: null, seenBroken: [] };
+    case 'comeback':
+      return { ...kept, results: {}, isTakenBack: true };
     default:
       return undefined;
   }
