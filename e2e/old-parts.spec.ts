@@ -26,6 +26,13 @@ test('a coolant leak between two neighbours of a six is read in under forty keys
   await expect(plugs(page).getByRole('button', { name: /^Cylinder 3: white powder/ })).toBeVisible();
   await expect(plugs(page).getByRole('button', { name: /^Cylinder 6: tan/ })).toBeVisible();
   await counter.start();
+  // A key too many is stepped back from.
+  await expect(slipPane(page)).not.toContainText('not sent');
+  await page.keyboard.press('b');
+  await expect(plugs(page).getByRole('button', { name: /^Cylinder 6: .*black soot/ })).toBeVisible();
+  await expect(slipPane(page)).not.toContainText('not sent');
+  await page.keyboard.press('z');
+  await expect(plugs(page).getByRole('button', { name: /^Cylinder 6: tan or grey, dry$/ })).toBeVisible();
   await stage(page).getByRole('button', { name: 'loses coolant' }).click();
   await expect(stage(page).getByRole('heading', { level: 1 })).toContainText('Likely: coolant past the head gasket');
   await expect(stage(page)).toContainText('2, 3; two neighbours');
