@@ -89,7 +89,7 @@ export const TrayRow = z
     held: z.number().int(),
     /** On the shelf and free to sell, of batches that were looked at and are not proven. */
     unproven: z.number().int(),
-    /** Places it serves in one engine. */
+    /** Pieces one engine takes, in whole packs. */
     takes: z.number().int(),
     bin: z.string().nullable(),
     priceMinor: z.number().int().nullable(),

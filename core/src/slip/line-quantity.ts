@@ -20,7 +20,18 @@ export function usualQuantity(kind: PartKind, serving: Serving | undefined, pack
   if (!serving) return packOf;
   const places = serving.placesServed * serving.engines;
   const asked = kind === 'plug' && serving.withSpare ? places + 1 : places;
-  return Math.ceil(asked / packOf) * packOf;
+  return inPacks(asked, packOf);
+}
+
+/** Pieces in whole packs of so many. */
+export const inPacks = (pieces: number, packOf: number): number => Math.ceil(pieces / packOf) * packOf;
+
+/** Why so many cannot be sold of what comes in packs, with what can. Slips: Quantities. */
+export function packAmiss(pieces: number, packOf: number): string | undefined {
+  if (pieces % packOf === 0) return undefined;
+  const more = inPacks(pieces, packOf);
+  const fewer = more - packOf;
+  return `Sold in packs of ${packOf}: ${fewer > 0 ? `${fewer} or ` : ''}${more}.`;
 }
 
 /**

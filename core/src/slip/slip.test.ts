@@ -3,7 +3,7 @@ import { SOUND_LINE as sound } from '../testing/sound-line.ts';
 import { openMatters, type LineStanding } from './open-matters.ts';
 import { isFinal, mayBecome, SLIP_STATES } from './slip-states.ts';
 import { changesWhatIsAsked, copiedDetails, detailsToWrite } from './details.ts';
-import { countOn, kitAmiss, MOST_PIECES, usualQuantity } from './line-quantity.ts';
+import { countOn, kitAmiss, MOST_PIECES, packAmiss, usualQuantity } from './line-quantity.ts';
 import { totalsOf } from './totals.ts';
 import { mayChooseOnSlip, mayTakeOver, mayWrite, whyNotEnd, whyNotTakeOver, whyNotWrite } from './who-may.ts';
 
@@ -195,6 +195,12 @@ test('what is sold in packs is put down in whole packs, over places, engines and
   expect(usualQuantity('plug', { ...serving, engines: 2, withSpare: true }, 4)).toBe(16);
   expect(usualQuantity('plug', { ...serving, withSpare: true })).toBe(7);
   expect(usualQuantity('plug', undefined, 4)).toBe(4);
+  expect([packAmiss(8, 4), packAmiss(6, 4), packAmiss(3, 4), packAmiss(3, 1)]).toEqual([
+    undefined,
+    'Sold in packs of 4: 4 or 8.',
+    'Sold in packs of 4: 4.',
+    undefined,
+  ]);
 });
 
 test('a kit holds as many as the job takes, for all its engines, or it is no set for it', () => {

@@ -1,3 +1,4 @@
+import { inPacks } from '@brackenfell/core/slip/line-quantity';
 import { agreedInterval } from '@brackenfell/core/duty/agreed-interval';
 import { withFactoryBoost } from '@brackenfell/core/duty/duty';
 import { rulingValue } from '@brackenfell/core/facts/facts';
@@ -53,7 +54,7 @@ export function optionsOf(judged: JudgedEngine, onSlip: ReadonlySet<string>): Ha
           partId: part.id,
           printed: part.printed,
           maker: part.maker,
-          setMinor: part.each_minor * servedAt.length,
+          setMinor: part.each_minor * inPacks(servedAt.length, part.pack_of),
           lastsKm: lasts,
           onHand: part.on_hand ?? 0,
           isOnSlip: onSlip.has(part.id),

@@ -102,6 +102,18 @@ test('what is sold in packs is put down in whole packs: four for a three-cylinde
   expect((put1.body as Slip).lines[0]).toMatchObject({ quantity: 4, packOf: 2 });
   const put2 = await put(await begin('ostrel-ow12', { engineCount: 2 }), 'TS 500 310');
   expect((put2.body as Slip).lines[0]).toMatchObject({ quantity: 6, packOf: 2 });
+  // No half pack: neither put down, nor counted to; and the tray tells the price of what is put down.
+  await put(await begin('ostrel-ow12'), 'TS 500 310', { quantity: 3 }).then(({ status }) => expect(status).toBe(400));
+  const line = (put1.body as Slip).lines[0]!;
+  const count = (quantity: number) =>
+    write(wren, 'patch', `/api/slips/${(put1.body as Slip).slipId}/lines/${line.lineId}`, {
+      version: (put1.body as Slip).version,
+      quantity,
+    });
+  await count(5).expect(400);
+  await count(6).expect(200);
+  const { rows } = await fetchTray(wren, 'ostrel-ow12', '?most=400');
+  expect(rows.find(({ printed }) => printed === 'TS 500 310')!.takes).toBe(4);
   // What says nothing of packs is sold singly.
   const single = await put(await begin('skerrow-sc20'), 'KN 419G-63DR');
   expect((single.body as Slip).lines[0]).toMatchObject({ quantity: 4, packOf: 1 });

@@ -1,4 +1,4 @@
-import { countOn, kitAmiss, usualQuantity } from '@brackenfell/core/slip/line-quantity';
+import { countOn, kitAmiss, packAmiss, usualQuantity } from '@brackenfell/core/slip/line-quantity';
 import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import type { Staff } from '@brackenfell/contract/session';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
@@ -76,6 +76,9 @@ export async function putLine(
     withSpare: judged.ruling.settle(judged.positions[0]!.sheet).rules.sparePolicy === 'one-spare',
   };
   const usual = part.kind === 'sundry' ? 1 : usualQuantity(part.kind, serving, part.pack_of ?? 1);
+  const broken =
+    kind === 'sale' && asked !== undefined && ofKit === undefined ? packAmiss(asked, part.pack_of ?? 1) : undefined;
+  if (broken !== undefined) return trouble('invalid-request', broken, { quantity: 'whole packs' });
   const amiss = ofKit !== undefined && asked !== undefined ? kitAmiss(asked, serving, part.printed, ofKit) : undefined;
   if (amiss !== undefined) return trouble('not-allowed-now', amiss);
   const standing = lines.find((line) => line.part_id === part.id && line.kind === kind);

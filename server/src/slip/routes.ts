@@ -21,6 +21,7 @@ import {
   restoreLine,
 } from '@brackenfell/contract/slip';
 import { endSlip, parkSlip } from '@brackenfell/contract/slip-moves';
+import { packAmiss } from '@brackenfell/core/slip/line-quantity';
 import { checkTitle } from '@brackenfell/core/kinds/checks-by-kind';
 import type { Context } from '../context/context.ts';
 import { today } from '../context/today.ts';
@@ -175,6 +176,10 @@ export function slipRoutes(app: Express, context: Context): void {
       return trouble('invalid-request', 'Choose a batch of this part.', { batchId: 'no such batch of this part' });
     if (isHeld(batch?.state))
       return trouble('not-allowed-now', 'That batch is in quarantine: none of it is handed over.');
+    const [part] = body.quantity === undefined ? [] : await readPartRows(trx, [line.part_id]);
+    const broken =
+      line.kind === 'sale' && body.quantity !== undefined ? packAmiss(body.quantity, part?.pack_of ?? 1) : undefined;
+    if (broken !== undefined) return trouble('invalid-request', broken, { quantity: 'whole packs' });
     const after = {
       ...(body.quantity === undefined ? {} : { quantity: body.quantity }),
       ...(body.batchId === undefined ? {} : { batch_id: body.batchId }),

@@ -71,6 +71,7 @@ interface StockRow {
   readonly unproven: number;
   readonly bin: string | null;
   readonly each_minor: number | null;
+  readonly pack_of: number;
 }
 
 /** For whoever judges a part without offering it. */
@@ -82,13 +83,15 @@ export const notLookedFor = (id: string): StockRow => ({
   unproven: 0,
   bin: null,
   each_minor: null,
+  pack_of: 1,
 });
 
 /** What is free to sell of each part, what lies held in quarantine beside it, bin and price; one row each. */
 export async function readStock(db: Database, partIds: readonly string[]) {
   const { rows } = await sql<StockRow>`
     select i.id, greatest(0, s.on_hand - coalesce(b.held, 0))::int as on_hand, coalesce(b.held, 0)::int as held,
-           coalesce(b.unproven, 0)::int as unproven, s.bin, p.each_minor
+           coalesce(b.unproven, 0)::int as unproven, s.bin, p.each_minor,
+           coalesce(p.pack_of, 1) as pack_of
       from unnest(${partIds}::bigint[]) as i (id)
       left join stock s on s.part_id = i.id left join price p on p.part_id = i.id
       left join (select part_id, sum(on_hand) filter (where state <> 'open') as held,

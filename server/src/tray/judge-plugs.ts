@@ -47,6 +47,7 @@ export interface TrayPart extends PartTitle {
   readonly unproven: number;
   readonly bin: string | null;
   readonly each_minor: number | null;
+  readonly pack_of: number;
 }
 
 export interface JudgedCandidate {

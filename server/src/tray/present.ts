@@ -1,3 +1,4 @@
+import { inPacks } from '@brackenfell/core/slip/line-quantity';
 import { saySpoke } from '@brackenfell/core/house-rules/settle-rules';
 import { PRICED_OVER } from '@brackenfell/core/service-plan/running-hours';
 import { contradictedSteps } from '@brackenfell/core/catalogue-audit/reference-contradiction';
@@ -133,7 +134,7 @@ function rowView(
     onHand: part.on_hand ?? 0,
     held: part.held,
     unproven: part.unproven,
-    takes: candidate.servedAt.length,
+    takes: inPacks(candidate.servedAt.length, part.pack_of),
     bin: part.bin,
     priceMinor: part.each_minor,
     costOverServiceMinor: candidate.costOverServiceMinor,

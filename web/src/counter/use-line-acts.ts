@@ -29,10 +29,12 @@ export function useLineActs(slip: Slip, mine: boolean) {
     write.mutate({ ...undo }, { isUndo: true, onSuccess: () => toast(`Stepped back: ${undo.says}.`) });
   };
   const changeQuantity = (by: number, of: SlipLine | undefined) => {
-    if (!of || !mine || of.quantity + by < 1) return;
+    // What comes in packs is counted in packs.
+    const step = of ? by * of.packOf : by;
+    if (!of || !mine || of.quantity + step < 1) return;
     // What is on its way counts, so that two presses are two.
     const meant = unsent.findLast((one) => one.name === 'changeLine' && one.request.params?.lineId === of.lineId);
-    const quantity = Number(meant?.request.body?.quantity ?? of.quantity) + by;
+    const quantity = Number(meant?.request.body?.quantity ?? of.quantity) + step;
     write.mutate(
       slipCall(
         'changeLine',

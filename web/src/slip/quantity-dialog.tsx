@@ -1,3 +1,4 @@
+import { packAmiss } from '@brackenfell/core/slip/line-quantity';
 import { wordFor } from '@brackenfell/core/words/counted';
 import { useState } from 'react';
 import type { Slip, SlipLine } from '@brackenfell/contract/slip';
@@ -13,7 +14,9 @@ interface QuantityDialogProps {
 /** How many of a line: what is on it already, what the engine takes, and what is meant. */
 export function QuantityDialog({ slip, line, store, onClose }: QuantityDialogProps) {
   const [text, setText] = useState(String(line.quantity));
-  const quantity = /^[1-9]\d{0,2}$/.test(text.trim()) ? Number(text) : undefined;
+  const typed = /^[1-9]\d{0,2}$/.test(text.trim()) ? Number(text) : undefined;
+  const broken = typed === undefined ? undefined : packAmiss(typed, line.packOf);
+  const quantity = broken === undefined ? typed : undefined;
   const takes = line.positions.length * slip.engineCount;
   const onShelf = slip.open.find(({ kind, lineId }) => kind === 'not-on-shelf' && lineId === line.lineId);
   return (
@@ -46,7 +49,7 @@ export function QuantityDialog({ slip, line, store, onClose }: QuantityDialogPro
         </label>
         <p className="min-h-5 text-soft" aria-live="polite">
           {quantity === undefined
-            ? 'A whole number from 1 to 999.'
+            ? (broken ?? 'A whole number from 1 to 999.')
             : takes > 0 && quantity > takes
               ? `That is ${quantity - takes} more than ${wordFor(slip.engineCount, 'the engine takes', 'they take')}: is it meant?`
               : ''}
