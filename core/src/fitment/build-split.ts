@@ -1,6 +1,7 @@
 import type { LineJudgement, SharedFinding } from './judge-part.ts';
 import type { Finding } from './finding.ts';
 import { overallVerdict, type Evidence } from './verdict.ts';
+import { lowerFirst } from '../words/case.ts';
 
 /** A judgement as it would be for one build of the engine. */
 export interface JudgementForBuild {
@@ -59,4 +60,4 @@ function splitFinding(here: readonly { build: string; finding: SharedFinding }[]
 }
 
 const inSentence = ({ outcome, told }: Pick<Finding, 'outcome' | 'told'>): string =>
-  `${told.phrase.charAt(0).toLowerCase()}${told.phrase.slice(1)}${outcome === 'refuse' ? ', refused' : ''}.`;
+  `${lowerFirst(told.phrase)}${outcome === 'refuse' ? ', refused' : ''}.`;

@@ -12,6 +12,7 @@ import {
   type Telling,
 } from './finding.ts';
 import type { Say } from './say.ts';
+import { upperFirst } from '../words/case.ts';
 
 /** What a check decides: outcome, which case, and the figures its sentences are made of. */
 export interface Judged<F extends Figures = Figures> {
@@ -141,8 +142,6 @@ function readings(
   }
   return all;
 }
-
-const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 const NOTHING: readonly FactId[] = [];
 const UNTOLD: Telling = { asked: '', has: '', difference: null, says: '', toDo: null, phrase: '' };

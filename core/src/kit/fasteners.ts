@@ -1,3 +1,5 @@
+import { upperFirst } from '../words/case.ts';
+
 /** What becomes of a fastener that came off. */
 export const FASTENER_FATES = ['again', 'renew', 'lock'] as const;
 export type FastenerFate = (typeof FASTENER_FATES)[number];
@@ -35,7 +37,7 @@ export function mapFastener({ says, count, where, isCaptive, fate, torque }: Fas
   ].join('; ');
   return {
     what: count === undefined ? says : `${count} × ${says}`,
-    says: `${told.charAt(0).toUpperCase()}${told.slice(1)}.`,
+    says: `${upperFirst(told)}.`,
     isQuestion: torque === null || count === undefined,
   };
 }

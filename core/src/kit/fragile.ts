@@ -1,4 +1,5 @@
 import { listed } from '../words/counted.ts';
+import { upperFirst } from '../words/case.ts';
 
 /** Sold at once; sold to be brought back unopened; left where it is. */
 export const FRAGILE_ADVICE = ['buy', 'hold', 'leave'] as const;
@@ -42,7 +43,7 @@ export function adviseFragile(
     ...(isOverTenYears === true ? ['it is over ten years old'] : []),
     ...(isOpenedBefore === true ? ['it was opened before'] : []),
   ];
-  if (against.length >= 2) return { advice: 'buy', why: `${capital(listed(against))}.` };
+  if (against.length >= 2) return { advice: 'buy', why: `${upperFirst(listed(against))}.` };
   const notSaid = [
     ...(isOverTenYears === undefined ? ['how old it is'] : []),
     ...(isOpenedBefore === undefined ? ['whether it was opened before'] : []),
@@ -51,11 +52,9 @@ export function adviseFragile(
     return {
       advice: 'hold',
       why: [
-        ...(against.length === 1 ? [`${capital(against[0]!)}.`] : []),
+        ...(against.length === 1 ? [`${upperFirst(against[0]!)}.`] : []),
         ...(notSaid.length > 0 ? [`Nobody has said ${listed(notSaid)}.`] : []),
       ].join(' '),
     };
   return { advice: 'leave', why: 'Young, never opened and out of the heat.' };
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -6,6 +6,7 @@ import { torqueDesk } from '../torque/torque-desk.ts';
 import { counted } from '../words/counted.ts';
 import type { Fastener } from './fasteners.ts';
 import { socketUse } from './sundries.ts';
+import { lowerFirst } from '../words/case.ts';
 
 /** What a thing of the kit is: a tool that comes back, something used up, or a question. */
 export const KIT_KINDS = ['tool', 'used-up', 'to-ask'] as const;
@@ -130,10 +131,7 @@ export function kitList(asked: KitAsked, say: Say): readonly KitItem[] {
     ...gauge(asked),
     ...tightening(asked, say),
     ...asked.fasteners.map(({ says, torque }) =>
-      tool(
-        `Driver for ${says.charAt(0).toLowerCase()}${says.slice(1)}`,
-        torque ? `Back to ${torque}.` : 'It comes off on the way.',
-      ),
+      tool(`Driver for ${lowerFirst(says)}`, torque ? `Back to ${torque}.` : 'It comes off on the way.'),
     ),
     ...consumables(asked),
   ];

@@ -3,6 +3,7 @@ import type { CompressionAnswer } from '../compression/log.ts';
 import type { ComebackAnswer } from './comeback.ts';
 import { comebackCheck } from './comeback-checks.ts';
 import type { PlugAnswer } from './read-plugs.ts';
+import { lowerFirst } from '../words/case.ts';
 
 /** The desk whose question is open. */
 export const HELD_BY = ['plugs', 'compression', 'comeback'] as const;
@@ -35,7 +36,7 @@ export function heldByReading({ separateFirst, stop, notYet, next }: PlugAnswer)
     };
   if (!separateFirst) return undefined;
   const kinds = [...new Set(notYet.flatMap((word) => KINDS_OF[word] ?? []))];
-  const first = next ? `${next.says.charAt(0).toLowerCase()}${next.says.slice(1)}` : 'tell the causes apart';
+  const first = next ? lowerFirst(next.says) : 'tell the causes apart';
   return kinds.length === 0 ? undefined : { by: 'plugs', kinds, says: `Old plugs, two causes alike: ${first} first.` };
 }
 

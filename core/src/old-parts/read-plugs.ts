@@ -1,6 +1,7 @@
 import { CAUSE_IDS, CAUSES, type CauseId, type PlugCheck } from './causes.ts';
 import { factorOf, patternsOf, type Pattern, type Standing } from './patterns.ts';
 import { COMPRESSION_POINTS, CONTEXTS, givenBy, SIGN_IDS, SIGNS, type ContextId, type SignId } from './signs.ts';
+import { lowerFirst } from '../words/case.ts';
 
 /** What was read of one cylinder's plug; a line that was not looked at has no sign. */
 export interface CylinderRead {
@@ -190,7 +191,7 @@ export function answerReading(reading: PlugReading, engine: ReadEngine): PlugAns
     notYet: [...held],
     says:
       separateFirst && second
-        ? `${title} or ${CAUSES[second.cause].title.charAt(0).toLowerCase()}${CAUSES[second.cause].title.slice(1)}: to be told apart before anything is sold.`
-        : `${isProven ? 'Found' : 'Likely'}: ${title.charAt(0).toLowerCase()}${title.slice(1)}. ${advice}`,
+        ? `${title} or ${lowerFirst(CAUSES[second.cause].title)}: to be told apart before anything is sold.`
+        : `${isProven ? 'Found' : 'Likely'}: ${lowerFirst(title)}. ${advice}`,
   };
 }

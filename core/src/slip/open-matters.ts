@@ -1,6 +1,7 @@
 import { counted, listed } from '../words/counted.ts';
 import type { HeldBy } from '../old-parts/held.ts';
 import type { Verdict } from '../fitment/verdict.ts';
+import { upperFirst } from '../words/case.ts';
 
 /** What a line of a slip has to do with its being collected. */
 export interface LineStanding {
@@ -78,7 +79,7 @@ function matterOf(line: LineStanding, wanted: number, wantedOfBatch: number): Op
   const found: OpenMatter[] = [];
   if (line.batch?.isHeld)
     found.push(
-      matter('batch-held', `${capital(batchName(line.batch.code))} is held in quarantine: hand none of it over.`),
+      matter('batch-held', `${upperFirst(batchName(line.batch.code))} is held in quarantine: hand none of it over.`),
     );
   if (line.batch === null && line.heldOnShelf > 0)
     found.push(matter('batch-not-named', 'A batch of it is held in quarantine: say which batch these are from.'));
@@ -119,8 +120,6 @@ function matterOf(line: LineStanding, wanted: number, wantedOfBatch: number): Op
   }
   return found;
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /**
  * Everything that keeps a slip from being collected: the one home of that rule. The route refuses by it, the screen lists it,

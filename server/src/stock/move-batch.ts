@@ -4,6 +4,7 @@ import { recordChange } from '../history/store.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
 import { projectSupply } from './project-supply.ts';
 import { addEvent, lockSlipsSelling, moveBatch, noteOnSlips, readBatches, type BatchRow } from './batch-store.ts';
+import { upperFirst } from '@brackenfell/core/words/case';
 
 type Action = 'hold' | 'release' | 'confirm' | 'notice';
 
@@ -26,8 +27,6 @@ const BECOMES: Readonly<Record<Action, Batch['state']>> = {
 
 export const batchName = ({ printed, code }: Pick<BatchRow, 'printed' | 'code'>): string =>
   code === '' ? `the delivery of ${printed}` : `batch ${code} of ${printed}`;
-
-const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 function sayOnSlip(batch: BatchRow, action: Action): string {
   const name = upperFirst(batchName(batch));

@@ -25,6 +25,7 @@ import { useKeys } from '../keys/keys.ts';
 import { ComebackAsked } from './comeback-asked.tsx';
 import type { DeskProps } from './desk-props.ts';
 import { oldPartsEngine, type ComebackKept } from './use-old-parts.ts';
+import { lowerFirst } from '@brackenfell/core/words/case';
 
 const MisfireDialog = room(async () => (await import('../misfire/misfire-dialog.tsx')).MisfireDialog);
 
@@ -124,7 +125,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
               : found
                 ? `Found: ${comebackCheck(found).title.toLowerCase()}`
                 : checkNow
-                  ? `Next: ${checkNow.title.charAt(0).toLowerCase()}${checkNow.title.slice(1)}`
+                  ? `Next: ${lowerFirst(checkNow.title)}`
                   : 'Everything was right: nothing is left to check here'}
           </h1>
           <span className="min-w-0 flex-1 text-soft">

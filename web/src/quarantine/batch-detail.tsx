@@ -18,6 +18,7 @@ import { batchCode, STATE_MARK, STATE_WORDS } from './batch-words.ts';
 import { ReasonDialog } from './reason-dialog.tsx';
 import { RecallList } from './recall-list.tsx';
 import { useQuarantineWrite } from './use-quarantine.ts';
+import { upperFirst } from '@brackenfell/core/words/case';
 
 type Step = 'hold' | 'release' | 'confirm' | 'close-recall';
 
@@ -201,5 +202,3 @@ export function BatchDetail({ batch }: { batch: Batch }) {
     </main>
   );
 }
-
-const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

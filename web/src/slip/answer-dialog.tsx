@@ -13,6 +13,7 @@ import { useSettings } from '../settings/settings.ts';
 import { useFigure } from '../measuring/reading-field.tsx';
 import type { SlipSheet } from '../counter/slip-sheet.ts';
 import { useRead } from '../counter/use-read.ts';
+import { upperFirst } from '@brackenfell/core/words/case';
 
 interface AnswerDialogProps {
   readonly sheet: Extract<SlipSheet, { kind: 'answer' }>;
@@ -57,7 +58,6 @@ export function AnswerDialog({ sheet, slip, onClose }: AnswerDialogProps) {
   );
 }
 
-const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const asReading = ({ fact, value, how, by }: SlipReading): PieceReading => ({ fact, value, how, by });
 
 interface AnsweringProps<K extends FactAnswer['kind']> {

@@ -1,4 +1,5 @@
 import { sameOrRefuse } from '../../fitment/same-or-refuse.ts';
+import { upperFirst } from '../../words/case.ts';
 
 export const driver = sameOrRefuse({
   id: 'driver',
@@ -13,7 +14,7 @@ export const driver = sameOrRefuse({
     other: 'It is driven in another way: it stays dead, or burns out the control unit’s output.',
   },
   toDo: 'Do not fit it, not even to try.',
-  phrase: (has) => `${has.charAt(0).toUpperCase()}${has.slice(1)}`,
+  phrase: (has) => upperFirst(has),
   examples: [
     {
       says: 'a driver inside where one is asked matches',
