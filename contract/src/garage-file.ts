@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { SlipKept } from './slip.ts';
+import { SlipKept } from './slip-kept.ts';
 import { END_REASONS, SLIP_STATES } from '@brackenfell/core/slip/slip-states';
 
 const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/);

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { RULE_IDS } from '@brackenfell/core/house-rules/house-rules';
 import { COUNTER, endpoint, Id, line } from './endpoint.ts';
-import { Slip, SlipKept, SlipVersion } from './slip.ts';
+import { Slip, SlipVersion } from './slip.ts';
+import { SlipKept } from './slip-kept.ts';
 
 /** A rule of the house settled otherwise for one slip, with its reason. */
 export const chooseOnSlip = endpoint('chooseOnSlip', {

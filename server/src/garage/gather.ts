@@ -2,7 +2,7 @@ import { COMEBACK_CHECK_IDS, comebackCheck, MISFIRE_WORDS } from '@brackenfell/c
 import { SIGNS } from '@brackenfell/core/old-parts/signs';
 import { growthAt } from '@brackenfell/core/set-up/wear-desk';
 import type { GarageVehicle } from '@brackenfell/contract/garage';
-import type { SlipKept } from '@brackenfell/contract/slip';
+import type { SlipKept } from '@brackenfell/contract/slip-kept';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import {

@@ -1,15 +1,12 @@
-import { FACTS, type FactId, type FactSource } from '@brackenfell/core/facts/facts';
-import type { EnginePlan } from '@brackenfell/core/engine-plan/engine-plan';
-import type { EngineBuild, EngineTraits } from '@brackenfell/core/identification/traits';
 import { foldKey } from '@brackenfell/core/part-numbers/fold-key';
-import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
-import type { EngineNote } from '@brackenfell/contract/engine-plan';
 import { CatalogueFile } from '@brackenfell/contract/catalogue-file';
 import type { Database, Writing } from '../db/database.ts';
 import { MAKER_NOT_KNOWN } from '../db/tables/catalogue.ts';
 import { chooseFigures } from '../catalogue/figure-store.ts';
 import { completeDerived } from './complete-derived.ts';
+import { loadEngines } from './load-engines.ts';
+import { figureRows, insertAll, orderNumbers, within } from './rows.ts';
 
 export interface CatalogueCount {
   readonly engines: number;
@@ -20,8 +17,6 @@ export interface CatalogueCount {
   readonly references: number;
   readonly listings: number;
 }
-
-const BATCH = 500;
 
 /**
  * Loads an open catalogue file into an empty catalogue, as the database's owner and in one transaction: all of it or
@@ -108,12 +103,6 @@ export async function loadCatalogue(db: Database, raw: unknown): Promise<Catalog
   return count;
 }
 
-/** A number as the file tells it from others: with every sign that one of its makers declares significant. */
-const within = (file: CatalogueFile): ((number: string) => string) => {
-  const signs = [...new Set(file.grammars.flatMap(({ significant }) => [...significant]))].join('');
-  return (number) => normalForm(number, signs);
-};
-
 /**
  * What a schema cannot see: every number stands once, and references and listings are made about numbers and engines held.
  * A reference may lead to a number that nobody holds: that is kept as said, and the audit lists it.
@@ -135,57 +124,6 @@ function checkNumbers(file: CatalogueFile): void {
   const engines = new Set(file.engines.map((engine) => engine.id));
   const lost = file.listings.find((listing) => !engines.has(listing.engineId));
   if (lost) throw new Error(`${lost.number} is listed for ${lost.engineId}, which the catalogue file does not hold.`);
-}
-
-type Engine = CatalogueFile['engines'][number];
-
-/** The numbers an engine maker names, each with the kind of part that is ordered by it. */
-const orderNumbers = (engine: Engine) => [
-  ...engine.oeNumbers.map((oe) => ({ ...oe, kind: 'plug' as const })),
-  ...engine.needs.flatMap(({ kind, place, oeNumbers }) => oeNumbers.map((oe) => ({ place, ...oe, kind }))),
-];
-
-type Filled =
-  | 'heat_rating'
-  | 'maker_grammar'
-  | 'part_name'
-  | 'reference'
-  | 'listing'
-  | 'figure'
-  | 'stock'
-  | 'price'
-  | 'vehicle'
-  | 'named_number'
-  | 'class_list'
-  | 'sundry'
-  | 'kit_part';
-
-async function insertAll(trx: Writing, table: Filled, rows: readonly object[]): Promise<void> {
-  for (let i = 0; i < rows.length; i += BATCH) {
-    await trx
-      .insertInto(table)
-      .values(rows.slice(i, i + BATCH))
-      .execute();
-  }
-}
-
-type Subject = { part_id: string; position_id: null } | { part_id: null; position_id: string };
-
-function figureRows(subject: Subject, facts: object, source: FactSource, readings = 1) {
-  return Object.entries(facts)
-    .filter(([, value]) => value !== undefined)
-    .map(([attribute, value]) => {
-      if (!(attribute in FACTS)) throw new Error(`${attribute} is not a fact the checks know.`);
-      return {
-        ...subject,
-        attribute: attribute as FactId,
-        value: JSON.stringify(value),
-        source_rank: source.rank,
-        source_name: source.name,
-        readings,
-        withdrawn_at: null,
-      };
-    });
 }
 
 /** Of what no engine asks for there is nothing to be known but its name and price. */
@@ -285,121 +223,4 @@ async function loadParts(trx: Writing, file: CatalogueFile): Promise<Map<string,
     ),
   );
   return byNumber;
-}
-
-/** A place of an engine that takes a part, and what it asks of it. */
-interface Station {
-  readonly kind: PartKind;
-  readonly cylinder: number;
-  readonly place: string;
-  readonly label: string;
-  readonly build: string | null;
-  readonly facts: object;
-}
-
-/** Where plugs go: a cylinder's places are told only where it has several. */
-function plugStations({ positions, facts }: Engine): Station[] {
-  const places = new Set(positions.map(({ place }) => place)).size;
-  return positions.map(({ cylinder, place, facts: own }) => ({
-    kind: 'plug',
-    cylinder,
-    place,
-    label: places > 1 ? `${cylinder} ${place}` : String(cylinder),
-    build: null as string | null,
-    facts: { ...facts, ...own },
-  }));
-}
-
-/** Where its other parts go: one for each cylinder named, or one in all. */
-function needStations({ needs }: Engine): Station[] {
-  return needs.flatMap(({ kind, place, cylinders, build, facts }) => {
-    const several = new Set(needs.filter((need) => need.kind === kind).map((need) => need.place)).size > 1;
-    return (cylinders ?? [0]).map((cylinder) => ({
-      kind: kind,
-      cylinder,
-      place,
-      label: cylinder === 0 ? place : several ? `${cylinder} ${place}` : String(cylinder),
-      build: build ?? null,
-      facts: facts,
-    }));
-  });
-}
-
-async function loadEngines(trx: Writing, file: CatalogueFile, partIds: Map<string, string>): Promise<string[]> {
-  const formOf = within(file);
-  const makerName = new Map(file.makers.map((maker) => [maker.id, maker.name]));
-  const positionIds: string[] = [];
-  for (const engine of file.engines) {
-    const title = `${makerName.get(engine.maker) ?? engine.maker} ${engine.code}`;
-    await trx
-      .insertInto('engine')
-      .values({
-        id: engine.id,
-        maker_id: engine.maker,
-        code: engine.code,
-        summary: engine.summary,
-        layout: engine.layout,
-        visits: engine.visits,
-        cautions: JSON.stringify(engine.cautions) as unknown as string[],
-        words: `${title} ${engine.summary}`.toLowerCase(),
-        traits: JSON.stringify(engine.traits) as unknown as EngineTraits,
-        builds: JSON.stringify(engine.builds) as unknown as EngineBuild[],
-        notes: JSON.stringify(engine.notes) as unknown as EngineNote[],
-        plan: engine.plan ? (JSON.stringify(engine.plan) as unknown as EnginePlan) : null,
-      })
-      .execute();
-    const stations = [...plugStations(engine), ...needStations(engine)];
-    const positions = await trx
-      .insertInto('engine_position')
-      .values(
-        stations.map(({ facts: _, ...station }) => ({
-          engine_id: engine.id,
-          ...station,
-          thread_diameter_mm: null,
-          thread_pitch_mm: null,
-          reach_low_mm: null,
-          reach_high_mm: null,
-          seat: null,
-          gap_low_mm: null,
-          gap_high_mm: null,
-        })),
-      )
-      .returning('id')
-      .execute();
-    const figures = positions.flatMap(({ id }, i) => {
-      const subject = { part_id: null, position_id: id } as const;
-      return [
-        ...figureRows(subject, stations[i]!.facts, engine.source),
-        ...(stations[i]!.kind === 'plug'
-          ? engine.extra.flatMap((extra) => figureRows(subject, extra.facts, extra.source, extra.readings))
-          : []),
-      ];
-    });
-    positionIds.push(...positions.map(({ id }) => id));
-    await insertAll(trx, 'figure', figures);
-    await insertAll(
-      trx,
-      'vehicle',
-      engine.vehicles.map((v) => ({
-        engine_id: engine.id,
-        make: v.make,
-        model: v.model,
-        built_from: v.from,
-        built_to: v.to ?? null,
-        words: `${v.make} ${v.model} ${engine.code} ${v.from} ${v.to ?? ''}`.toLowerCase(),
-      })),
-    );
-    await insertAll(
-      trx,
-      'named_number',
-      orderNumbers(engine).map((oe) => ({
-        engine_id: engine.id,
-        part_id: partIds.get(formOf(oe.number)),
-        kind: oe.kind,
-        place: oe.place ?? null,
-        note: oe.note ?? null,
-      })),
-    );
-  }
-  return positionIds;
 }

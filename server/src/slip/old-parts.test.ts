@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { GarageVehicle } from '@brackenfell/contract/garage';
 import type { EngineCard } from '@brackenfell/contract/engine';
-import type { Slip, SlipKept, SlipSummary } from '@brackenfell/contract/slip';
+import type { Slip, SlipSummary } from '@brackenfell/contract/slip';
+import type { SlipKept } from '@brackenfell/contract/slip-kept';
 import { answerKeptComeback, answerKeptPlugs } from '@brackenfell/core/old-parts/kept-answers';
 import { OLD_PART_STORIES } from '@brackenfell/demo/old-part-stories';
 import { openTestCounter, partIdOf, write, type Agent, type TestCounter } from '../testing/counter.ts';

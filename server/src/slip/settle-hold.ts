@@ -5,7 +5,7 @@ import {
   answerKeptPlugs,
   type OldPartsEngine,
 } from '@brackenfell/core/old-parts/kept-answers';
-import type { SlipKept } from '@brackenfell/contract/slip';
+import type { SlipKept } from '@brackenfell/contract/slip-kept';
 import type { Context } from '../context/context.ts';
 import type { Writing } from '../db/database.ts';
 import { oldPartFacts } from '../engine/present.ts';

@@ -3,7 +3,7 @@ import { recordedAfter } from '../history/store.ts';
 import { sql, type InferResult, type Insertable, type Updateable } from 'kysely';
 import type { Database, Writing } from '../db/database.ts';
 import type { SlipNoteTable, SlipTable } from '../db/tables/counter.ts';
-import type { SlipKept } from '@brackenfell/contract/slip';
+import type { SlipKept } from '@brackenfell/contract/slip-kept';
 import type { SlipState } from '@brackenfell/core/slip/slip-states';
 import { trouble, type Trouble } from '../http/trouble.ts';
 

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { FittingPlan } from '@brackenfell/contract/fitting-plan';
-import type { Slip, SlipKept } from '@brackenfell/contract/slip';
+import type { Slip } from '@brackenfell/contract/slip';
+import type { SlipKept } from '@brackenfell/contract/slip-kept';
 import { fetchTray, openTestCounter, rowOf, write, type Agent, type TestCounter } from '../testing/counter.ts';
 
 let counter: TestCounter;

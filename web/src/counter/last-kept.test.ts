@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import type { SlipKept } from '@brackenfell/contract/slip';
+import type { SlipKept } from '@brackenfell/contract/slip-kept';
 import { lastKept } from './last-kept.ts';
 
 const plugs = (gapMm: number): SlipKept => ({

@@ -1,4 +1,4 @@
-import type { SlipKept } from '@brackenfell/contract/slip';
+import type { SlipKept } from '@brackenfell/contract/slip-kept';
 import type { Intent } from '../wire/outbox.ts';
 
 type KeptOf<K extends SlipKept['kind']> = Extract<SlipKept, { readonly kind: K }>;

@@ -1,4 +1,5 @@
-import type { Slip, SlipKept } from '@brackenfell/contract/slip';
+import type { Slip } from '@brackenfell/contract/slip';
+import type { SlipKept } from '@brackenfell/contract/slip-kept';
 import type { SlipCall } from './slip-call.ts';
 
 /** What takes a write back, and what it is called. */

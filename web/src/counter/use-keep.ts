@@ -1,4 +1,4 @@
-import type { SlipKept } from '@brackenfell/contract/slip';
+import type { SlipKept } from '@brackenfell/contract/slip-kept';
 import { useCounter } from './use-counter.ts';
 import { slipCall } from './slip-call.ts';
 import { useSlipWrite, useUnsent } from './slip-outbox.ts';

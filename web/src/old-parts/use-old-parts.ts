@@ -1,5 +1,5 @@
 import type { EngineCard } from '@brackenfell/contract/engine';
-import type { SlipKept } from '@brackenfell/contract/slip';
+import type { SlipKept } from '@brackenfell/contract/slip-kept';
 import type { OldPartsEngine } from '@brackenfell/core/old-parts/kept-answers';
 
 export type OldPlugs = Extract<SlipKept, { kind: 'old-plugs' }>;

@@ -1,7 +1,7 @@
 import type { HeldBy } from '@brackenfell/core/old-parts/held';
 import type { ColumnType, Generated, GeneratedAlways } from 'kysely';
 import type { Finding } from '@brackenfell/contract/tray';
-import type { SlipKept } from '@brackenfell/contract/slip';
+import type { SlipKept } from '@brackenfell/contract/slip-kept';
 import type { Role } from '@brackenfell/contract/endpoint';
 import type { FactId } from '@brackenfell/core/facts/facts';
 import type { OwnedBlade } from '@brackenfell/core/gap/blade-sets';
