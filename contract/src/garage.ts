@@ -3,6 +3,7 @@ import { GAP_STAGES } from '@brackenfell/core/gap/gap-desk';
 import { COUNTER, EngineKey, endpoint, Id, line } from './endpoint.ts';
 import { DutyText } from './duty.ts';
 import { StoredKind } from './part-kind.ts';
+import { KEPT_KINDS } from './slip-kept.ts';
 import { Slip, SlipVersion } from './slip.ts';
 
 const Day = z
@@ -133,7 +134,15 @@ export const GarageVehicle = z
       z.object({ slipId: Id, docket: z.number().int(), state: z.string(), cameFor: z.string(), at: z.string() }),
     ),
     /** Found and kept on its slips: swap tests and fitted sets, the latest first. */
-    found: z.array(z.object({ slipId: Id, docket: z.number().int(), says: z.string(), at: z.string() })),
+    found: z.array(
+      z.object({
+        slipId: Id,
+        docket: z.number().int(),
+        kind: z.enum(KEPT_KINDS),
+        says: z.string(),
+        at: z.string(),
+      }),
+    ),
   })
   .meta({ id: 'GarageVehicle' });
 export type GarageVehicle = z.infer<typeof GarageVehicle>;

@@ -103,3 +103,4 @@ export const SlipKept = z.discriminatedUnion('kind', [
   KeptComeback,
 ]);
 export type SlipKept = z.infer<typeof SlipKept>;
+export const KEPT_KINDS = SlipKept.options.map(({ shape }) => shape.kind.value);

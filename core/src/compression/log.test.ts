@@ -12,13 +12,16 @@ const answer = (...given: Parameters<typeof log>) => answerCompression(log(...gi
 
 describe('a compression log', () => {
   test('all within a tenth of the best are good, and say so to the plugs; one missing and they do not', () => {
-    expect(answer([1200, 1180, 1150, 1190, 1080, 1200])).toMatchObject({ tellsPlugs: 'good', leakDownFirst: false });
+    expect(answer([1200, 1180, 1150, 1190, 1080, 1200])).toMatchObject({
+      tellsPlugs: { kind: 'good' },
+      leakDownFirst: false,
+    });
     expect(answer([1200, 1180, 1150, 1190, 1100]).tellsPlugs).toBeUndefined();
   });
   test('two low neighbours point to the gasket between them; two low ones apart do not', () => {
     expect(answer([1200, 800, 810, 1190, 1200, 1200])).toMatchObject({
       neighbours: [2, 3],
-      tellsPlugs: 'neighbours-low',
+      tellsPlugs: { kind: 'neighbours-low', cylinders: [2, 3] },
     });
     expect(answer([1200, 800, 1200, 810, 1200, 1200])).toMatchObject({ neighbours: undefined, low: [2, 4] });
   });

@@ -18,13 +18,17 @@ export const CONDITION_SAYS: Readonly<Record<LogCondition, string>> = {
   'plugs-out': 'All plugs out',
 };
 
+/** What a log says to the plugs of the same engine. */
+export type ToldByCompression =
+  { readonly kind: 'neighbours-low'; readonly cylinders: readonly [number, number] } | { readonly kind: 'good' };
+
 export interface CompressionAnswer {
   readonly spread: CompressionSpread | undefined;
   readonly low: readonly number[];
   /** Two low ones that stand side by side. */
   readonly neighbours: readonly [number, number] | undefined;
   /** What it says to the plugs; undefined where it does not decide. */
-  readonly tellsPlugs: 'neighbours-low' | 'good' | undefined;
+  readonly tellsPlugs: ToldByCompression | undefined;
   readonly says: readonly string[];
   /** Nothing is sold before the leak-down test. */
   readonly leakDownFirst: boolean;
@@ -82,7 +86,12 @@ export function answerCompression(
     spread,
     low: low.map(({ cylinder }) => cylinder),
     neighbours,
-    tellsPlugs: neighbours !== undefined ? 'neighbours-low' : isWhole && spread.word === 'good' ? 'good' : undefined,
+    tellsPlugs:
+      neighbours !== undefined
+        ? { kind: 'neighbours-low', cylinders: neighbours }
+        : isWhole && spread.word === 'good'
+          ? { kind: 'good' }
+          : undefined,
     leakDownFirst: doubtful !== undefined,
     says: [
       ...(neighbours

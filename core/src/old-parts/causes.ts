@@ -28,16 +28,19 @@ export interface PlugCheck {
   readonly minutes: number;
 }
 
+/** What a cause may sell or spoil: a class of thing, by which two causes are held against each other. */
+export type SoldThing = 'plugs' | 'coil or lead' | 'boots' | 'cover seal' | 'hoses' | 'oil';
+
 export interface Cause {
   readonly title: string;
   /** What is likely, and what is done about it. */
   readonly advice: string;
   /** What finds it out; null for what needs no proof. */
   readonly check: PlugCheck | null;
-  /** What may be sold once it is the answer; the word is a class of thing, so that two causes can be held against each other. */
-  readonly sells: readonly string[];
+  /** What may be sold once it is the answer. */
+  readonly sells: readonly SoldThing[];
   /** What is not sold while it is the likeliest: it would suffer as the last did. */
-  readonly notYet: readonly string[];
+  readonly notYet: readonly SoldThing[];
 }
 
 const check = (id: string, minutes: number, says: string): PlugCheck => ({ id, minutes, says });

@@ -1,7 +1,8 @@
-import type { PartKind } from '../facts/part-kinds.ts';
+import { PART_KINDS, type PartKind } from '../facts/part-kinds.ts';
 import type { CompressionAnswer } from '../compression/log.ts';
 import type { ComebackAnswer } from './comeback.ts';
 import { comebackCheck } from './comeback-checks.ts';
+import type { SoldThing } from './causes.ts';
 import type { PlugAnswer } from './read-plugs.ts';
 import { lowerFirst } from '../words/case.ts';
 
@@ -17,11 +18,15 @@ export interface Held {
 }
 
 /** What the words of a cause stand for on a slip. */
-const KINDS_OF: Readonly<Record<string, readonly PartKind[]>> = {
+const KINDS_OF: Readonly<Record<SoldThing, readonly PartKind[]>> = {
   plugs: ['plug'],
   'coil or lead': ['coil', 'lead-set'],
+  boots: [],
+  'cover seal': [],
+  hoses: [],
+  oil: [],
 };
-const IGNITION: readonly PartKind[] = ['plug', 'coil', 'lead-set', 'cap', 'rotor'];
+const IGNITION = PART_KINDS;
 
 /**
  * What a reading of old plugs holds: where two causes stand near each other, what either would have sold or spoilt, until they
@@ -35,7 +40,7 @@ export function heldByReading({ separateFirst, stop, notYet, next }: PlugAnswer)
       says: 'Old plugs: struck. Reach and cylinder are looked at before anything is sold.',
     };
   if (!separateFirst) return undefined;
-  const kinds = [...new Set(notYet.flatMap((word) => KINDS_OF[word] ?? []))];
+  const kinds = [...new Set(notYet.flatMap((thing) => KINDS_OF[thing]))];
   const first = next ? lowerFirst(next.says) : 'tell the causes apart';
   return kinds.length === 0 ? undefined : { by: 'plugs', kinds, says: `Old plugs, two causes alike: ${first} first.` };
 }

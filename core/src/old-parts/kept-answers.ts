@@ -39,6 +39,12 @@ export interface KeptComeback extends Omit<Comeback, 'codeSays'> {
   readonly isTakenBack: boolean;
 }
 
+/** A cylinder of a reading that the engine does not have; undefined where it has all of them. */
+export const strangeCylinder = (
+  reads: readonly { readonly cylinder: number }[],
+  { firingOrder }: EnginePlan,
+): number | undefined => reads.find(({ cylinder }) => !firingOrder.includes(cylinder))?.cylinder;
+
 export const answerKeptLog = (log: KeptLog, plan: EnginePlan): CompressionAnswer =>
   answerCompression(
     log.reads.map(({ wetKpa, ...read }) => ({ ...read, wetKpa: wetKpa ?? undefined })),

@@ -80,7 +80,11 @@ const anyReading: fc.Arbitrary<PlugReading> = fc.record({
     .array(cylinderRead, { minLength: 4, maxLength: 4 })
     .map((reads) => reads.map((read, i) => ({ cylinder: i + 1, ...read }))),
   context: fc.uniqueArray(fc.constantFrom(...CONTEXT_IDS)),
-  compression: fc.constantFrom(undefined, 'neighbours-low' as const, 'good' as const),
+  compression: fc.constantFrom(
+    undefined,
+    { kind: 'neighbours-low', cylinders: [1, 2] } as const,
+    { kind: 'good' } as const,
+  ),
   results: fc.dictionary(fc.constantFrom(...CAUSE_IDS), fc.constantFrom(...CHECK_RESULTS), { maxKeys: 3 }),
 });
 const anyEngine = fc.boolean().map((hasChargeCooler) => ({ ...VEE, hasChargeCooler }));
@@ -109,7 +113,7 @@ describe('any reading at all', () => {
               signs.some((id) => givenBy(id)[cause] !== undefined) ||
               ((cause === 'worn' || cause === 'healthy') && (gapMm ?? 0) > 1.0),
           );
-          expect(isRead || (cause === 'gasket' && reading.compression === 'neighbours-low')).toBe(true);
+          expect(isRead || (cause === 'gasket' && reading.compression?.kind === 'neighbours-low')).toBe(true);
           expect(by.length).toBeGreaterThan(0);
           expect(cause === 'cooler' && !engine.hasChargeCooler).toBe(false);
         }
@@ -157,6 +161,18 @@ test('wear is settled by the gap against its limit, whatever the tip looked like
   });
   expect(answerReading(of(1.01), VEE)).toMatchObject({ sell: ['plugs'], separateFirst: false });
   expect(answerReading(of(1.0), VEE)).toMatchObject({ sell: [], says: CAUSES.healthy.advice });
+});
+
+test('two low neighbours speak for the gasket between them by themselves, as the pattern they are', () => {
+  const low: PlugReading = {
+    cylinders: [],
+    context: [],
+    results: {},
+    compression: { kind: 'neighbours-low', cylinders: [1, 2] },
+  };
+  expect(rankCauses(low, { ...VEE, isWasteSpark: false })).toMatchObject([
+    { cause: 'gasket', cylinders: [1, 2], points: 12 },
+  ]);
 });
 
 test('a check that bears a cause out puts it first and opens its sale; one that does not leaves it out', () => {

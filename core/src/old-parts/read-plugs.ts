@@ -1,4 +1,5 @@
-import { CAUSE_IDS, CAUSES, type CauseId, type PlugCheck } from './causes.ts';
+import type { ToldByCompression } from '../compression/log.ts';
+import { CAUSE_IDS, CAUSES, type CauseId, type PlugCheck, type SoldThing } from './causes.ts';
 import { factorOf, patternsOf, type Pattern, type Standing } from './patterns.ts';
 import { COMPRESSION_POINTS, CONTEXTS, givenBy, SIGN_IDS, SIGNS, type ContextId, type SignId } from './signs.ts';
 import { lowerFirst } from '../words/case.ts';
@@ -18,8 +19,8 @@ export type CheckResult = (typeof CHECK_RESULTS)[number];
 export interface PlugReading {
   readonly cylinders: readonly CylinderRead[];
   readonly context: readonly ContextId[];
-  /** Of two neighbours both are low, or all are good; undefined where nobody has logged it. */
-  readonly compression?: 'neighbours-low' | 'good' | undefined;
+  /** What a compression log says to them; undefined where nobody has logged it, or it does not decide. */
+  readonly compression?: ToldByCompression | undefined;
   readonly results: Readonly<Partial<Record<CauseId, CheckResult>>>;
 }
 
@@ -47,8 +48,8 @@ export interface PlugAnswer {
   readonly separateFirst: boolean;
   /** Nothing is started or driven before it is looked at. */
   readonly stop: boolean;
-  readonly sell: readonly string[];
-  readonly notYet: readonly string[];
+  readonly sell: readonly SoldThing[];
+  readonly notYet: readonly SoldThing[];
   readonly says: string;
 }
 
@@ -77,17 +78,17 @@ function weigh(
   engine: ReadEngine,
   { points: pointsOf, factor }: ReadingTables,
 ): RankedCause | undefined {
+  const low = cause === 'gasket' && reading.compression?.kind === 'neighbours-low' ? reading.compression.cylinders : [];
   const of = reading.cylinders
     .map((read) => ({ cylinder: read.cylinder, signs: signsOf(read, engine).filter((id) => pointsOf(id, cause)) }))
     .filter(({ signs }) => signs.length > 0);
   const signs = SIGN_IDS.filter((id) => of.some((one) => one.signs.includes(id)));
-  const isLow = cause === 'gasket' && reading.compression === 'neighbours-low';
-  if (signs.length === 0 && !isLow) return undefined;
+  if (signs.length === 0 && low.length === 0) return undefined;
   const known = [...reading.context, ...(engine.hasChargeCooler ? [COOLER_FITTED] : [])];
   const by = [
     ...signs.map((id) => ({ says: SIGNS[id].title, points: pointsOf(id, cause)! })),
-    ...(isLow ? [{ says: 'two neighbours low', points: COMPRESSION_POINTS.neighboursLow }] : []),
-    ...(cause === 'gasket' && reading.compression === 'good'
+    ...(low.length > 0 ? [{ says: 'two neighbours low', points: COMPRESSION_POINTS.neighboursLow }] : []),
+    ...(cause === 'gasket' && reading.compression?.kind === 'good'
       ? [{ says: 'compression good', points: COMPRESSION_POINTS.good }]
       : []),
     ...[...new Set(known)].flatMap((id) => {
@@ -95,7 +96,8 @@ function weigh(
       return points === undefined ? [] : [{ says: CONTEXTS[id].title, points }];
     }),
   ];
-  const cylinders = of.map(({ cylinder }) => cylinder);
+  // Two low neighbours are a sign of their own, at those two.
+  const cylinders = [...new Set([...of.map(({ cylinder }) => cylinder), ...low])].sort((a, b) => a - b);
   const patterns = patternsOf(cylinders, engine);
   const sum = by.reduce((total, { points }) => total + points, 0);
   return { cause, points: sum * factor(cause, patterns), cylinders, patterns, by };

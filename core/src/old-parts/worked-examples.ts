@@ -46,6 +46,7 @@ export interface ReadingExample {
   readonly separateFirst: boolean;
 }
 
+const LOW_2_3 = { kind: 'neighbours-low', cylinders: [2, 3] } as const;
 const ALL_FOUR = [1, 2, 3, 4];
 
 /** Readings worked out by hand from the tables, with what they owe: points, and whether anything is told apart first. */
@@ -108,7 +109,7 @@ export const READING_EXAMPLES: readonly ReadingExample[] = [
   {
     tells: 'and both of them low',
     engine: PACK,
-    reading: read([2, 3], ['fuel'], { compression: 'neighbours-low' }),
+    reading: read([2, 3], ['fuel'], { compression: LOW_2_3 }),
     first: ['gasket', 16],
     second: 12.5,
     separateFirst: true,
@@ -116,14 +117,14 @@ export const READING_EXAMPLES: readonly ReadingExample[] = [
   {
     tells: 'and compression good',
     engine: PACK,
-    reading: read([2, 3], ['fuel'], { compression: 'good' }),
+    reading: read([2, 3], ['fuel'], { compression: { kind: 'good' } }),
     first: ['no-spark', 12.5],
     separateFirst: false,
   },
   {
     tells: 'two neighbours with powder, losing coolant, both low',
     engine: engine(FOUR),
-    reading: read([2, 3], ['powder'], { context: ['coolant-loss'], compression: 'neighbours-low' }),
+    reading: read([2, 3], ['powder'], { context: ['coolant-loss'], compression: LOW_2_3 }),
     first: ['gasket', 34],
     separateFirst: false,
   },

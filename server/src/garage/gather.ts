@@ -139,6 +139,7 @@ export async function gatherVehicle(
     found: kept.map((row) => ({
       slipId: row.slip_id,
       docket: row.docket,
+      kind: row.kept.kind,
       says: sayKept(row.kept),
       at: row.at.toISOString(),
     })),

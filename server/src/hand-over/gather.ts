@@ -73,6 +73,21 @@ interface Asked {
   readonly ticks: readonly TickRow[];
 }
 
+/** A line whose work nothing is known of yet. */
+const workedLine = (line: SlipLine, ticks: readonly TickRow[]): Worked => ({
+  lineId: line.lineId,
+  printed: line.printed,
+  maker: line.maker,
+  quantity: line.quantity,
+  isOwn: line.kind === 'customers-own',
+  figures: [],
+  gaps: [],
+  steps: [],
+  ticks: ticksOfLine(ticks, line.lineId),
+  kit: [],
+  lubricants: [],
+});
+
 async function fittedLine(
   context: Context,
   db: Database,
@@ -84,15 +99,10 @@ async function fittedLine(
   const build = slip.build ?? undefined;
   const alone = await judgeAlone(context, db, { engineId, partId: line.partId, duty, build, units, found });
   return {
-    lineId: line.lineId,
-    printed: line.printed,
-    maker: line.maker,
-    quantity: line.quantity,
-    isOwn: line.kind === 'customers-own',
+    ...workedLine(line, ticks),
     figures: figuresOf(line, say),
     gaps: gapsOf(line, say),
     steps: alone ? (await planOf(db, alone, units)).steps : [],
-    ticks: ticksOfLine(ticks, line.lineId),
     kit: alone ? [...kitFor(alone, line.quantity, fasteners, say)] : [],
     lubricants: alone ? [...lubricantsOf(alone)] : [],
   };
@@ -114,25 +124,13 @@ async function otherWorkOn(
     first === undefined
       ? []
       : otherWork(line.partKind, first.sheet, ruling.settle(first.sheet), await readProcedures(db, engine.id), places);
-  return {
-    lineId: line.lineId,
-    printed: line.printed,
-    maker: line.maker,
-    quantity: line.quantity,
-    isOwn: line.kind === 'customers-own',
-    figures: [],
-    gaps: [],
-    steps: steps.map(stepView),
-    ticks: ticksOfLine(ticks, line.lineId),
-    kit: [],
-    lubricants: [],
-  };
+  return { ...workedLine(line, ticks), steps: steps.map(stepView) };
 }
 
 const lubricantsOf = ({ judged, candidate, places }: JudgedAlone) =>
   lubricants(places[0].sheet, candidate.sheet, judged.ruling.settle(places[0].sheet, candidate.sheet));
 
-/** What a vehicle of the garage book has run by today, in km; undefined for what counts hours or was never read. */
+/** What a vehicle of the garage book had run when it was read last, in km; undefined for what counts hours or was never read. */
 async function distanceOf(db: Database, slip: Slip): Promise<number | undefined> {
   if (!slip.garage) return undefined;
   const vehicle = await readVehicle(db, slip.garage.vehicleId);

@@ -192,6 +192,7 @@ describe('work that came back', () => {
 test('what is no sign, no cylinder or no pressure is refused at the edge', async () => {
   const slip = await begin({ engineId: 'skerrow-sc20' });
   for (const kept of [
+    { ...WET, cylinders: [{ cylinder: 5, looked: [], signs: [], gapMm: 0.9 }] },
     { ...WET, cylinders: [{ cylinder: 0, looked: [], signs: [], gapMm: null }] },
     { ...WET, cylinders: [{ cylinder: 1, looked: [], signs: ['rust'], gapMm: null }] },
     { ...WET, cylinders: [{ cylinder: 1, looked: [], signs: [], gapMm: -1 }] },

@@ -111,7 +111,8 @@ export function slipRoutes(app: Express, context: Context): void {
     if (dangling) return dangling;
     const changed = await writeOn({ trx, params, body, staff }, 'change', { set: columnsOf(body) });
     if (isTrouble(changed)) return changed;
-    if (body.engineId !== undefined) await settleHold(context, trx, changed);
+    const strange = body.engineId === undefined ? undefined : await settleHold(context, trx, changed);
+    if (strange) return strange;
     if (changesWhatIsAsked(body)) await judgeLinesAgain(context, trx, changed, staff, { cause: 'slip', store: 'all' });
     return showSlip(trx, params.slipId);
   });

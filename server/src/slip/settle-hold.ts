@@ -3,8 +3,10 @@ import {
   answerKeptComeback,
   answerKeptLog,
   answerKeptPlugs,
+  strangeCylinder,
   type OldPartsEngine,
 } from '@brackenfell/core/old-parts/kept-answers';
+import { trouble, type Trouble } from '../http/trouble.ts';
 import type { SlipKept } from '@brackenfell/contract/slip-kept';
 import type { Context } from '../context/context.ts';
 import type { Writing } from '../db/database.ts';
@@ -14,12 +16,15 @@ import { keptOf, storeHold } from './store.ts';
 
 type KeptOf<K extends SlipKept['kind']> = Extract<SlipKept, { kind: K }>;
 
-/** Settles which kinds of part the old parts of a slip hold back, from all that is kept on it: the sale goes by what stands here. */
+/**
+ * Settles which kinds of part the old parts of a slip hold back, from all that is kept on it: the sale goes by what stands
+ * here. A reading of a cylinder that the engine does not have is refused.
+ */
 export async function settleHold(
   context: Context,
   trx: Writing,
   slip: { readonly id: string; readonly engine_id: string | null },
-): Promise<void> {
+): Promise<Trouble | undefined> {
   const kept = (await keptOf(trx, slip.id).execute()).map((row) => row.kept);
   const latest = <K extends SlipKept['kind']>(kind: K) =>
     kept.find((one): one is KeptOf<K> => one.kind === kind && 'engineId' in one && one.engineId === slip.engine_id);
@@ -28,6 +33,9 @@ export async function settleHold(
     (plugs || log || comeback) && slip.engine_id !== null
       ? await readOldPartsEngine(context, trx, slip.engine_id)
       : undefined;
+  const strange = engine && strangeCylinder([...(plugs?.cylinders ?? []), ...(log?.reads ?? [])], engine.plan);
+  if (strange !== undefined)
+    return trouble('invalid-request', `This engine has no cylinder ${strange}.`, { kept: 'no such cylinder' });
   const holds = engine
     ? [
         plugs && heldByReading(answerKeptPlugs(plugs, log, engine.of, engine.plan)),
@@ -40,6 +48,7 @@ export async function settleHold(
     held_says: holds[0]?.says ?? '',
     held_by: holds[0]?.by ?? null,
   });
+  return undefined;
 }
 
 async function readOldPartsEngine(context: Context, trx: Writing, engineId: string) {

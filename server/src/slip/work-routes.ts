@@ -39,7 +39,6 @@ export function slipWorkRoutes(app: Express, context: Context): void {
     const slip = await writeOn({ trx, params: { slipId }, body, staff }, `keep ${body.kept.kind}`);
     if (isTrouble(slip)) return slip;
     await storeKept(trx, { slipId, kept: body.kept, staffId: staff.id });
-    await settleHold(context, trx, slip);
-    return showSlip(trx, slipId);
+    return (await settleHold(context, trx, slip)) ?? showSlip(trx, slipId);
   });
 }

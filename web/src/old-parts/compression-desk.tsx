@@ -83,7 +83,10 @@ export function CompressionDesk({ engine, plan, mine }: DeskProps) {
   return (
     <main className="desk-main col-span-2" aria-label="Old parts stage">
       <header className="set-up-head">
-        <Mark kind={answer.tellsPlugs === 'good' ? 'match' : answer.low.length > 0 ? 'refuse' : 'unknown'} rem={1.25} />
+        <Mark
+          kind={answer.tellsPlugs?.kind === 'good' ? 'match' : answer.low.length > 0 ? 'refuse' : 'unknown'}
+          rem={1.25}
+        />
         <h1 className="text-head font-semibold">{answer.says[0]}</h1>
         <span className="min-w-0 flex-1 text-soft">{isTaken ? '' : 'What is not ticked below may falsify it.'}</span>
       </header>
@@ -208,7 +211,7 @@ export function CompressionDesk({ engine, plan, mine }: DeskProps) {
               </>
             )}
           </section>
-          <LastRead about="Compression" />
+          <LastRead kind="compression" />
         </div>
       </div>
     </main>

@@ -1,12 +1,13 @@
+import type { SlipKept } from '@brackenfell/contract/slip-kept';
 import { printDate } from '@brackenfell/core/words/moments';
 import { useCounter } from '../counter/use-counter.ts';
 import { useVehicle } from '../garage/use-garage.ts';
 
 /** What was read of this vehicle the time before, to be held against what is read now. */
-export function LastRead({ about }: { readonly about: string }) {
+export function LastRead({ kind }: { readonly kind: SlipKept['kind'] }) {
   const { slip } = useCounter();
   const vehicle = useVehicle(slip.data?.garage?.vehicleId);
-  const before = vehicle.data?.found.filter((one) => one.says.startsWith(about) && one.docket !== slip.data?.docket);
+  const before = vehicle.data?.found.filter((one) => one.kind === kind && one.docket !== slip.data?.docket);
   if (!before || before.length === 0) return null;
   return (
     <section aria-label="Read before" className="set-up-panel">

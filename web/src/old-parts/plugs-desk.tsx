@@ -271,7 +271,7 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
               </p>
             </section>
             <NumbersFound engine={engine} mine={mine} />
-            <LastRead about="Old plugs" />
+            <LastRead kind="old-plugs" />
           </div>
           <div className="grid content-start">
             <CausesPanel answer={answer} showPoints={showPoints} onResult={mine ? result : undefined} />
