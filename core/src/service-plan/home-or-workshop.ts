@@ -1,5 +1,5 @@
 import { rulingValue, type FactSheet } from '../facts/facts.ts';
-import { withTax } from '../slip/totals.ts';
+import { withTax } from '../money/tax.ts';
 
 /** A job as it is priced, all before tax: money in minor units. */
 export interface PricedJob {

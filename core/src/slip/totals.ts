@@ -1,7 +1,5 @@
 import type { Verdict } from '../fitment/verdict.ts';
-
-/** Standard rate of value added tax, in basis points, on prices that are quoted without it. */
-export const TAX_BASIS_POINTS = 2000;
+import { taxOn } from '../money/tax.ts';
 
 export interface Totals {
   readonly goodsMinor: number;
@@ -22,9 +20,6 @@ export function totalsOf(lines: readonly PricedLine[]): Totals {
   const goodsMinor = lines
     .filter(({ kind, verdict }) => kind === 'sale' && verdict !== 'refuse')
     .reduce((sum, { quantity, unitPriceMinor }) => sum + quantity * (unitPriceMinor ?? 0), 0);
-  const taxMinor = Math.round((goodsMinor * TAX_BASIS_POINTS) / 10_000);
+  const taxMinor = taxOn(goodsMinor);
   return { goodsMinor, taxMinor, totalMinor: goodsMinor + taxMinor };
 }
-
-/** A price without tax, with it. */
-export const withTax = (minor: number): number => minor + Math.round((minor * TAX_BASIS_POINTS) / 10_000);

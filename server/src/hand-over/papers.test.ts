@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { PaperView } from '@brackenfell/contract/hand-over';
 import type { ToolLoan } from '@brackenfell/contract/loan';
 import type { Slip } from '@brackenfell/contract/slip';
-import { withTax } from '@brackenfell/core/slip/totals';
+import { withTax } from '@brackenfell/core/money/tax';
 import { printPrice } from '@brackenfell/core/words/money';
 import { fetchTray, openTestCounter, write, type Agent, type TestCounter } from '../testing/counter.ts';
 import { barcodesOf, pdfOf, textOf } from '../testing/papers.ts';

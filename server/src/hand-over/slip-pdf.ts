@@ -1,6 +1,6 @@
 import type { Slip, SlipLine } from '@brackenfell/contract/slip';
 import { SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
-import { withTax } from '@brackenfell/core/slip/totals';
+import { withTax } from '@brackenfell/core/money/tax';
 import { printPrice } from '@brackenfell/core/words/money';
 import { printDate, printWhole } from '@brackenfell/core/words/moments';
 import { footPages, makePdf } from '../paper/document.ts';

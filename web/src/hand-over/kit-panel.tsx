@@ -1,14 +1,12 @@
 import { useState } from 'react';
 import type { Offer } from '@brackenfell/contract/hand-over';
-import { FRAGILE_WORDS, type FragileAdvice } from '@brackenfell/core/kit/fragile';
 import type { KitKind } from '@brackenfell/core/kit/kit-list';
-import { Choice } from '../controls/choice.tsx';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import type { MarkKind } from '../controls/mark-shapes.ts';
 import { useAddToSlip } from '../counter/use-add-to-slip.ts';
-import { useKept } from '../counter/use-keep.ts';
 import { useKeys } from '../keys/keys.ts';
+import { FragilePanel } from './fragile-panel.tsx';
 import type { TickedCard } from './lay-ticks.ts';
 import { OfferButtons } from './offer-buttons.tsx';
 
@@ -17,20 +15,6 @@ const KIT_MARKS: Readonly<Record<KitKind, MarkKind>> = {
   'used-up': 'match-small',
   'to-ask': 'unknown',
 };
-const ADVICE_MARKS: Readonly<Record<FragileAdvice, MarkKind>> = {
-  buy: 'caution',
-  hold: 'acceptable',
-  leave: 'match-small',
-};
-const SAID = [
-  { value: 'unknown', says: 'Nobody has said' },
-  { value: 'yes', says: 'Yes' },
-  { value: 'no', says: 'No' },
-] as const;
-type Said = (typeof SAID)[number]['value'];
-const asSaid = (held: boolean | null | undefined): Said => (held == null ? 'unknown' : held ? 'yes' : 'no');
-const asHeld = (said: Said): boolean | null => (said === 'unknown' ? null : said === 'yes');
-
 interface KitPanelProps {
   readonly card: TickedCard;
   readonly engineId: string;
@@ -123,7 +107,7 @@ export function KitPanel({ card, engineId, mine, onLend }: KitPanelProps) {
           </ul>
         </section>
       ))}
-      <Fragile
+      <FragilePanel
         card={card}
         engineId={engineId}
         mine={mine}
@@ -159,87 +143,5 @@ export function KitPanel({ card, engineId, mine, onLend }: KitPanelProps) {
         </section>
       )}
     </div>
-  );
-}
-
-interface FragileProps {
-  readonly card: TickedCard;
-  readonly engineId: string;
-  readonly mine: boolean;
-  readonly isPicked: (says: string) => boolean;
-  readonly onPut: ((offer: Offer, quantity: number) => void) | undefined;
-}
-
-/** What the work handles and may break: bought, held or left, by what was seen and said of this vehicle. */
-function Fragile({ card: { fragile }, engineId, mine, isPicked, onPut }: FragileProps) {
-  const { kept, keep } = useKept('fragile', engineId);
-  if (fragile.length === 0) return null;
-  const now = kept ?? { kind: 'fragile' as const, isOpenedBefore: null, isOverTenYears: null, seenBroken: [] };
-  return (
-    <section aria-label="What may break" className="grid gap-1">
-      <h2 className="pt-1 text-lead font-semibold">What may break</h2>
-      {mine && (
-        <div className="flex flex-wrap gap-2">
-          <Choice
-            label="Opened before?"
-            labelClass="text-slate"
-            value={asSaid(now.isOpenedBefore)}
-            options={SAID}
-            onChange={(said) => keep({ ...now, isOpenedBefore: asHeld(said) }, 'whether it was opened before')}
-          />
-          <Choice
-            label="Over ten years old?"
-            labelClass="text-slate"
-            value={asSaid(now.isOverTenYears)}
-            options={SAID}
-            onChange={(said) => keep({ ...now, isOverTenYears: asHeld(said) }, 'how old it is')}
-          />
-        </div>
-      )}
-      <ul>
-        {fragile.map(({ says, advice, why, quantity, isSeenBroken, offers }) => (
-          <li
-            key={says}
-            aria-current={isPicked(says) || undefined}
-            className={`grid grid-cols-[1rem_minmax(0,1fr)] border-b border-hair py-1 ${isPicked(says) ? 'bg-bracken-wash' : ''}`}
-          >
-            <span className="pt-0.5">
-              <Mark kind={ADVICE_MARKS[advice]} rem={0.75} label="" />
-            </span>
-            <span>
-              <b className="font-semibold">{FRAGILE_WORDS[advice]}.</b> {says}
-              <span className="block text-xs text-soft">{why}</span>
-              {mine && (
-                <label className="flex items-center gap-1 text-xs">
-                  <input
-                    type="checkbox"
-                    aria-label={`Seen broken: ${says}`}
-                    checked={now.seenBroken.includes(says)}
-                    onChange={() =>
-                      keep(
-                        {
-                          ...now,
-                          seenBroken: now.seenBroken.includes(says)
-                            ? now.seenBroken.filter((one) => one !== says)
-                            : [...now.seenBroken, says],
-                        },
-                        isSeenBroken ? 'not broken after all' : 'seen broken',
-                      )
-                    }
-                  />
-                  Seen broken
-                </label>
-              )}
-              <OfferButtons
-                offers={offers}
-                quantity={quantity}
-                isPicked={isPicked(says)}
-                onPut={onPut && ((offer) => onPut(offer, quantity))}
-              />
-            </span>
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }

@@ -9,6 +9,7 @@ import {
   WHENS,
   type TouchedGroup,
 } from '@brackenfell/core/old-parts/comeback-checks';
+import { toggled, Toggles } from '../controls/toggles.tsx';
 import type { ComebackKept } from './use-old-parts.ts';
 
 const LAMP_WORDS: Readonly<Record<Lamp, string>> = {
@@ -27,39 +28,8 @@ interface ComebackAskedProps {
   readonly onChange: (more: Partial<ComebackKept>, says: string) => void;
 }
 
-interface AskedLineProps<V extends string> {
-  readonly title: string;
-  readonly options: readonly V[];
-  readonly words: Readonly<Record<V, string>>;
-  readonly on: readonly V[];
-  readonly disabled: boolean;
-  readonly onChoose: (value: V) => void;
-}
-
-function AskedLine<V extends string>({ title, options, words, on, disabled, onChoose }: AskedLineProps<V>) {
-  return (
-    <div role="group" aria-label={title} className="border-t border-hair py-1">
-      <span className="text-xs text-slate">{title}</span>
-      <span className="flex flex-wrap gap-x-1">
-        {options.map((value) => (
-          <button
-            key={value}
-            type="button"
-            disabled={disabled}
-            aria-pressed={on.includes(value)}
-            className={`sign-option ${on.includes(value) ? 'sign-on' : ''}`}
-            onClick={() => onChoose(value)}
-          >
-            {words[value]}
-          </button>
-        ))}
-      </span>
-    </div>
-  );
-}
-
-const toggled = <V extends string>(all: readonly V[], one: V): V[] =>
-  all.includes(one) ? all.filter((other) => other !== one) : [...all, one];
+const worded = <V extends string>(values: readonly V[], words: Readonly<Record<V, string>>) =>
+  values.map((value) => ({ value, says: words[value] }));
 
 /** What is told of work that came back: how soon, how, when, what was touched. */
 export function ComebackAsked({ now, mine, lastSaid, groups, onChange }: ComebackAskedProps) {
@@ -70,52 +40,49 @@ export function ComebackAsked({ now, mine, lastSaid, groups, onChange }: Comebac
       <p className="pb-1 text-soft">
         {lastSaid ?? 'No earlier work is known: what nobody has said counts as touched.'}
       </p>
-      <AskedLine
+      <Toggles
         {...common}
         title="How soon after the work"
-        options={HOW_SOON}
-        words={HOW_SOON_WORDS}
-        on={[now.howSoon]}
+        options={worded(HOW_SOON, HOW_SOON_WORDS)}
+        isOn={(one) => one === now.howSoon}
         onChoose={(howSoon) => onChange({ howSoon }, 'how soon')}
       />
-      <AskedLine
+      <Toggles
         {...common}
         title="It misfires on"
-        options={MISFIRES}
-        words={MISFIRE_WORDS}
-        on={[now.misfire]}
+        options={worded(MISFIRES, MISFIRE_WORDS)}
+        isOn={(one) => one === now.misfire}
         onChoose={(misfire) => onChange({ misfire }, 'how it misfires')}
       />
-      <AskedLine
+      <Toggles
         {...common}
         title="And most when"
-        options={WHENS}
-        words={WHEN_WORDS}
-        on={now.when}
+        options={worded(WHENS, WHEN_WORDS)}
+        isOn={(one) => now.when.includes(one)}
         onChoose={(one) => onChange({ when: toggled(now.when, one) }, 'when')}
       />
-      <AskedLine
+      <Toggles
         {...common}
         title="Lamp"
-        options={LAMPS}
-        words={LAMP_WORDS}
-        on={[now.lamp]}
+        options={worded(LAMPS, LAMP_WORDS)}
+        isOn={(one) => one === now.lamp}
         onChoose={(lamp) => onChange({ lamp }, 'the lamp')}
       />
-      <AskedLine
+      <Toggles
         {...common}
         title="Touched, or not known"
-        options={groups}
-        words={GROUP_WORDS}
-        on={groups.filter((group) => !now.untouched.includes(group))}
+        options={worded(groups, GROUP_WORDS)}
+        isOn={(group) => !now.untouched.includes(group)}
         onChoose={(group) => onChange({ untouched: toggled(now.untouched, group) }, 'what was touched')}
       />
-      <AskedLine
+      <Toggles
         {...common}
         title="A plug fell while it was fitted"
-        options={['yes', 'no']}
-        words={{ yes: 'told so', no: 'no, or not known' }}
-        on={[now.isToldDropped ? 'yes' : 'no']}
+        options={[
+          { value: 'yes', says: 'told so' },
+          { value: 'no', says: 'no, or not known' },
+        ]}
+        isOn={(told) => (told === 'yes') === now.isToldDropped}
         onChoose={(told) => onChange({ isToldDropped: told === 'yes' }, 'whether a plug fell')}
       />
       <label className="grid gap-0.5 border-t border-hair py-1">

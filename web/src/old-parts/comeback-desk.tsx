@@ -23,17 +23,12 @@ import { useKept } from '../counter/use-keep.ts';
 import { useVehicle } from '../garage/use-garage.ts';
 import { useKeys } from '../keys/keys.ts';
 import { ComebackAsked } from './comeback-asked.tsx';
+import { COMEBACK_RESULT_KEYS, ComebackList } from './comeback-list.tsx';
 import type { DeskProps } from './desk-props.ts';
 import { oldPartsEngine, type ComebackKept } from './use-old-parts.ts';
 import { lowerFirst } from '@brackenfell/core/words/case';
 
 const MisfireDialog = room(async () => (await import('../misfire/misfire-dialog.tsx')).MisfireDialog);
-
-const RESULTS: readonly (readonly [string, ComebackResult, string])[] = [
-  ['a', 'seen-right', 'Right, seen here'],
-  ['b', 'told-right', 'Right, as told'],
-  ['c', 'wrong', 'It was wrong'],
-];
 
 /** What was done last on the vehicle: the parts of its latest day, and how far it has run since. */
 function lastWork(vehicle: GarageVehicle | undefined) {
@@ -85,7 +80,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
     const { [id]: _, ...results } = now.results;
     change({ results }, `${comebackCheck(id).title} taken back`);
   };
-  const { next, found, likeliest } = answer;
+  const { next, found } = answer;
   const writeDown = () => {
     const slipId = begin(engine.engineId);
     const text = found
@@ -101,7 +96,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
     'Comeback',
     [
       ...(next && !answer.stop
-        ? RESULTS.map(([press, value, does]) => ({ press, does, run: () => result(next.id, value) }))
+        ? COMEBACK_RESULT_KEYS.map(([press, value, does]) => ({ press, does, run: () => result(next.id, value) }))
         : []),
       ...(mayBeSwapped ? [{ press: 'x', does: 'Swap test', run: () => setSwapping(true) }] : []),
       { press: 's', does: 'Points behind the order', run: () => setShowPoints(!showPoints) },
@@ -110,7 +105,6 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
     { active: mine },
   );
   const checkNow = next && comebackCheck(next.id);
-  const most = Math.max(...answer.ranked.map(({ perMinute }) => perMinute), 1e-9);
   return (
     <>
       <aside className="desk-card" aria-label="What is told of it">
@@ -146,58 +140,14 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
             <h2 className="text-lead font-semibold">Checks, in order</h2>
             {mine && next && !answer.stop && (
               <p className="flex flex-wrap gap-2">
-                {RESULTS.map(([press, value, says]) => (
+                {COMEBACK_RESULT_KEYS.map(([press, value, says]) => (
                   <button key={value} type="button" className="button-plain" onClick={() => result(next.id, value)}>
                     {says} <Key>{press}</Key>
                   </button>
                 ))}
               </p>
             )}
-            <ol>
-              {answer.ranked.map((ranked) => (
-                <li
-                  key={ranked.id}
-                  aria-current={ranked.id === next?.id ? 'step' : undefined}
-                  className={`border-t border-hair py-0.5 ${ranked.id === next?.id ? 'bg-bracken-wash' : ''}`}
-                >
-                  <span className="flex items-baseline gap-2">
-                    <span className={`flex-1 ${ranked.result === 'seen-right' ? 'line-through' : 'font-semibold'}`}>
-                      {comebackCheck(ranked.id).title}
-                      {ranked.id === likeliest?.id && ranked.id !== next?.id && (
-                        <span className="font-normal text-bracken"> likeliest</span>
-                      )}
-                    </span>
-                    {showPoints && (
-                      <span className="num text-soft">
-                        {ranked.weight.toFixed(1)} / {ranked.minutes} = {ranked.perMinute.toFixed(2)}
-                      </span>
-                    )}
-                    <span className="num text-soft">{ranked.minutes} min</span>
-                  </span>
-                  <span
-                    className="block h-1 bg-slate"
-                    style={{ width: `${(ranked.perMinute / most) * 100}%` }}
-                    aria-hidden="true"
-                  />
-                  {ranked.result && (
-                    <span className="flex items-baseline gap-2 text-xs text-soft">
-                      {RESULTS.find(([, value]) => value === ranked.result)![2]}
-                      {ranked.result === 'told-right' && ': told, so a tenth is left'}
-                      {mine && (
-                        <button
-                          type="button"
-                          className="button-quiet"
-                          aria-label={`Take back: ${comebackCheck(ranked.id).title}`}
-                          onClick={() => takeBack(ranked.id)}
-                        >
-                          take back
-                        </button>
-                      )}
-                    </span>
-                  )}
-                </li>
-              ))}
-            </ol>
+            <ComebackList answer={answer} showPoints={showPoints} onTakeBack={mine ? takeBack : undefined} />
           </section>
           <div className="grid content-start">
             {found && answer.sell ? (

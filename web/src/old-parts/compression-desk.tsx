@@ -3,6 +3,7 @@ import { answerKeptLog } from '@brackenfell/core/old-parts/kept-answers';
 import { oneOf, readPlain } from '@brackenfell/core/quantities/plain-figure';
 import { useDraftOf } from '../controls/draft.ts';
 import { Mark } from '../controls/mark.tsx';
+import { toggled } from '../controls/toggles.tsx';
 import { useCounter } from '../counter/use-counter.ts';
 import { useKept } from '../counter/use-keep.ts';
 import { AskedBack } from '../measuring/asked-back.tsx';
@@ -126,16 +127,7 @@ export function CompressionDesk({ engine, plan, mine }: DeskProps) {
                   className="size-4"
                   disabled={!mine}
                   checked={now.conditions.includes(one)}
-                  onChange={() =>
-                    change(
-                      {
-                        conditions: now.conditions.includes(one)
-                          ? now.conditions.filter((other) => other !== one)
-                          : [...now.conditions, one],
-                      },
-                      'how compression was taken',
-                    )
-                  }
+                  onChange={() => change({ conditions: toggled(now.conditions, one) }, 'how compression was taken')}
                 />
                 {CONDITION_SAYS[one]}
               </label>

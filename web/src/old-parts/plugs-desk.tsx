@@ -4,14 +4,7 @@ import { sayIn } from '@brackenfell/core/fitment/say';
 import type { CauseId } from '@brackenfell/core/old-parts/causes';
 import { answerKeptPlugs } from '@brackenfell/core/old-parts/kept-answers';
 import type { CheckResult } from '@brackenfell/core/old-parts/read-plugs';
-import {
-  CONTEXT_IDS,
-  CONTEXTS,
-  SIGN_LINE_WORDS,
-  SIGN_LINES,
-  type ContextId,
-  type SignId,
-} from '@brackenfell/core/old-parts/signs';
+import { CONTEXT_IDS, CONTEXTS, SIGN_LINES, type SignId } from '@brackenfell/core/old-parts/signs';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { slipCall } from '../counter/slip-call.ts';
@@ -27,6 +20,8 @@ import { EngineAsRead } from './engine-as-read.tsx';
 import { LastRead } from './last-read.tsx';
 import type { DeskProps } from './desk-props.ts';
 import { NumbersFound } from './numbers-found.tsx';
+import { toggled, Toggles } from '../controls/toggles.tsx';
+import { SignLineRow } from './sign-line-row.tsx';
 import { allNormal, answered, isRead, notLooked, optionsOf, unread, type PlugRead } from './sign-letters.ts';
 import { noPlugs, oldPartsEngine } from './use-old-parts.ts';
 
@@ -85,14 +80,6 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
     step(1);
   };
   const options = optionsOf(line);
-  const toggleContext = (id: ContextId) =>
-    keep(
-      {
-        ...now,
-        context: now.context.includes(id) ? now.context.filter((one) => one !== id) : [...now.context, id],
-      },
-      CONTEXTS[id].title,
-    );
   const result = (cause: CauseId, value: CheckResult) =>
     keep({ ...now, results: { ...now.results, [cause]: value } }, 'a check of the old plugs');
   const takeBack = (cause: CauseId) => {
@@ -164,41 +151,17 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
             <Key>t</Key> all normal, <Key>w</Key> like the one before, <Key>Enter</Key> next
           </p>
           {SIGN_LINES.map((one, i) => (
-            <div
+            <SignLineRow
               key={one}
-              role="group"
-              aria-label={SIGN_LINE_WORDS[one]}
-              aria-current={i === lineAt ? 'true' : undefined}
-              className={`border-t border-hair py-1 ${i === lineAt ? 'bg-bracken-wash' : ''}`}
-            >
-              <span className="flex items-center justify-between text-xs text-slate">
-                {SIGN_LINE_WORDS[one]}
-                {!read.looked.includes(one) && <Mark kind="unknown" rem={0.75} label="Not looked at" />}
-              </span>
-              <span className="flex flex-wrap gap-x-1">
-                {optionsOf(one).map(({ letter, sign, says }) => {
-                  const isOn =
-                    sign === undefined
-                      ? read.looked.includes(one) && !optionsOf(one).some((o) => o.sign && read.signs.includes(o.sign))
-                      : read.signs.includes(sign);
-                  return (
-                    <button
-                      key={says}
-                      type="button"
-                      disabled={!mine}
-                      aria-pressed={isOn}
-                      className={`sign-option ${isOn ? 'sign-on' : ''}`}
-                      onClick={() => {
-                        setLineAt(i);
-                        store(answered(read, one, sign));
-                      }}
-                    >
-                      {i === lineAt && <Key>{letter}</Key>} {says}
-                    </button>
-                  );
-                })}
-              </span>
-            </div>
+              line={one}
+              read={read}
+              isHere={i === lineAt}
+              disabled={!mine}
+              onAnswer={(sign) => {
+                setLineAt(i);
+                store(answered(read, one, sign));
+              }}
+            />
           ))}
           <div className="border-t border-hair pt-1">
             <span className="flex items-baseline justify-between">
@@ -255,20 +218,13 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
                 {engine.hasCarburettor && ' It has a carburettor.'}
                 {engine.hasChargeCooler && ' Its charge cooler is water-cooled.'}
               </p>
-              <p className="flex flex-wrap gap-1">
-                {ASKED_CONTEXT.map((id) => (
-                  <button
-                    key={id}
-                    type="button"
-                    disabled={!mine}
-                    aria-pressed={now.context.includes(id)}
-                    className={`sign-option border border-line ${now.context.includes(id) ? 'sign-on' : ''}`}
-                    onClick={() => toggleContext(id)}
-                  >
-                    {CONTEXTS[id].title}
-                  </button>
-                ))}
-              </p>
+              <Toggles
+                title="Told or seen"
+                options={ASKED_CONTEXT.map((value) => ({ value, says: CONTEXTS[value].title }))}
+                isOn={(id) => now.context.includes(id)}
+                disabled={!mine}
+                onChoose={(id) => keep({ ...now, context: toggled(now.context, id) }, CONTEXTS[id].title)}
+              />
             </section>
             <NumbersFound engine={engine} mine={mine} />
             <LastRead kind="old-plugs" />

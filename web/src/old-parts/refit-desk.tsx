@@ -12,6 +12,7 @@ import {
 import { useDraftOf } from '../controls/draft.ts';
 import { Mark } from '../controls/mark.tsx';
 import { OneOf } from '../controls/one-of.tsx';
+import { Toggles } from '../controls/toggles.tsx';
 
 const GASKET_WORDS: Readonly<Record<GasketKind, string>> = {
   fixed: 'its own gasket',
@@ -92,22 +93,16 @@ export function RefitDesk() {
         <section aria-label="Coils, leads, caps and rotors" className="set-up-panel">
           <h2 className="text-lead font-semibold">Coils, leads, caps and rotors</h2>
           {READ_PARTS.map((part) => (
-            <div key={part} role="group" aria-label={PART_WORDS[part]} className="border-t border-hair py-1">
-              <span className="text-xs text-slate">{PART_WORDS[part]}</span>
-              <span className="flex flex-wrap gap-x-1">
-                {PART_SIGN_IDS.filter((id) => PART_SIGNS[id].part === part).map((id) => (
-                  <button
-                    key={id}
-                    type="button"
-                    aria-pressed={id === picked}
-                    className={`sign-option ${id === picked ? 'sign-on' : ''}`}
-                    onClick={() => pick(id)}
-                  >
-                    {PART_SIGNS[id].says}
-                  </button>
-                ))}
-              </span>
-            </div>
+            <Toggles
+              key={part}
+              title={PART_WORDS[part]}
+              options={PART_SIGN_IDS.filter((id) => PART_SIGNS[id].part === part).map((value) => ({
+                value,
+                says: PART_SIGNS[value].says,
+              }))}
+              isOn={(id) => id === picked}
+              onChoose={pick}
+            />
           ))}
           <div aria-live="polite" className="pt-2">
             {sign ? (

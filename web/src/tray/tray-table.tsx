@@ -7,7 +7,7 @@ import { printCount } from '@brackenfell/core/words/counted';
 import { Key } from '../controls/key.tsx';
 import { Mark, MARK_WORDS, MarkPaths, VERDICT_MARK } from '../controls/mark.tsx';
 import type { MarkKind } from '../controls/mark-shapes.ts';
-import { withTax } from '@brackenfell/core/slip/totals';
+import { withTax } from '@brackenfell/core/money/tax';
 import { printAmount } from '@brackenfell/core/words/money';
 import { useSettings } from '../settings/settings.ts';
 import { gridColumns, markPlaces, marksWidth } from './columns.ts';
