@@ -65,7 +65,12 @@ export function slowly(page: Page): Page {
 
 export const test = base.extend<{ counter: Counter }>({
   page: async ({ page }, use) => {
+    const clashes: string[] = [];
+    page.on('console', (message) => {
+      if (message.text().startsWith('Two commands share a key')) clashes.push(message.text());
+    });
     await use(slowly(page));
+    expect(clashes).toEqual([]);
   },
   // eslint-disable-next-line no-empty-pattern -- Playwright reads fixtures from the pattern
   counter: async ({}, use) => {

@@ -18,6 +18,8 @@ export interface Endpoint {
   readonly body?: z.ZodObject;
   readonly response: z.ZodType;
   readonly status?: 200 | 201;
+  /** Takes a file of at most so many bytes instead of a body of JSON; `application/octet-stream`. */
+  readonly consumes?: number;
   /** A document instead of JSON: the handler gives its bytes. */
   readonly produces?: 'application/pdf' | 'text/calendar' | 'text/csv';
   /** Repeating the call with the same Idempotency-Key gives the first answer again. */

@@ -23,6 +23,17 @@ import {
   noteContact,
   settleBatch,
 } from './quarantine.ts';
+import {
+  getImport,
+  getImportRows,
+  listImports,
+  readImportSo,
+  rejectedSheet,
+  stopImport,
+  takeBackImport,
+  takeList,
+  writeImport,
+} from './imports.ts';
 import { identify, lookUpPlate, readSentence } from './identify.ts';
 import { getPart, getPartEngines, getPartFills, getPartGraph } from './part.ts';
 import { getFittedSet } from './fitted-set.ts';
@@ -162,6 +173,15 @@ export const ENDPOINTS = {
   identify,
   readSentence,
   lookUpPlate,
+  listImports,
+  takeList,
+  getImport,
+  getImportRows,
+  readImportSo,
+  writeImport,
+  takeBackImport,
+  stopImport,
+  rejectedSheet,
   getAudit,
   startAudit,
   cancelAudit,

@@ -58,6 +58,8 @@ export const EngineCard = z
     cylinders: z.number().int(),
     positions: z.array(z.object({ positionId: Id, label: z.string() })),
     plan: EnginePlan.nullable(),
+    /** Every plug once; a place where a cylinder has more than one. */
+    seats: z.array(z.object({ cylinder: z.number().int(), place: z.string().optional() })),
     /** What reading its old parts goes by; null where nobody has entered it. The gap limit is the widest it asks anywhere. */
     hasChargeCooler: z.boolean().nullable(),
     hasCarburettor: z.boolean().nullable(),

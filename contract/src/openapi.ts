@@ -29,6 +29,11 @@ export function openApiDocument(): OpenApiDocument {
         ...(endpoint.query ? { query: endpoint.query } : {}),
         ...(endpoint.idempotent ? { header: IdempotencyKey } : {}),
       },
+      ...(endpoint.consumes
+        ? {
+            requestBody: { content: { 'application/octet-stream': { schema: z.string().meta({ format: 'binary' }) } } },
+          }
+        : {}),
       ...(endpoint.body ? { requestBody: { content: { 'application/json': { schema: endpoint.body } } } } : {}),
       responses: {
         [String(endpoint.status ?? 200)]: {

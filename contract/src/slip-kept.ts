@@ -10,6 +10,7 @@ import {
   TOUCHED_GROUPS,
   WHENS,
 } from '@brackenfell/core/old-parts/comeback-checks';
+import { PART_SIGN_IDS } from '@brackenfell/core/old-parts/other-parts';
 import { CHECK_RESULTS } from '@brackenfell/core/old-parts/read-plugs';
 import { CONTEXT_IDS, SIGN_IDS, SIGN_LINES } from '@brackenfell/core/old-parts/signs';
 import { EngineKey, line } from './endpoint.ts';
@@ -55,14 +56,26 @@ const KeptOldPlugs = z.object({
     .array(
       z.object({
         cylinder,
+        /** Which of a cylinder's plugs, where it has two. */
+        place: line(40).optional(),
         looked: z.array(z.enum(SIGN_LINES)).max(SIGN_LINES.length),
         signs: z.array(z.enum(SIGN_IDS)).max(SIGN_IDS.length),
         gapMm: z.number().min(0).max(5).nullable(),
+        /** What it took to undo it. */
+        outNm: z.number().min(0).max(200).optional(),
       }),
     )
-    .max(24),
+    .max(48),
   context: z.array(z.enum(CONTEXT_IDS)).max(CONTEXT_IDS.length),
   results: z.partialRecord(z.enum(CAUSE_IDS), z.enum(CHECK_RESULTS)),
+});
+/** What was seen on old coils, leads, a cap or a rotor; on which cylinders, where somebody said so. */
+const KeptOldOthers = z.object({
+  kind: z.literal('old-others'),
+  engineId: EngineKey,
+  seen: z
+    .array(z.object({ sign: z.enum(PART_SIGN_IDS), cylinders: z.array(cylinder).max(24) }))
+    .max(PART_SIGN_IDS.length),
 });
 const kpa = z.number().min(0).max(10_000);
 const KeptCompression = z.object({
@@ -99,6 +112,7 @@ export const SlipKept = z.discriminatedUnion('kind', [
   KeptSparkEvidence,
   KeptFragile,
   KeptOldPlugs,
+  KeptOldOthers,
   KeptCompression,
   KeptComeback,
 ]);

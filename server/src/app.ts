@@ -30,6 +30,7 @@ import { receivingRoutes } from './receiving/routes.ts';
 import { releaseRoutes } from './release/routes.ts';
 import { dimensionRoutes } from './dimensions/routes.ts';
 import { garageRoutes } from './garage/routes.ts';
+import { importRoutes } from './imports/routes.ts';
 import { loanRoutes } from './loan/routes.ts';
 import { handOverRoutes } from './hand-over/routes.ts';
 import { heardRoutes } from './heard/routes.ts';
@@ -131,6 +132,7 @@ export function createApp(context: Context): Express {
   quarantineRoutes(app, context);
   receivingRoutes(app, context);
   auditRoutes(app, context);
+  importRoutes(app, context);
   identifyRoutes(app, context);
 
   app.use('/api', (req, res) => {

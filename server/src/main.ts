@@ -2,7 +2,7 @@ import { createServer } from 'node:http';
 import { fork } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 import pino, { type Logger } from 'pino';
-import { workJobs } from './audit/work-jobs.ts';
+import { workJobs } from './jobs/work-jobs.ts';
 import { createApp } from './app.ts';
 import { readConfig } from './context/config.ts';
 import { createContext } from './context/context.ts';

@@ -22,6 +22,7 @@ export interface OldPartsEngine {
 export interface KeptPlugs {
   readonly cylinders: readonly {
     readonly cylinder: number;
+    readonly place?: string | undefined;
     readonly looked: readonly SignLine[];
     readonly signs: readonly SignId[];
     readonly gapMm: number | null;
@@ -39,11 +40,9 @@ export interface KeptComeback extends Omit<Comeback, 'codeSays'> {
   readonly isTakenBack: boolean;
 }
 
-/** A cylinder of a reading that the engine does not have; undefined where it has all of them. */
-export const strangeCylinder = (
-  reads: readonly { readonly cylinder: number }[],
-  { firingOrder }: EnginePlan,
-): number | undefined => reads.find(({ cylinder }) => !firingOrder.includes(cylinder))?.cylinder;
+/** A cylinder of a log that the engine does not have; undefined where it has all of them. */
+export const strangeCylinder = (cylinders: readonly number[], { firingOrder }: EnginePlan): number | undefined =>
+  cylinders.find((one) => !firingOrder.includes(one));
 
 export const answerKeptLog = (log: KeptLog, plan: EnginePlan): CompressionAnswer =>
   answerCompression(
@@ -64,7 +63,7 @@ export const answerKeptPlugs = (
     {
       cylinders: plugs.cylinders
         .filter(({ looked, gapMm }) => looked.length > 0 || gapMm !== null)
-        .map(({ cylinder, signs, gapMm }) => ({ cylinder, signs, gapMm: gapMm ?? undefined })),
+        .map(({ cylinder, place, signs, gapMm }) => ({ cylinder, place, signs, gapMm: gapMm ?? undefined })),
       context: [...plugs.context, ...(engine.hasCarburettor ? (['carburettor'] as const) : [])],
       compression: log && answerKeptLog(log, plan).tellsPlugs,
       results: plugs.results,

@@ -1,3 +1,5 @@
+import type { HasHere } from './comeback.ts';
+
 /** Parts besides plugs that are read when they come off. */
 export const READ_PARTS = ['coil', 'lead', 'cap', 'rotor'] as const;
 export type ReadPart = (typeof READ_PARTS)[number];
@@ -105,3 +107,22 @@ export const PART_SIGNS = {
 } as const satisfies Readonly<Record<string, PartSign>>;
 export type PartSignId = keyof typeof PART_SIGNS;
 export const PART_SIGN_IDS = Object.keys(PART_SIGNS) as readonly PartSignId[];
+
+export const PART_WORDS: Readonly<Record<ReadPart, string>> = {
+  coil: 'Coil',
+  lead: 'Lead',
+  cap: 'Cap',
+  rotor: 'Rotor',
+};
+
+/** Signs of the parts an engine has: one of coils on the plugs has no cap to look into. */
+export const partSignsHere = (has: Pick<HasHere, 'coils' | 'leads' | 'cap'>): readonly PartSignId[] => {
+  const here: Readonly<Record<ReadPart, boolean>> = { coil: has.coils, lead: has.leads, cap: has.cap, rotor: has.cap };
+  return PART_SIGN_IDS.filter((id) => here[PART_SIGNS[id].part]);
+};
+
+/** What was seen on a part, in words: `coil 2, 3 tracks`. */
+export const saySeen = (sign: PartSignId, cylinders: readonly number[]): string =>
+  [PART_WORDS[PART_SIGNS[sign].part].toLowerCase(), cylinders.join(', '), PART_SIGNS[sign].says]
+    .filter(Boolean)
+    .join(' ');

@@ -7,6 +7,8 @@ import { lowerFirst } from '../words/case.ts';
 /** What was read of one cylinder's plug; a line that was not looked at has no sign. */
 export interface CylinderRead {
   readonly cylinder: number;
+  /** Which of a cylinder's plugs; undefined where it has one. */
+  readonly place?: string | undefined;
   readonly signs: readonly SignId[];
   /** In mm, as it came out. */
   readonly gapMm?: number | undefined;
@@ -35,6 +37,8 @@ export interface RankedCause {
   readonly cause: CauseId;
   readonly points: number;
   readonly cylinders: readonly number[];
+  /** The one side that shows it, where a cylinder has two plugs and both sides were read. */
+  readonly onlyAt: string | undefined;
   readonly patterns: readonly Pattern[];
   /** Each thing that spoke for it, with its points. */
   readonly by: readonly { readonly says: string; readonly points: number }[];
@@ -71,6 +75,12 @@ export interface ReadingTables {
 }
 export const TABLES: ReadingTables = { points: (sign, cause) => givenBy(sign)[cause], factor: factorOf };
 
+/** The place that all of some plugs share, where others were read at another place. */
+function sideOf(some: readonly CylinderRead[], all: readonly CylinderRead[]): string | undefined {
+  const places = new Set(some.map(({ place }) => place));
+  return places.size === 1 && new Set(all.map(({ place }) => place)).size > 1 ? [...places][0] : undefined;
+}
+
 /** One cause with all that speaks for it. Undefined where no sign does: context alone is no cause. */
 function weigh(
   cause: CauseId,
@@ -80,7 +90,7 @@ function weigh(
 ): RankedCause | undefined {
   const low = cause === 'gasket' && reading.compression?.kind === 'neighbours-low' ? reading.compression.cylinders : [];
   const of = reading.cylinders
-    .map((read) => ({ cylinder: read.cylinder, signs: signsOf(read, engine).filter((id) => pointsOf(id, cause)) }))
+    .map((read) => ({ ...read, signs: signsOf(read, engine).filter((id) => pointsOf(id, cause)) }))
     .filter(({ signs }) => signs.length > 0);
   const signs = SIGN_IDS.filter((id) => of.some((one) => one.signs.includes(id)));
   if (signs.length === 0 && low.length === 0) return undefined;
@@ -100,7 +110,14 @@ function weigh(
   const cylinders = [...new Set([...of.map(({ cylinder }) => cylinder), ...low])].sort((a, b) => a - b);
   const patterns = patternsOf(cylinders, engine);
   const sum = by.reduce((total, { points }) => total + points, 0);
-  return { cause, points: sum * factor(cause, patterns), cylinders, patterns, by };
+  return {
+    cause,
+    points: sum * factor(cause, patterns),
+    cylinders,
+    onlyAt: sideOf(of, reading.cylinders),
+    patterns,
+    by,
+  };
 }
 
 const isSettled = (reading: PlugReading, cause: CauseId): boolean => {

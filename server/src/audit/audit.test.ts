@@ -4,7 +4,7 @@ import { PLANTED_CONTRADICTIONS } from '@brackenfell/demo/planted-contradictions
 import { silentLog } from '../context/log.ts';
 import { computeAllClusters } from '../interchange/cluster-store.ts';
 import { fetchTray, openTestCounter, write, type TestCounter } from '../testing/counter.ts';
-import { workOneJob } from './work-jobs.ts';
+import { workOneJob } from '../jobs/work-jobs.ts';
 
 let counter: TestCounter;
 beforeAll(async () => {

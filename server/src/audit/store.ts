@@ -18,13 +18,22 @@ export async function askForAudit(trx: Writing, staffId: string): Promise<JobRow
   const open = await trx
     .selectFrom('job')
     .select(JOB_COLUMNS)
+    .where('kind', '=', 'audit')
     .where('state', 'in', ['waiting', 'running'])
     .orderBy('id')
     .executeTakeFirst();
   if (open) return open;
   return trx
     .insertInto('job')
-    .values({ kind: 'audit', asked_by: staffId, started_at: null, ended_at: null, beat_at: null, outcome: null })
+    .values({
+      kind: 'audit',
+      import_id: null,
+      asked_by: staffId,
+      started_at: null,
+      ended_at: null,
+      beat_at: null,
+      outcome: null,
+    })
     .returning(JOB_COLUMNS)
     .executeTakeFirstOrThrow();
 }
@@ -39,47 +48,18 @@ export async function askToCancel(trx: Writing, jobId: string): Promise<void> {
     .execute();
 }
 
-/** A worker that has not been heard of for this long is taken to be gone. */
-const SILENT_S = 60;
-
-/** Takes the oldest job that nobody works on; two workers never get the same one. */
-export async function claimJob(db: Database): Promise<{ id: string } | undefined> {
-  const { rows } = await sql<{ id: string }>`
-    update job set state = 'running', started_at = now(), beat_at = now(), progress = 0
-     where id = (select id from job where state = 'waiting'
-                    or state = 'running' and beat_at < now() - make_interval(secs => ${SILENT_S})
-                  order by id limit 1 for update skip locked)
-    returning id`.execute(db);
-  return rows[0];
-}
-
-/** Says how far a job is and that its worker lives. True when somebody asked to cancel it. */
-export async function beat(db: Database, jobId: string, progress: number, doing: string): Promise<boolean> {
-  const row = await db
-    .updateTable('job')
-    .set({ progress, doing, beat_at: new Date() })
-    .where('id', '=', jobId)
-    .returning('cancel_asked')
-    .executeTakeFirst();
-  return row?.cancel_asked ?? true;
-}
-
-export async function sayAlive(db: Database, jobId: string): Promise<void> {
-  await db.updateTable('job').set({ beat_at: new Date() }).where('id', '=', jobId).execute();
-}
-
-export async function endJob(
-  db: Database,
-  jobId: string,
-  state: 'done' | 'cancelled' | 'failed',
-  outcome: string,
-): Promise<void> {
-  await db.updateTable('job').set({ state, outcome, ended_at: new Date() }).where('id', '=', jobId).execute();
-}
-
 /** Forgets what earlier runs, or an earlier try of this one, found; decisions stand by themselves. */
 export async function clearFindings(db: Database): Promise<void> {
   await db.deleteFrom('audit_finding').execute();
+}
+
+export async function countFound(db: Database, jobId: string): Promise<number> {
+  const { count } = await db
+    .selectFrom('audit_finding')
+    .select((eb) => eb.fn.countAll<string>().as('count'))
+    .where('job_id', '=', jobId)
+    .executeTakeFirstOrThrow();
+  return Number(count);
 }
 
 export async function keepFindings(

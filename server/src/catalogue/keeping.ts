@@ -1,7 +1,7 @@
 import type { FactSheet } from '@brackenfell/core/facts/facts';
 import type { Database } from '../db/database.ts';
 import { readHeatScales, readPartSheets, readPartTitles, type PartTitle, type SharedEntries } from './fact-store.ts';
-import { readCatalogueVersion } from './version-store.ts';
+import { readCatalogueVersion, readRemovals } from './version-store.ts';
 
 /** Parts read in one go: other work of the server comes between. */
 const BATCH = 250;
@@ -16,7 +16,8 @@ interface Keeper<T> {
 
 interface Kept<T> {
   readonly version: string;
-  readonly rated: string;
+  /** The scales it was rated by, and the removals until then: where either differs, all is read anew. */
+  readonly basis: string;
   readonly parts: T;
 }
 
@@ -50,8 +51,8 @@ export class Keeping<T> {
   async #bringUpToDate(): Promise<void> {
     const version = await readCatalogueVersion(this.#db);
     const scales = await readHeatScales(this.#db);
-    const rated = JSON.stringify([...scales]);
-    const before = this.#kept?.rated === rated ? this.#kept : undefined;
+    const basis = JSON.stringify([await readRemovals(this.#db), ...scales]);
+    const before = this.#kept?.basis === basis ? this.#kept : undefined;
     if (!before) this.#shared.clear();
     const parts = before?.parts ?? this.#keeper.make();
     const changed = await this.#keeper.changedSince(this.#db, before?.version ?? '0');
@@ -61,6 +62,6 @@ export class Keeping<T> {
       for (const [id, sheet] of await readPartSheets(this.#db, scales, ids, this.#shared))
         this.#keeper.put(parts, id, sheet, titles.get(id)!);
     }
-    this.#kept = { version, rated, parts };
+    this.#kept = { version, basis, parts };
   }
 }

@@ -4,6 +4,7 @@ import type * as audit from './tables/audit.ts';
 import type * as catalogue from './tables/catalogue.ts';
 import type * as counter from './tables/counter.ts';
 import type * as garage from './tables/garage.ts';
+import type * as imports from './tables/imports.ts';
 import type * as proof from './tables/proof.ts';
 
 export interface Tables {
@@ -57,6 +58,12 @@ export interface Tables {
   tool_loan: garage.ToolLoanTable;
   failed_try: counter.FailedTryTable;
   request_receipt: counter.RequestReceiptTable;
+  list_import: imports.ListImportTable;
+  list_file: imports.ListFileTable;
+  list_row: imports.ListRowTable;
+  list_mapping: imports.ListMappingTable;
+  supplier_price: imports.SupplierPriceTable;
+  list_made: imports.ListMadeTable;
   job: audit.JobTable;
   audit_finding: audit.AuditFindingTable;
   audit_decision: audit.AuditDecisionTable;

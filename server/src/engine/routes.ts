@@ -1,3 +1,4 @@
+import { seatsOf } from '@brackenfell/core/old-parts/seats';
 import type { Express } from 'express';
 import { PART_KINDS, type PartKind } from '@brackenfell/core/facts/part-kinds';
 import { sayIn } from '@brackenfell/core/fitment/say';
@@ -109,6 +110,7 @@ export function engineRoutes(app: Express, context: Context): void {
         say,
       ),
       plan: planView(engine.plan),
+      seats: engine.plan ? [...seatsOf(positions, engine.plan)] : [],
       hasChargeCooler: engine.traits.chargeCooler ?? null,
       hasCarburettor: engine.traits.carburettor ?? null,
       ...oldPartFacts(positions.map((p) => sheets.get(p.id)!)),

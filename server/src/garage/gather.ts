@@ -1,4 +1,6 @@
 import { COMEBACK_CHECK_IDS, comebackCheck, MISFIRE_WORDS } from '@brackenfell/core/old-parts/comeback-checks';
+import { saySeen } from '@brackenfell/core/old-parts/other-parts';
+import { saySeat } from '@brackenfell/core/old-parts/seats';
 import { SIGNS } from '@brackenfell/core/old-parts/signs';
 import { growthAt } from '@brackenfell/core/set-up/wear-desk';
 import type { GarageVehicle } from '@brackenfell/contract/garage';
@@ -52,9 +54,13 @@ function sayKept(kept: SlipKept): string {
       return `Old plugs, ${kept.cylinders.length} read: ${
         odd.length === 0
           ? 'all normal'
-          : odd.map(({ cylinder, signs }) => `${cylinder} ${signs.map((id) => SIGNS[id].title).join(', ')}`).join('; ')
+          : odd
+              .map(({ signs, ...seat }) => `${saySeat(seat)} ${signs.map((id) => SIGNS[id].title).join(', ')}`)
+              .join('; ')
       }`;
     }
+    case 'old-others':
+      return `Seen: ${kept.seen.map(({ sign, cylinders }) => saySeen(sign, cylinders)).join('; ')}`;
     case 'compression':
       return `Compression${kept.state ? `, ${kept.state}` : ''}: ${kept.reads
         .map(({ cylinder, dryKpa }) => `${cylinder} ${(dryKpa / 100).toFixed(1)}`)

@@ -22,7 +22,8 @@ export const sameOriginJson: RequestHandler = (req, res, next) => {
   const hasBody =
     req.get('content-length') !== '0' &&
     (req.get('content-length') !== undefined || req.get('transfer-encoding') !== undefined);
-  if (hasBody && !req.is('application/json')) {
+  // A file is sent as bytes: no form of another site can say so either.
+  if (hasBody && !req.is(['application/json', 'application/octet-stream'])) {
     sendTrouble(req, res, trouble('wrong-media-type', 'Send Content-Type: application/json.'));
     return;
   }

@@ -8,6 +8,7 @@ import { findSession } from '../staff/store.ts';
 import { readSessionToken } from '../staff/cookie.ts';
 import { claimKey, storeReply } from './receipt-store.ts';
 import { callHash } from './receipts.ts';
+import { readBytes } from './read-bytes.ts';
 import { isTrouble, problemOf, trouble, type Trouble } from './trouble.ts';
 
 type Parsed<S> = S extends z.ZodType ? z.output<S> : object;
@@ -19,6 +20,8 @@ interface Call<E extends Endpoint> {
   readonly body: Parsed<E['body']>;
   readonly req: Request;
   readonly res: Response;
+  /** The file that was sent, where the endpoint takes one; empty else. */
+  readonly bytes: Buffer;
 }
 type WithStaff<E extends Endpoint> = E['roles'] extends 'public' ? object : { readonly staff: Staff };
 /** Idempotent endpoints write, inside the transaction that also keeps their receipt; the others read. */
@@ -88,7 +91,10 @@ async function answer(
       return trouble('invalid-request', 'Correct the fields named and send it again.', fieldsOf(read.error));
     parsed[part] = read.data;
   }
-  const call = { ...parsed, req, res, staff };
+  // Before any transaction begins: a slow line holds no connection of the database.
+  const bytes = endpoint.consumes === undefined ? Buffer.alloc(0) : await readBytes(req, endpoint.consumes);
+  if (isTrouble(bytes)) return bytes;
+  const call = { ...parsed, req, res, staff, bytes };
   if (!endpoint.idempotent) return handler({ ...call, db: context.db } as never);
   return onceOnly(context, endpoint, staff!, call, handler);
 }

@@ -37,6 +37,11 @@ export async function lockClusters(trx: Writing, partIds: readonly string[]): Pr
   return wanted;
 }
 
+/** Holds every edit of references off until the transaction ends: for a list that joins thousands. */
+export async function lockAllClusters(trx: Writing): Promise<void> {
+  await sql`select pg_advisory_xact_lock(${CLUSTER_LOCK})`.execute(trx);
+}
+
 /** Makes the given clusters anew from their own references. The caller holds their locks. */
 export async function recluster(trx: Writing, clusterIds: readonly string[]): Promise<void> {
   const { members, edges } = await readClusters(trx, clusterIds);
@@ -100,7 +105,7 @@ export async function rebuildClusters(db: Database): Promise<number> {
   const before = await readCatalogueVersion(db);
   let clusters = await computeAllClusters(db);
   return db.transaction().execute(async (trx) => {
-    await sql`select pg_advisory_xact_lock(${CLUSTER_LOCK})`.execute(trx);
+    await lockAllClusters(trx);
     if ((await readCatalogueVersion(trx)) !== before) clusters = await computeAllClusters(trx);
     let moved = 0;
     for (let after = '0'; ;) {

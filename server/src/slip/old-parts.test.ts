@@ -99,6 +99,51 @@ describe('what old plugs say', () => {
     expect(await held()).toEqual([]);
   });
 
+  test('is read seat by seat where a cylinder has two plugs, and of no side that the engine does not have', async () => {
+    const slip = await begin({ engineId: 'aldersyke-at20' });
+    const sooty = (place?: string): SlipKept => ({
+      ...WET,
+      engineId: 'aldersyke-at20',
+      cylinders: [
+        { cylinder: 1, looked: ['deposit'], signs: ['soot'], gapMm: null, outNm: 21, ...(place ? { place } : {}) },
+      ],
+    });
+    const { kept } = await keep(slip, sooty('exhaust'));
+    expect(kept).toEqual([sooty('exhaust')]);
+    for (const strange of ['top', undefined]) {
+      const refused = await write(wren, 'post', `/api/slips/${slip.slipId}/kept`, {
+        version: (await seen(slip)).version,
+        kept: sooty(strange),
+      });
+      expect([refused.status, (refused.body as { detail: string }).detail]).toEqual([
+        400,
+        `This engine has no cylinder ${strange ? `1 ${strange}` : '1'}.`,
+      ]);
+    }
+  });
+
+  test('old coils and leads are kept beside it and told in the vehicle’s history', async () => {
+    const vehicle = await counter.db
+      .selectFrom('garage_vehicle')
+      .select(['id', 'engine_id'])
+      .where('engine_id', '=', 'skerrow-sc20')
+      .executeTakeFirstOrThrow();
+    const slip = await begin({ engineId: 'skerrow-sc20', garageVehicleId: vehicle.id });
+    const seenOn: SlipKept = {
+      kind: 'old-others',
+      engineId: 'skerrow-sc20',
+      seen: [{ sign: 'coil-browned', cylinders: [2, 3] }],
+    };
+    await keep(slip, seenOn);
+    const told = (await wren.get(`/api/garage/vehicles/${vehicle.id}`).expect(200)).body as GarageVehicle;
+    expect(told.found[0]).toMatchObject({ kind: 'old-others', says: 'Seen: coil 2, 3 browned or tracked boot' });
+    const strange = { ...seenOn, seen: [{ sign: 'coil-browned', cylinders: [9] }] };
+    await write(wren, 'post', `/api/slips/${slip.slipId}/kept`, {
+      version: (await seen(slip)).version,
+      kept: strange,
+    }).expect(400);
+  });
+
   test('a peened tip holds everything of the ignition', async () => {
     const slip = await put(await begin({ engineId: 'pellworth-pp20' }), 'HB/9/55.C1');
     const struck: SlipKept = {

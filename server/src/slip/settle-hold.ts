@@ -6,6 +6,7 @@ import {
   strangeCylinder,
   type OldPartsEngine,
 } from '@brackenfell/core/old-parts/kept-answers';
+import { seatsOf, strangeSeat } from '@brackenfell/core/old-parts/seats';
 import { trouble, type Trouble } from '../http/trouble.ts';
 import type { SlipKept } from '@brackenfell/contract/slip-kept';
 import type { Context } from '../context/context.ts';
@@ -28,14 +29,24 @@ export async function settleHold(
   const kept = (await keptOf(trx, slip.id).execute()).map((row) => row.kept);
   const latest = <K extends SlipKept['kind']>(kind: K) =>
     kept.find((one): one is KeptOf<K> => one.kind === kind && 'engineId' in one && one.engineId === slip.engine_id);
-  const [plugs, log, comeback] = [latest('old-plugs'), latest('compression'), latest('comeback')];
+  const [plugs, others, log, comeback] = [
+    latest('old-plugs'),
+    latest('old-others'),
+    latest('compression'),
+    latest('comeback'),
+  ];
   const engine =
-    (plugs || log || comeback) && slip.engine_id !== null
+    (plugs || others || log || comeback) && slip.engine_id !== null
       ? await readOldPartsEngine(context, trx, slip.engine_id)
       : undefined;
-  const strange = engine && strangeCylinder([...(plugs?.cylinders ?? []), ...(log?.reads ?? [])], engine.plan);
-  if (strange !== undefined)
-    return trouble('invalid-request', `This engine has no cylinder ${strange}.`, { kept: 'no such cylinder' });
+  if (engine) {
+    const other = (others?.seen ?? []).flatMap(({ cylinders }) => cylinders);
+    const strange =
+      strangeCylinder([...(log?.reads ?? []).map(({ cylinder }) => cylinder), ...other], engine.plan) ??
+      strangeSeat(plugs?.cylinders ?? [], engine.seats);
+    if (strange !== undefined)
+      return trouble('invalid-request', `This engine has no cylinder ${strange}.`, { kept: 'no such cylinder' });
+  }
   const holds = engine
     ? [
         plugs && heldByReading(answerKeptPlugs(plugs, log, engine.of, engine.plan)),
@@ -71,5 +82,5 @@ async function readOldPartsEngine(context: Context, trx: Writing, engineId: stri
     ...oldPartFacts(plugs.map(({ id }) => sheets.get(id)!)),
     hasLeadSet: leads.length > 0,
   };
-  return { of, plan: engine.plan };
+  return { of, plan: engine.plan, seats: seatsOf(plugs, engine.plan) };
 }

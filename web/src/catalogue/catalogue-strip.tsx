@@ -15,7 +15,7 @@ export function CatalogueStrip() {
         { key: '1', name: 'Engines', to: '/catalogue/engines', needs: 'by words' },
         { key: '2', name: 'By dimension', to: '/catalogue/dimensions', needs: 'tape or gauge' },
         { key: '3', name: 'References', needs: 'from a part’s page' },
-        { key: '4', name: 'Imports', needs: 'not built yet' },
+        { key: '4', name: 'Imports', to: '/catalogue/imports', needs: 'lists of suppliers' },
         {
           key: '5',
           name: 'Audit',

@@ -7,10 +7,14 @@ interface TogglesProps<V extends string> {
   readonly isOn: (value: V) => boolean;
   readonly disabled?: boolean;
   readonly onChoose: (value: V) => void;
+  /** Steps to the next of its options, printed beside the title. */
+  readonly titleKey?: string;
   /** Beside the title. */
   readonly mark?: React.ReactNode;
   /** The letters are this row's now. */
   readonly isHere?: boolean;
+  /** The letters are its own all the time. */
+  readonly showLetters?: boolean;
 }
 
 /** A row of things that are so or not, each put on and taken off by its button. */
@@ -20,8 +24,10 @@ export function Toggles<V extends string>({
   isOn,
   disabled = false,
   onChoose,
+  titleKey,
   mark,
   isHere = false,
+  showLetters = false,
 }: TogglesProps<V>) {
   return (
     <div
@@ -31,7 +37,9 @@ export function Toggles<V extends string>({
       className={`border-t border-hair py-1 ${isHere ? 'bg-bracken-wash' : ''}`}
     >
       <span className="flex items-center justify-between text-xs text-slate">
-        {title}
+        <span>
+          {title} {titleKey && <Key>{titleKey}</Key>}
+        </span>
         {mark}
       </span>
       <span className="flex flex-wrap gap-x-1">
@@ -44,7 +52,7 @@ export function Toggles<V extends string>({
             className={`sign-option ${isOn(value) ? 'sign-on' : ''}`}
             onClick={() => onChoose(value)}
           >
-            {isHere && letter && <Key>{letter}</Key>} {says}
+            {(isHere || showLetters) && letter && <Key>{letter}</Key>} {says}
           </button>
         ))}
       </span>

@@ -29,10 +29,35 @@ interface Group {
 
 let groups: readonly Group[] = [];
 const listeners = new Set<() => void>();
+let watching: ReturnType<typeof setTimeout> | undefined;
 const announce = (next: readonly Group[]) => {
   groups = next;
   for (const listener of listeners) listener();
+  // Once the screen has settled: a mistake of ours, which every journey looks for.
+  clearTimeout(watching);
+  watching = setTimeout(() => {
+    for (const clash of keyClashes(groups)) console.error(`Two commands share a key: ${clash}`);
+  });
 };
+
+/** Keys that two commands of a screen both answer to, where neither gives way to the other. */
+export function keyClashes(
+  on: readonly Pick<Group, 'title' | 'yields' | 'inDialog' | 'bindings'>[],
+): readonly string[] {
+  const seen = new Map<string, string>();
+  return on
+    .filter(({ yields }) => !yields)
+    .flatMap(({ title, inDialog, bindings }) =>
+      bindings
+        .filter(({ first }) => !first)
+        .flatMap(({ press, does }) => {
+          const key = `${inDialog} ${press}`;
+          const other = seen.get(key);
+          seen.set(key, `${title}, ${does}`);
+          return other === undefined ? [] : [`${press}: ${other}; ${title}, ${does}`];
+        }),
+    );
+}
 
 /** A command waits this long for the key after it: only then is it known not to be the beginning of a scan. */
 const HOLD_MS = 30;

@@ -27,13 +27,14 @@ export function CausesPanel({ answer, showPoints, onResult }: CausesPanelProps) 
         <h2 className="text-lead font-semibold">Causes, ranked</h2>
         {ranked.length === 0 && <p className="text-soft">None: no sign is read yet.</p>}
         <ol>
-          {ranked.slice(0, 6).map(({ cause, points, cylinders, patterns, by }) => (
+          {ranked.slice(0, 6).map(({ cause, points, cylinders, onlyAt, patterns, by }) => (
             <li key={cause} className="grid gap-0.5 border-t border-hair py-0.5">
               <span className="flex items-baseline justify-between gap-2">
                 <b className="font-semibold">{CAUSES[cause].title}</b>
                 <span className="text-soft">
                   {cylinders.length > 0 && `${cylinders.join(', ')}; `}
                   {patterns.length === 0 ? '' : listed(patterns.map((pattern) => PATTERN_WORDS[pattern]))}
+                  {onlyAt && `; only ${onlyAt}`}
                   {showPoints && <span className="num"> {points}</span>}
                 </span>
               </span>

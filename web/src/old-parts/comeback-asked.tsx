@@ -8,8 +8,10 @@ import {
   WHEN_WORDS,
   WHENS,
   type TouchedGroup,
+  type When,
 } from '@brackenfell/core/old-parts/comeback-checks';
 import { toggled, Toggles } from '../controls/toggles.tsx';
+import { useKeys } from '../keys/keys.ts';
 import type { ComebackKept } from './use-old-parts.ts';
 
 const LAMP_WORDS: Readonly<Record<Lamp, string>> = {
@@ -28,11 +30,48 @@ interface ComebackAskedProps {
   readonly onChange: (more: Partial<ComebackKept>, says: string) => void;
 }
 
+const WHEN_KEYS = ['d', 'f', 'g'];
+const GROUP_KEYS = [...'ABCDEFGHIJ'];
+/** The answer after one, from the last to the first again. */
+const after = <V,>(all: readonly V[], one: V): V => all[(all.indexOf(one) + 1) % all.length]!;
+
 const worded = <V extends string>(values: readonly V[], words: Readonly<Record<V, string>>) =>
   values.map((value) => ({ value, says: words[value] }));
 
 /** What is told of work that came back: how soon, how, when, what was touched. */
 export function ComebackAsked({ now, mine, lastSaid, groups, onChange }: ComebackAskedProps) {
+  const groupToggled = (group: TouchedGroup) =>
+    onChange({ untouched: toggled(now.untouched, group) }, 'what was touched');
+  const whenToggled = (one: When) => onChange({ when: toggled(now.when, one) }, 'when');
+  useKeys(
+    'What is told',
+    [
+      {
+        press: 'h',
+        does: 'How soon after the work: the next answer',
+        run: () => onChange({ howSoon: after(HOW_SOON, now.howSoon) }, 'how soon'),
+      },
+      {
+        press: 'm',
+        does: 'What it misfires on: the next answer',
+        run: () => onChange({ misfire: after(MISFIRES, now.misfire) }, 'how it misfires'),
+      },
+      { press: 'l', does: 'Lamp: the next answer', run: () => onChange({ lamp: after(LAMPS, now.lamp) }, 'the lamp') },
+      {
+        press: 't',
+        does: 'A plug fell while it was fitted, or not',
+        run: () => onChange({ isToldDropped: !now.isToldDropped }, 'whether a plug fell'),
+      },
+      ...WHENS.map((one, i) => ({ press: WHEN_KEYS[i]!, does: WHEN_WORDS[one], run: () => whenToggled(one) })),
+      ...groups.map((group, i) => ({
+        press: `Shift+${GROUP_KEYS[i]!}`,
+        printed: `Shift ${GROUP_KEYS[i]!.toLowerCase()}`,
+        does: `Touched, or not: ${GROUP_WORDS[group]}`,
+        run: () => groupToggled(group),
+      })),
+    ],
+    { active: mine },
+  );
   const common = { disabled: !mine };
   return (
     <div className="grid content-start p-3" tabIndex={0} role="group" aria-label="What is told">
@@ -44,6 +83,7 @@ export function ComebackAsked({ now, mine, lastSaid, groups, onChange }: Comebac
         {...common}
         title="How soon after the work"
         options={worded(HOW_SOON, HOW_SOON_WORDS)}
+        titleKey="h"
         isOn={(one) => one === now.howSoon}
         onChoose={(howSoon) => onChange({ howSoon }, 'how soon')}
       />
@@ -51,33 +91,38 @@ export function ComebackAsked({ now, mine, lastSaid, groups, onChange }: Comebac
         {...common}
         title="It misfires on"
         options={worded(MISFIRES, MISFIRE_WORDS)}
+        titleKey="m"
         isOn={(one) => one === now.misfire}
         onChoose={(misfire) => onChange({ misfire }, 'how it misfires')}
       />
       <Toggles
         {...common}
         title="And most when"
-        options={worded(WHENS, WHEN_WORDS)}
+        options={WHENS.map((value, i) => ({ value, says: WHEN_WORDS[value], letter: WHEN_KEYS[i]! }))}
+        showLetters
         isOn={(one) => now.when.includes(one)}
-        onChoose={(one) => onChange({ when: toggled(now.when, one) }, 'when')}
+        onChoose={whenToggled}
       />
       <Toggles
         {...common}
         title="Lamp"
         options={worded(LAMPS, LAMP_WORDS)}
+        titleKey="l"
         isOn={(one) => one === now.lamp}
         onChoose={(lamp) => onChange({ lamp }, 'the lamp')}
       />
       <Toggles
         {...common}
         title="Touched, or not known"
-        options={worded(groups, GROUP_WORDS)}
+        options={groups.map((value, i) => ({ value, says: GROUP_WORDS[value], letter: GROUP_KEYS[i]! }))}
+        showLetters
         isOn={(group) => !now.untouched.includes(group)}
-        onChoose={(group) => onChange({ untouched: toggled(now.untouched, group) }, 'what was touched')}
+        onChoose={groupToggled}
       />
       <Toggles
         {...common}
         title="A plug fell while it was fitted"
+        titleKey="t"
         options={[
           { value: 'yes', says: 'told so' },
           { value: 'no', says: 'no, or not known' },

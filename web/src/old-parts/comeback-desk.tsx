@@ -24,8 +24,10 @@ import { useVehicle } from '../garage/use-garage.ts';
 import { useKeys } from '../keys/keys.ts';
 import { ComebackAsked } from './comeback-asked.tsx';
 import { COMEBACK_RESULT_KEYS, ComebackList } from './comeback-list.tsx';
+import { TouchedPlan } from './touched-plan.tsx';
 import type { DeskProps } from './desk-props.ts';
 import { oldPartsEngine, type ComebackKept } from './use-old-parts.ts';
+import { readMisfireCode } from '@brackenfell/core/misfire/misfire-code';
 import { lowerFirst } from '@brackenfell/core/words/case';
 
 const MisfireDialog = room(async () => (await import('../misfire/misfire-dialog.tsx')).MisfireDialog);
@@ -105,6 +107,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
     { active: mine },
   );
   const checkNow = next && comebackCheck(next.id);
+  const code = readMisfireCode(now.code, plan);
   return (
     <>
       <aside className="desk-card" aria-label="What is told of it">
@@ -136,6 +139,16 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
           </button>
         </header>
         <div className="set-up-panels" tabIndex={0} role="region" aria-label="Checks, results and what not to sell">
+          <section aria-label="What was touched" className="set-up-panel col-span-full">
+            <h2 className="text-lead font-semibold">What was touched</h2>
+            <TouchedPlan
+              plan={plan}
+              groups={groups}
+              untouched={now.untouched}
+              next={checkNow?.group ?? undefined}
+              coded={code.kind === 'cylinder' ? code.cylinder : undefined}
+            />
+          </section>
           <section aria-label="Checks, in order" className="set-up-panel">
             <h2 className="text-lead font-semibold">Checks, in order</h2>
             {mine && next && !answer.stop && (

@@ -21,16 +21,26 @@ const DESKS = [
 ] as const;
 type DeskId = (typeof DESKS)[number]['id'];
 
+const deskIn = (name: string | undefined): DeskId => DESKS.find(({ id }) => id === name)?.id ?? 'plugs';
+const deskAfter = (desk: DeskId) => DESKS[(DESKS.findIndex(({ id }) => id === desk) + 1) % DESKS.length]!;
+
 /** What came out of the engine, and what came back after work: what it says, and what not to sell yet. */
 export function OldPartsStage() {
   const { engineId, slip, go } = useCounter();
   const { data: engine, error } = useEngine(engineId);
   const { data: me } = useSession();
   const params = useParams();
-  const desk = DESKS.find(({ id }) => id === params.desk)?.id ?? 'plugs';
+  const desk = deskIn(params.desk);
   const show = (id: DeskId) => go(`/counter/old-parts/${id}`, {}, { replace: true });
-  const next = DESKS[(DESKS.findIndex(({ id }) => id === desk) + 1) % DESKS.length]!;
-  useKeys('Old parts', [{ press: 'y', does: `The next desk: ${next.says}`, run: () => show(next.id) }]);
+  const next = deskAfter(desk);
+  useKeys('Old parts', [
+    {
+      press: 'y',
+      does: `The next desk: ${next.says}`,
+      // By the address, which is ahead of what is drawn when the key comes twice at once.
+      run: () => show(deskAfter(deskIn(window.location.pathname.split('/').at(-1))).id),
+    },
+  ]);
   const mine = slip.data === undefined || (me ? mayWrite(slip.data, me) : false);
   if (!engine?.plan)
     return (
@@ -72,7 +82,7 @@ export function OldPartsStage() {
       {desk === 'plugs' && <PlugsDesk {...props} />}
       {desk === 'compression' && <CompressionDesk {...props} />}
       {desk === 'comeback' && <ComebackDesk {...props} />}
-      {desk === 'refit' && <RefitDesk />}
+      {desk === 'refit' && <RefitDesk {...props} />}
       {desk === 'rules' && <RulesDesk />}
     </div>
   );

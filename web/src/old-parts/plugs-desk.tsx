@@ -4,7 +4,8 @@ import { sayIn } from '@brackenfell/core/fitment/say';
 import type { CauseId } from '@brackenfell/core/old-parts/causes';
 import { answerKeptPlugs } from '@brackenfell/core/old-parts/kept-answers';
 import type { CheckResult } from '@brackenfell/core/old-parts/read-plugs';
-import { CONTEXT_IDS, CONTEXTS, SIGN_LINES, type SignId } from '@brackenfell/core/old-parts/signs';
+import { isSameSeat, saySeat } from '@brackenfell/core/old-parts/seats';
+import { CONTEXT_IDS, CONTEXTS, SIGN_LINES, type ContextId, type SignId } from '@brackenfell/core/old-parts/signs';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { slipCall } from '../counter/slip-call.ts';
@@ -12,8 +13,8 @@ import { useSlipWrite } from '../counter/slip-outbox.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { useBeginSlip } from '../counter/use-begin-slip.ts';
 import { useKept } from '../counter/use-keep.ts';
+import { TypedFigure } from '../controls/typed-figure.tsx';
 import { useKeys } from '../keys/keys.ts';
-import { TypedGap } from '../set-up/typed-gap.tsx';
 import { useSettings } from '../settings/settings.ts';
 import { CausesPanel, ChecksMade, RESULT_KEYS } from './causes-panel.tsx';
 import { EngineAsRead } from './engine-as-read.tsx';
@@ -22,11 +23,18 @@ import type { DeskProps } from './desk-props.ts';
 import { NumbersFound } from './numbers-found.tsx';
 import { toggled, Toggles } from '../controls/toggles.tsx';
 import { SignLineRow } from './sign-line-row.tsx';
-import { allNormal, answered, isRead, notLooked, optionsOf, unread, type PlugRead } from './sign-letters.ts';
+import { allNormal, answered, isRead, notLooked, optionsOf, readAt, type PlugRead } from './sign-letters.ts';
 import { noPlugs, oldPartsEngine } from './use-old-parts.ts';
 
 const LETTERS = [...'abcdefgh'];
 
+/** What is measured of a plug that came out. */
+const FIGURES = [
+  { kind: 'gap', press: 'm', title: 'Gap found', of: ({ gapMm }: PlugRead) => gapMm },
+  { kind: 'plug-torque', press: 'l', title: 'Torque out', of: ({ outNm }: PlugRead) => outNm ?? null },
+] as const;
+
+const CONTEXT_KEYS = [...'ABCDEFGHIJK'];
 /** What is in the engine's own data is not asked as context. */
 const ASKED_CONTEXT = CONTEXT_IDS.filter((id) => id !== 'carburettor' && id !== 'charge-cooler');
 
@@ -39,43 +47,42 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
   const begin = useBeginSlip();
   const say = sayIn(useSettings().units);
   const now = kept ?? noPlugs(engine.engineId);
-  const cylinders = plan.banks.flatMap((bank) => bank.cylinders).sort((a, b) => a - b);
-  const [picked, pick] = useState(cylinders[0]!);
+  const { seats } = engine;
+  const [at, goAt] = useState(0);
+  const picked = seats[at]!;
   const [lineAt, setLineAt] = useState(0);
-  const [typing, setTyping] = useState(false);
+  const [typing, setTyping] = useState<'gap' | 'plug-torque'>();
   const [showPoints, setShowPoints] = useState(false);
   const line = SIGN_LINES[lineAt]!;
-  const readOf = (cylinder: number): PlugRead =>
-    now.cylinders.find((one) => one.cylinder === cylinder) ?? unread(cylinder);
-  const read = readOf(picked);
+  const read = readAt(now.cylinders, picked);
   const answer = answerKeptPlugs(now, log, oldPartsEngine(engine), plan);
   const [first] = answer.ranked.filter(({ cause }) => cause !== 'healthy');
   const store = (next: PlugRead) => {
-    const others = now.cylinders.filter(({ cylinder }) => cylinder !== next.cylinder);
-    const all = [...others, ...(isRead(next) ? [next] : [])].sort((a, b) => a.cylinder - b.cylinder);
+    const all = seats.map((seat) => (isSameSeat(seat, next) ? next : readAt(now.cylinders, seat))).filter(isRead);
     keep(
       {
         ...now,
         cylinders: all.map((one) => ({ ...one, looked: [...one.looked], signs: [...one.signs] })),
       },
-      `plug ${next.cylinder} read`,
+      `plug ${saySeat(next)} read`,
     );
   };
-  const goTo = (cylinder: number | undefined) => {
-    if (cylinder === undefined) return;
-    pick(cylinder);
+  const goTo = (index: number) => {
+    if (index < 0 || index >= seats.length) return;
+    goAt(index);
     setLineAt(0);
   };
-  const step = (by: number) => goTo(cylinders[cylinders.indexOf(picked) + by]);
-  const nextLine = () => setLineAt((at) => Math.min(SIGN_LINES.length - 1, at + 1));
+  const step = (by: number) => goTo(at + by);
+  const nextLine = () => setLineAt((i) => Math.min(SIGN_LINES.length - 1, i + 1));
+  const lineBefore = () => setLineAt((i) => Math.max(0, i - 1));
   const choose = (sign: SignId | undefined) => {
     store(answered(read, line, sign));
     nextLine();
   };
-  const before = cylinders[cylinders.indexOf(picked) - 1];
   const likeBefore = () => {
+    const before = seats[at - 1];
     if (before === undefined) return;
-    const { looked, signs } = readOf(before);
+    const { looked, signs } = readAt(now.cylinders, before);
     store({ ...read, looked, signs });
     step(1);
   };
@@ -86,6 +93,7 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
     const { [cause]: _, ...results } = now.results;
     keep({ ...now, results }, 'a check taken back');
   };
+  const contextToggled = (id: ContextId) => keep({ ...now, context: toggled(now.context, id) }, CONTEXTS[id].title);
   const writeDown = () => {
     const own = begin(engine.engineId);
     const text = [
@@ -117,9 +125,9 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
         },
       },
       { press: 'j', does: 'Next line', run: nextLine },
-      { press: 'k', does: 'Line before', run: () => setLineAt((at) => Math.max(0, at - 1)) },
+      { press: 'k', does: 'Line before', run: lineBefore },
       { press: 'ArrowDown', printed: '↓', does: 'Next line', run: nextLine },
-      { press: 'ArrowUp', printed: '↑', does: 'Line before', run: () => setLineAt((at) => Math.max(0, at - 1)) },
+      { press: 'ArrowUp', printed: '↑', does: 'Line before', run: lineBefore },
       { press: 'ArrowRight', printed: '→', does: 'Next cylinder', run: () => step(1) },
       { press: 'ArrowLeft', printed: '←', does: 'Cylinder before', run: () => step(-1) },
       { press: 'Enter', does: 'This one is read: next cylinder', run: () => step(1) },
@@ -132,8 +140,15 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
         },
       },
       { press: 'w', does: 'Like the cylinder before: next cylinder', run: likeBefore },
-      { press: 'm', does: 'Gap as found', run: () => setTyping(true) },
+      { press: 'm', does: 'Gap as found', run: () => setTyping('gap') },
+      { press: 'l', does: 'Torque it came out at', run: () => setTyping('plug-torque') },
       { press: 's', does: 'Points behind the ranks', run: () => setShowPoints(!showPoints) },
+      ...ASKED_CONTEXT.map((id, i) => ({
+        press: `Shift+${CONTEXT_KEYS[i]!}`,
+        printed: `Shift ${CONTEXT_KEYS[i]!.toLowerCase()}`,
+        does: CONTEXTS[id].title,
+        run: () => contextToggled(id),
+      })),
       ...(answer.next
         ? RESULT_KEYS.map(([press, value, does]) => ({ press, does, run: () => result(answer.next!.of, value) }))
         : []),
@@ -144,9 +159,9 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
   const readCount = now.cylinders.length;
   return (
     <>
-      <aside className="desk-card" aria-label={`Cylinder ${picked}`}>
+      <aside className="desk-card" aria-label={`Cylinder ${saySeat(picked)}`}>
         <div className="grid content-start gap-1 p-3" tabIndex={0} role="group" aria-label="Signs of this plug">
-          <h1 className="text-verdict font-semibold">Cylinder {picked}</h1>
+          <h1 className="text-verdict font-semibold">Cylinder {saySeat(picked)}</h1>
           <p className="text-soft">
             <Key>t</Key> all normal, <Key>w</Key> like the one before, <Key>Enter</Key> next
           </p>
@@ -163,30 +178,32 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
               }}
             />
           ))}
-          <div className="border-t border-hair pt-1">
-            <span className="flex items-baseline justify-between">
-              <span className="text-slate">Gap found</span>
-              <span className="num">{read.gapMm === null ? '–' : say.quantity('gap', read.gapMm)}</span>
-            </span>
-            {typing ? (
-              <TypedGap
-                key={picked}
-                draft={`old gap ${slipId ?? 'none'} ${picked}`}
-                of={`cylinder ${picked}`}
-                onNote={(gapMm) => {
-                  store({ ...read, gapMm });
-                  setTyping(false);
-                }}
-                onClose={() => setTyping(false)}
-              />
-            ) : (
-              mine && (
-                <button type="button" className="button-plain" onClick={() => setTyping(true)}>
-                  Type it <Key>m</Key>
-                </button>
-              )
-            )}
-          </div>
+          {FIGURES.map(({ kind, press, title, of }) => (
+            <div key={kind} className="border-t border-hair pt-1">
+              <span className="flex items-baseline gap-2">
+                <span className="flex-1 text-slate">{title}</span>
+                <span className="num">{of(read) === null ? '–' : say.quantity(kind, of(read)!)}</span>
+                {mine && typing !== kind && (
+                  <button type="button" className="button-plain" onClick={() => setTyping(kind)}>
+                    Type it <Key>{press}</Key>
+                  </button>
+                )}
+              </span>
+              {typing === kind && (
+                <TypedFigure
+                  key={saySeat(picked)}
+                  kind={kind}
+                  draft={`old ${kind} ${slipId ?? 'none'} ${saySeat(picked)}`}
+                  of={`cylinder ${saySeat(picked)}`}
+                  onNote={(figure) => {
+                    store(kind === 'gap' ? { ...read, gapMm: figure } : { ...read, outNm: figure });
+                    setTyping(undefined);
+                  }}
+                  onClose={() => setTyping(undefined)}
+                />
+              )}
+            </div>
+          ))}
         </div>
       </aside>
       <main className="desk-main" aria-label="Old parts stage">
@@ -196,7 +213,7 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
             {answer.says}
           </h1>
           <span className="flex-1 whitespace-nowrap text-soft">
-            {readCount} of {cylinders.length} read
+            {readCount} of {seats.length} read
           </span>
           <button type="button" className="button-act shrink-0" disabled={!mine || readCount === 0} onClick={writeDown}>
             Write it on the slip <Key>Ctrl Enter</Key>
@@ -206,10 +223,11 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
           <div className="grid content-start">
             <EngineAsRead
               plan={plan}
+              seats={seats}
               reads={now.cylinders}
               picked={picked}
               told={first?.cylinders ?? []}
-              onPick={(cylinder) => goTo(cylinder)}
+              onPick={(seat) => goTo(seats.findIndex((one) => isSameSeat(one, seat)))}
             />
             <section aria-label="What is known" className="set-up-panel">
               <h2 className="text-lead font-semibold">What is known of it</h2>
@@ -220,10 +238,15 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
               </p>
               <Toggles
                 title="Told or seen"
-                options={ASKED_CONTEXT.map((value) => ({ value, says: CONTEXTS[value].title }))}
+                options={ASKED_CONTEXT.map((value, i) => ({
+                  value,
+                  says: CONTEXTS[value].title,
+                  letter: CONTEXT_KEYS[i]!,
+                }))}
+                showLetters
                 isOn={(id) => now.context.includes(id)}
                 disabled={!mine}
-                onChoose={(id) => keep({ ...now, context: toggled(now.context, id) }, CONTEXTS[id].title)}
+                onChoose={contextToggled}
               />
             </section>
             <NumbersFound engine={engine} mine={mine} />

@@ -1,5 +1,3 @@
-import { useState } from 'react';
-import { PART_SIGN_IDS, PART_SIGNS, READ_PARTS, type PartSignId } from '@brackenfell/core/old-parts/other-parts';
 import {
   EVENT_WORDS,
   EVENTS,
@@ -12,14 +10,14 @@ import {
 import { useDraftOf } from '../controls/draft.ts';
 import { Mark } from '../controls/mark.tsx';
 import { OneOf } from '../controls/one-of.tsx';
-import { Toggles } from '../controls/toggles.tsx';
+import type { DeskProps } from './desk-props.ts';
+import { OthersPanel } from './others-panel.tsx';
 
 const GASKET_WORDS: Readonly<Record<GasketKind, string>> = {
   fixed: 'its own gasket',
   loose: 'a loose gasket',
   taper: 'a cone, none',
 };
-const PART_WORDS = { coil: 'Coil', lead: 'Lead', cap: 'Cap', rotor: 'Rotor' } as const;
 const FATE_MARKS = { discard: 'refuse', regauge: 'caution', refit: 'match' } as const;
 const YES_NO = [
   { value: 'yes', says: 'Yes' },
@@ -28,11 +26,9 @@ const YES_NO = [
 const AS_NEW: Befell = { event: 'none', isFineTip: false, gasket: 'fixed', wasFitted: true, isOpened: true };
 
 /** What becomes of a plug that something befell, and what coils, leads, caps and rotors say. */
-export function RefitDesk() {
+export function RefitDesk(props: DeskProps) {
   const befell = useDraftOf<Befell>('refit', AS_NEW);
   const { fate, says, mayRestock } = fateOf(befell.value);
-  const [picked, pick] = useState<PartSignId>();
-  const sign = picked && PART_SIGNS[picked];
   const change = (more: Partial<Befell>) => befell.set({ ...befell.value, ...more });
   return (
     <main className="desk-main col-span-2" aria-label="Old parts stage">
@@ -90,34 +86,7 @@ export function RefitDesk() {
             </div>
           </div>
         </section>
-        <section aria-label="Coils, leads, caps and rotors" className="set-up-panel">
-          <h2 className="text-lead font-semibold">Coils, leads, caps and rotors</h2>
-          {READ_PARTS.map((part) => (
-            <Toggles
-              key={part}
-              title={PART_WORDS[part]}
-              options={PART_SIGN_IDS.filter((id) => PART_SIGNS[id].part === part).map((value) => ({
-                value,
-                says: PART_SIGNS[value].says,
-              }))}
-              isOn={(id) => id === picked}
-              onChoose={pick}
-            />
-          ))}
-          <div aria-live="polite" className="pt-2">
-            {sign ? (
-              <>
-                <p>
-                  Likely: <b className="font-semibold">{sign.likely}</b>.
-                </p>
-                <p>Before a sale: {sign.first}</p>
-                <p>{sign.sells === null ? 'Nothing is sold for it yet.' : `Then may be sold: ${sign.sells}.`}</p>
-              </>
-            ) : (
-              <p className="text-soft">Choose what is seen.</p>
-            )}
-          </div>
-        </section>
+        <OthersPanel {...props} />
       </div>
     </main>
   );

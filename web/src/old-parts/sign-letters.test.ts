@@ -17,7 +17,7 @@ describe('the letters of a line', () => {
 });
 
 describe('a plug as it is read', () => {
-  const plug = unread(2);
+  const plug = unread({ cylinder: 2 });
   test('knows a line that was looked at from one that was not', () => {
     expect([isRead(plug), sayPlug(plug)]).toEqual([false, 'not read']);
     const dry = answered(plug, 'wet', undefined);

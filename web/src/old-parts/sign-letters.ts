@@ -1,3 +1,4 @@
+import { isSameSeat, type Seat } from '@brackenfell/core/old-parts/seats';
 import { SIGN_IDS, SIGN_LINES, SIGNS, type SignId, type SignLine } from '@brackenfell/core/old-parts/signs';
 
 /** What a line says where nothing odd is on it; a deposit always has a name. */
@@ -33,14 +34,16 @@ export function optionsOf(line: SignLine): readonly SignOption[] {
 }
 
 /** What was read of one plug: lines that were looked at, and the signs on them. */
-export interface PlugRead {
-  readonly cylinder: number;
+export interface PlugRead extends Seat {
   readonly looked: readonly SignLine[];
   readonly signs: readonly SignId[];
   readonly gapMm: number | null;
+  readonly outNm?: number | undefined;
 }
 
-export const unread = (cylinder: number): PlugRead => ({ cylinder, looked: [], signs: [], gapMm: null });
+export const unread = (seat: Seat): PlugRead => ({ ...seat, looked: [], signs: [], gapMm: null });
+export const readAt = (reads: readonly PlugRead[], seat: Seat): PlugRead =>
+  reads.find((one) => isSameSeat(one, seat)) ?? unread(seat);
 
 const without = <T>(all: readonly T[], one: T): T[] => all.filter((other) => other !== one);
 
@@ -67,7 +70,8 @@ export const notLooked = (read: PlugRead, line: SignLine): PlugRead => ({
 /** Tan and dry, nothing odd on any line: healthy, looked at throughout. */
 export const allNormal = (read: PlugRead): PlugRead => ({ ...read, looked: [...SIGN_LINES], signs: ['tan'] });
 
-export const isRead = ({ looked, gapMm }: PlugRead): boolean => looked.length > 0 || gapMm !== null;
+export const isRead = ({ looked, gapMm, outNm }: PlugRead): boolean =>
+  looked.length > 0 || gapMm !== null || outNm !== undefined;
 
 /** What a plug looks like, in words, for whoever does not see the drawing. */
 export function sayPlug(read: PlugRead): string {

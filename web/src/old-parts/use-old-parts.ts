@@ -3,6 +3,7 @@ import type { SlipKept } from '@brackenfell/contract/slip-kept';
 import type { OldPartsEngine } from '@brackenfell/core/old-parts/kept-answers';
 
 export type OldPlugs = Extract<SlipKept, { kind: 'old-plugs' }>;
+export type OldOthers = Extract<SlipKept, { kind: 'old-others' }>;
 export type CompressionLog = Extract<SlipKept, { kind: 'compression' }>;
 export type ComebackKept = Extract<SlipKept, { kind: 'comeback' }>;
 

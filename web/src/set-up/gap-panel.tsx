@@ -7,7 +7,7 @@ import { useKeys } from '../keys/keys.ts';
 import { useSettings } from '../settings/settings.ts';
 import { GapStrip } from './gap-strip.tsx';
 import { SignOff } from './sign-off.tsx';
-import { TypedGap } from './typed-gap.tsx';
+import { TypedFigure } from '../controls/typed-figure.tsx';
 import type { GapSeries } from './use-gap-series.ts';
 
 interface GapPanelProps {
@@ -116,7 +116,8 @@ export function GapPanel({ line, series, mayWrite }: GapPanelProps) {
         )}
       </div>
       {typing && (
-        <TypedGap
+        <TypedFigure
+          kind="gap"
           key={`${line.lineId} ${picked} ${stage}`}
           draft={`gap ${line.lineId} ${picked} ${stage}`}
           of={of}

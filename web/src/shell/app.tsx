@@ -23,6 +23,7 @@ const NoticesPage = room(async () => (await import('../quarantine/notices-page.t
 const ReferencesPage = room(async () => (await import('../authenticity/references-page.tsx')).ReferencesPage);
 const ReceivingPage = room(async () => (await import('../receiving/receiving-page.tsx')).ReceivingPage);
 const AuditPage = room(async () => (await import('../audit/audit-page.tsx')).AuditPage);
+const ImportsPage = room(async () => (await import('../imports/imports-page.tsx')).ImportsPage);
 const EngineList = room(async () => (await import('../catalogue/engine-list.tsx')).EngineList);
 const EnginePage = room(async () => (await import('../catalogue/engine-page.tsx')).EnginePage);
 const GraphPage = room(async () => (await import('../interchange/graph-page.tsx')).GraphPage);
@@ -87,6 +88,8 @@ export function App() {
                 <Route path="catalogue" element={<Navigate to="/catalogue/engines" replace />} />
                 <Route path="catalogue/engines" element={<EngineList />} />
                 <Route path="catalogue/dimensions" element={<DimensionPage />} />
+                <Route path="catalogue/imports" element={<ImportsPage />} />
+                <Route path="catalogue/imports/:importId" element={<ImportsPage />} />
                 <Route path="catalogue/audit" element={<AuditPage />} />
                 <Route path="sums" element={<Navigate to="/sums/feelers" replace />} />
                 <Route path="sums/spark" element={<SparkPage />} />

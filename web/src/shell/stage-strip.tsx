@@ -75,7 +75,9 @@ function oldNeed(slip: Slip | undefined): string {
   const kept = slip?.kept ?? [];
   if (kept.some(({ kind }) => kind === 'comeback')) return 'comeback';
   const plugs = kept.find((one) => one.kind === 'old-plugs');
-  return plugs ? `${plugs.cylinders.length} read` : 'nothing read';
+  if (plugs) return `${plugs.cylinders.length} read`;
+  const others = kept.find((one) => one.kind === 'old-others');
+  return others ? `${others.seen.length} seen` : 'nothing read';
 }
 
 /** What setting up still needs, over all lines of plugs. */

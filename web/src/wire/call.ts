@@ -45,12 +45,13 @@ function addressOf(path: string, { params = {}, query = {} }: Parts): string {
 export async function call<N extends EndpointName>(
   name: N,
   request: RequestOf<N>,
-  options: { key?: string; signal?: AbortSignal } = {},
+  options: { key?: string; signal?: AbortSignal; bytes?: Blob } = {},
 ): Promise<ResponseOf<N>> {
   const [method, path] = ADDRESSES[name];
   const parts = request as Parts;
   const headers: Record<string, string> = { accept: 'application/json' };
   if (parts.body !== undefined) headers['content-type'] = 'application/json';
+  if (options.bytes) headers['content-type'] = 'application/octet-stream';
   if (method !== 'GET') headers['idempotency-key'] = options.key ?? crypto.randomUUID();
   const address = addressOf(path, parts);
   let response: Response;
@@ -58,7 +59,11 @@ export async function call<N extends EndpointName>(
     response = await fetch(address, {
       method,
       headers,
-      ...(parts.body === undefined ? {} : { body: JSON.stringify(parts.body) }),
+      ...(options.bytes
+        ? { body: options.bytes }
+        : parts.body === undefined
+          ? {}
+          : { body: JSON.stringify(parts.body) }),
       ...(options.signal ? { signal: options.signal } : {}),
     });
   } catch (error) {

@@ -14,6 +14,8 @@ import * as garageBook from './2026-12-06-garage-book.ts';
 import * as slipStates from './2026-12-07-slip-states.ts';
 import * as papersAndLoans from './2026-12-08-papers-and-loans.ts';
 import * as heard from './2026-12-10-heard.ts';
+import * as oldOthers from './2026-12-12-old-others.ts';
+import * as imports from './2026-12-13-imports.ts';
 import * as packs from './2026-12-11-packs.ts';
 import * as sundriesAndKits from './2026-12-09-sundries-and-kits.ts';
 
@@ -36,4 +38,6 @@ export const MIGRATIONS: Record<string, Migration> = {
   '2026-12-09-sundries-and-kits': sundriesAndKits,
   '2026-12-10-heard': heard,
   '2026-12-11-packs': packs,
+  '2026-12-12-old-others': oldOthers,
+  '2026-12-13-imports': imports,
 };

@@ -2,7 +2,9 @@ import type { Generated, GeneratedAlways } from 'kysely';
 
 export interface JobTable {
   id: GeneratedAlways<string>;
-  kind: 'audit';
+  kind: 'audit' | 'import';
+  /** Of an import: which. */
+  import_id: string | null;
   state: Generated<'waiting' | 'running' | 'done' | 'cancelled' | 'failed'>;
   asked_by: string;
   asked_at: Generated<Date>;

@@ -235,4 +235,6 @@ export interface PriceTable {
 export interface CatalogueVersionTable {
   only_row: Generated<boolean>;
   version: string;
+  /** How often parts were taken away. */
+  removals: Generated<string>;
 }

@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { silentLog } from '../context/log.ts';
 import { openTestCounter, type TestCounter } from '../testing/counter.ts';
-import { askForAudit, beat, claimJob, readJob } from './store.ts';
+import { askForAudit, readJob } from '../audit/store.ts';
+import { beat, claimJob } from './store.ts';
 import { workJobs, workOneJob } from './work-jobs.ts';
 
 let counter: TestCounter;
@@ -39,7 +40,7 @@ describe('the worker of jobs', () => {
       .updateTable('job')
       .set({ beat_at: new Date(Date.now() - 120_000) })
       .execute();
-    expect(await claimJob(counter.db)).toEqual({ id });
+    expect(await claimJob(counter.db)).toEqual({ id, kind: 'audit', importId: null });
   });
 
   test('ends an audit at its next step when it is cancelled, and says how far it came', async () => {

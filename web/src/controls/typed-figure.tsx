@@ -2,27 +2,32 @@ import { useState } from 'react';
 import { sayIn, type Say } from '@brackenfell/core/fitment/say';
 import { systemOf } from '@brackenfell/core/quantities/format-quantity';
 import { readQuantity, type QuantityReading } from '@brackenfell/core/quantities/read-quantity';
-import { useDraft } from '../controls/draft.ts';
+import { useDraft } from './draft.ts';
 import { useSettings } from '../settings/settings.ts';
 
-interface TypedGapProps {
+type Kind = 'gap' | 'plug-torque';
+const KIND_WORDS: Readonly<Record<Kind, string>> = { gap: 'Gap', 'plug-torque': 'Torque' };
+
+interface TypedFigureProps {
+  readonly kind: Kind;
   /** What it is kept under while it is half typed. */
   readonly draft: string;
   readonly of: string;
-  readonly onNote: (gapMm: number) => void;
+  /** In the base unit of its kind: mm, N·m. */
+  readonly onNote: (figure: number) => void;
   readonly onClose: () => void;
 }
 
-/** One gap of one plug, mm, and whether it is what was written; undefined where it is asked back or no single figure. */
-function oneGap(
+/** One figure of one plug, and whether it is what was written; undefined where it is asked back or no single figure. */
+function oneFigure(
   reading: QuantityReading | undefined,
-): { readonly mm: number; readonly isAsWritten: boolean } | undefined {
+): { readonly figure: number; readonly isAsWritten: boolean } | undefined {
   return reading?.kind === 'read' && reading.low === reading.high
-    ? { mm: reading.low, isAsWritten: reading.said === undefined }
+    ? { figure: reading.low, isAsWritten: reading.said === undefined }
     : undefined;
 }
 
-function remarkOn(reading: QuantityReading | undefined, say: Say): string {
+function remarkOn(reading: QuantityReading | undefined, kind: Kind, say: Say): string {
   switch (reading?.kind) {
     case undefined:
       return 'Enter writes it down, Esc leaves it.';
@@ -31,34 +36,34 @@ function remarkOn(reading: QuantityReading | undefined, say: Say): string {
     case 'unreadable':
       return reading.why;
     case 'open':
-      return 'A gap has no such reading.';
+      return `A ${KIND_WORDS[kind].toLowerCase()} has no such reading.`;
     case 'read':
       if (reading.low !== reading.high) return 'One figure: this is one plug.';
       return reading.said === undefined
-        ? say.quantity('gap', reading.low)
-        : `Is ${say.quantity('gap', reading.low)} meant? Enter once more writes that down.`;
+        ? say.quantity(kind, reading.low)
+        : `Is ${say.quantity(kind, reading.low)} meant? Enter once more writes that down.`;
   }
 }
 
-/** A gap as it is typed, in any unit: what it is read as stands beside it, and a doubtful one is asked back, never taken. */
-export function TypedGap({ draft, of, onNote, onClose }: TypedGapProps) {
+/** A gap or a torque as it is typed, in any unit: what it is read as stands beside it, and a doubtful one is asked back, never taken. */
+export function TypedFigure({ kind, draft, of, onNote, onClose }: TypedFigureProps) {
   const { units } = useSettings();
   const { text, set, clear } = useDraft(draft);
   const [asked, setAsked] = useState<string>();
-  const reading = text.trim() === '' ? undefined : readQuantity(text, 'gap', { system: systemOf(units) });
-  const gap = oneGap(reading);
-  const note = (mm: number) => {
+  const reading = text.trim() === '' ? undefined : readQuantity(text, kind, { system: systemOf(units) });
+  const read = oneFigure(reading);
+  const note = (figure: number) => {
     clear();
-    onNote(mm);
+    onNote(figure);
   };
-  const isDoubtful = reading !== undefined && gap?.isAsWritten !== true;
+  const isDoubtful = reading !== undefined && read?.isAsWritten !== true;
   return (
     <form
       className="flex flex-wrap items-center gap-2 pt-1"
       onSubmit={(event) => {
         event.preventDefault();
         // What is not as it was written is asked once, and taken when it is said again.
-        if (gap && (gap.isAsWritten || asked === text)) note(gap.mm);
+        if (read && (read.isAsWritten || asked === text)) note(read.figure);
         else setAsked(text);
       }}
       onKeyDown={(event) => {
@@ -68,7 +73,9 @@ export function TypedGap({ draft, of, onNote, onClose }: TypedGapProps) {
       }}
     >
       <label className="flex items-center gap-2">
-        <span>Gap of {of}</span>
+        <span>
+          {KIND_WORDS[kind]} of {of}
+        </span>
         <input
           className="field num w-36"
           autoFocus
@@ -79,7 +86,7 @@ export function TypedGap({ draft, of, onNote, onClose }: TypedGapProps) {
         />
       </label>
       <span className={isDoubtful ? 'text-heather' : 'text-soft'} aria-live="polite">
-        {remarkOn(reading, sayIn(units))}
+        {remarkOn(reading, kind, sayIn(units))}
       </span>
       {reading?.kind === 'asked' &&
         reading.likely

@@ -1,0 +1,73 @@
+import type { ColumnType, Generated, GeneratedAlways } from 'kysely';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
+import type { Column } from '@brackenfell/core/imports/columns';
+import type { ReadRow } from '@brackenfell/core/imports/read-row';
+import type { Change, Heap } from '@brackenfell/core/imports/sort-row';
+import type { ImportState } from '@brackenfell/contract/imports';
+
+/** A jsonb column, written as text. */
+type Json<T> = ColumnType<T, string | undefined, string>;
+
+export interface ListImportTable {
+  id: GeneratedAlways<string>;
+  supplier: string;
+  file_name: string;
+  state: ImportState;
+  version: Generated<number>;
+  /** What the file is, in words. */
+  form: Generated<string>;
+  columns: Json<readonly Column[]>;
+  is_remembered: Generated<boolean>;
+  /** Everything the supplier has: what is missing from it is gone. */
+  is_complete: Generated<boolean>;
+  new_kind: PartKind | null;
+  row_count: Generated<number>;
+  counts: ColumnType<Readonly<Record<Heap, number>> | null, string | null | undefined, string | null>;
+  gone: Generated<string[]>;
+  outcome: string | null;
+  staff_id: string;
+  created_at: Generated<Date>;
+}
+/** The file itself, until it is read. */
+export interface ListFileTable {
+  import_id: string;
+  bytes: Buffer;
+}
+export interface ListRowTable {
+  import_id: string;
+  /** In the file, the heading being 1. */
+  line: number;
+  cells: string[];
+  /** Why it is no row at all. */
+  broken: string | null;
+  heap: Heap | null;
+  number: Generated<string>;
+  part_id: string | null;
+  /** The part it is called equal to. */
+  equal_id: string | null;
+  maker_id: string | null;
+  read: ColumnType<ReadRow | null, string | null, string | null>;
+  changes: Json<readonly Change[]>;
+  why: Generated<string[]>;
+}
+/** How a supplier's columns were read the last time. */
+export interface ListMappingTable {
+  supplier: string;
+  columns: ColumnType<readonly Column[], string, string>;
+}
+/** What a supplier takes for a part, in minor units before tax. */
+export interface SupplierPriceTable {
+  supplier: string;
+  part_id: string;
+  net_minor: number;
+  import_id: string;
+}
+/** Each thing a list made or changed, with what was before: what taking it back goes by. */
+export interface ListMadeTable {
+  id: GeneratedAlways<string>;
+  import_id: string;
+  kind: 'part' | 'name' | 'figure' | 'reference' | 'price' | 'supplier-price';
+  subject_id: string;
+  before: ColumnType<unknown, string | null, never>;
+  after: ColumnType<unknown, string | null, never>;
+}

@@ -1,0 +1,256 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { randomUUID } from 'node:crypto';
+import { parse } from 'csv-parse/sync';
+import { sql } from 'kysely';
+import type { ImportRow, ImportView } from '@brackenfell/contract/imports';
+import { silentLog } from '../context/log.ts';
+import { workOneJob } from '../jobs/work-jobs.ts';
+import { fetchTray, openTestCounter, partIdOf, write, type Agent, type TestCounter } from '../testing/counter.ts';
+
+let counter: TestCounter;
+let editor: Agent;
+beforeAll(async () => {
+  counter = await openTestCounter();
+  editor = await counter.as('editor');
+});
+afterAll(() => counter.close());
+
+const log = silentLog();
+const work = async () => {
+  while (await workOneJob(counter.db, log));
+};
+const at = async (importId: string) => (await editor.get(`/api/imports/${importId}`).expect(200)).body as ImportView;
+/** Takes a list and has it read and sorted. */
+async function take(text: string | Buffer, supplier = 'Eastgate Clearance'): Promise<ImportView> {
+  const answer = await editor
+    .post('/api/imports')
+    .query({ supplier, fileName: 'list.csv' })
+    .set('idempotency-key', randomUUID())
+    .type('application/octet-stream')
+    .send(Buffer.from(text as string))
+    .expect(201);
+  await work();
+  return at((answer.body as ImportView).importId);
+}
+const rowsOf = async ({ importId }: ImportView, heap = '') =>
+  (
+    (
+      await editor
+        .get(`/api/imports/${importId}/rows`)
+        .query(heap === '' ? {} : { heap })
+        .expect(200)
+    ).body as { rows: ImportRow[] }
+  ).rows;
+const send = async ({ importId }: ImportView, what: string, body: object = {}) =>
+  write(editor, 'post', `/api/imports/${importId}/${what}`, { version: (await at(importId)).version, ...body });
+async function go(list: ImportView, what: string, body: object = {}): Promise<ImportView> {
+  await send(list, what, body).then(({ status, body: told }) =>
+    expect([status, told]).toEqual([200, expect.anything()]),
+  );
+  await work();
+  return at(list.importId);
+}
+/** Everything that a list can change, row by row. */
+async function snapshot(): Promise<Record<string, unknown>> {
+  const tables = {
+    part: 'id, maker_id, kind, cluster_id',
+    part_name: 'id, part_id, kind, printed, normal_form, fold_key',
+    name_neighbour: 'hash, name_id',
+    price: 'part_id, each_minor, pack_of',
+    supplier_price: 'supplier, part_id, net_minor, import_id',
+    figure: 'id, part_id, attribute, value, source_name, withdrawn_at',
+    chosen_figure: 'figure_id, part_id, rules',
+    reference: 'id, from_part_id, to_part_id, grade, source, from_cluster_id, to_cluster_id',
+    plug_spec: 'part_id, reach_mm, hex_mm, thread_diameter_mm',
+  };
+  const sums = await Promise.all(
+    Object.entries(tables).map(async ([table, columns]) => {
+      const { rows } = await sql<{ sum: string }>`
+        select md5(string_agg(t::text, '|' order by t::text)) as sum from (select ${sql.raw(columns)} from ${sql.raw(table)}) t`.execute(
+        counter.owner,
+      );
+      return [table, rows[0]!.sum] as const;
+    }),
+  );
+  return Object.fromEntries(sums);
+}
+
+const LIST = [
+  'Art. no;Brand;Gap mm;Equal to;Net;Price;EAN;Lager',
+  'KN 419G-63DR;Kestrane;;;5,20;9,90;;12',
+  'KN 426G-63DR;Kestrane;;HB/19/45.D1;5,45;;;3',
+  'KX 77-1;Kestrane;0,9;KN 419G-63DR;6,10;11,40;2001234500104;0',
+  'HB/19/45.D1;;;;4,90;;2001234500014;1',
+  ';Kestrane;;;4,90;;;1',
+  'QQ 1;Nobody;;;4,90;;;1',
+].join('\n');
+
+describe('a list that is taken in', () => {
+  test('is read by its headings and sorted into heaps, each row with its reason; nothing is written', async () => {
+    const before = await snapshot();
+    const list = await take(LIST);
+    expect(list).toMatchObject({ state: 'sorted', form: 'semicolon between cells, UTF-8', rows: 6 });
+    expect(list.counts).toEqual({ invalid: 2, doubtful: 3, new: 0, changed: 1, same: 0, gone: 0 });
+    const why = Object.fromEntries((await rowsOf(list)).map((row) => [row.number, [row.heap, row.why[0]]]));
+    expect(why['KN 426G-63DR']).toEqual(['doubtful', expect.stringMatching(/^called equal, but reach .* ≠ reach/)]);
+    expect(why['KX 77-1']).toEqual(['doubtful', expect.stringMatching(/say what the new ones/)]);
+    expect(why['HB/19/45.D1']).toEqual(['invalid', expect.stringMatching(/check digit/)]);
+    expect(why['']).toEqual(['invalid', 'no part number']);
+    expect(why['QQ 1']![1]).toMatch(/no maker called Nobody/);
+    expect(await snapshot()).toEqual(before);
+  });
+
+  test('is written in one step and taken back in one: the very rows as before', async () => {
+    const before = await snapshot();
+    const list = await go(await take(LIST), 'columns', { newKind: 'plug' });
+    expect(list.counts).toMatchObject({ new: 1, changed: 1 });
+    const written = await go(list, 'write');
+    expect(written).toMatchObject({ state: 'written', outcome: '2 rows written.' });
+    const isNew = await partIdOf(counter, 'KX 77-1');
+    const asked = (await editor.get('/api/ask').query({ q: 'kx771' }).expect(200)).body as {
+      parts: { partId: string }[];
+    };
+    expect(asked.parts.map(({ partId }) => partId)).toContain(isNew);
+    const tray = await fetchTray(await counter.as('specialist'), 'skerrow-sc20', '?most=400');
+    expect(tray.rows.map(({ printed }) => printed)).toContain('KX 77-1');
+    expect(await snapshot()).not.toEqual(before);
+    const back = await go(written, 'take-back');
+    expect(back).toMatchObject({ state: 'taken-back' });
+    expect(await snapshot()).toEqual(before);
+    const after = await fetchTray(await counter.as('specialist'), 'skerrow-sc20', '?most=400');
+    expect(after.rows.map(({ printed }) => printed)).not.toContain('KX 77-1');
+  });
+
+  test('read a second time changes nothing, and remembers how it was read', async () => {
+    const first = await go(await go(await take(LIST), 'columns', { newKind: 'plug' }), 'write');
+    const again = await go(await take(LIST), 'columns', { newKind: 'plug' });
+    expect(again.isRemembered).toBe(true);
+    expect(again.counts).toMatchObject({ new: 0, changed: 0, same: 2 });
+    const refused = await send(again, 'write');
+    expect([refused.status, (refused.body as { detail: string }).detail]).toEqual([
+      409,
+      expect.stringMatching(/nothing to write/),
+    ]);
+    // A later list that changed a price stands on it: that one goes first.
+    const later = await go(await take(LIST.replace('9,90', '10,20')), 'write');
+    expect((await go(first, 'take-back')).outcome).toMatch(/KN 419G-63DR was changed since/);
+    await go(later, 'take-back');
+    expect((await go(first, 'take-back')).state).toBe('taken-back');
+  });
+
+  test('with a part that is on a slip since stays as a whole, and says why', async () => {
+    const list = await go(await go(await take(LIST), 'columns', { newKind: 'plug' }), 'write');
+    const wren = await counter.as('specialist');
+    const slip = (await write(wren, 'post', '/api/slips', { engineId: 'skerrow-sc20' }).expect(201)).body as {
+      slipId: string;
+      version: number;
+    };
+    await write(wren, 'post', `/api/slips/${slip.slipId}/lines`, {
+      partId: await partIdOf(counter, 'KX 77-1'),
+      version: slip.version,
+      kind: 'customers-own',
+    }).expect(201);
+    const before = await snapshot();
+    const kept = await go(list, 'take-back');
+    expect([kept.state, kept.outcome]).toEqual(['written', expect.stringMatching(/in use/)]);
+    expect(await snapshot()).toEqual(before);
+  });
+
+  test('with thousandths under a millimetre heading waits for the answer, and reads it then', async () => {
+    const thou = ['Art. no;Gap mm', 'KN 419G-63DR;35', 'HB/19/45.D1;43', 'KN 426G-63DR;28', 'KX 77-1;31'].join('\n');
+    const list = await take(thou, 'Inch Works');
+    expect(list.columns[1]).toMatchObject({ unit: 'mm', asked: { beyond: 4, of: 4, likely: 'thou' } });
+    expect(list.counts).toMatchObject({ doubtful: 4, changed: 0 });
+    const said = await go(list, 'columns', { columns: [{ use: 'number' }, { use: 'gap', unit: 'thou' }] });
+    expect(said.columns[1]!.asked).toBeNull();
+    const rows = await rowsOf(said);
+    expect(rows.flatMap(({ why }) => why).every((why) => !why.endsWith('mm?'))).toBe(true);
+    expect(rows.find(({ number }) => number === 'KX 77-1')).toMatchObject({
+      heap: 'doubtful',
+      why: [/0\.79 mm, where .* says 0\.90/].map((one) => expect.stringMatching(one)),
+    });
+  });
+
+  test('marked complete tells what its supplier no longer has, and touches no stock', async () => {
+    await go(await take('No;Net\nKN 419G-63DR;5,00\nHB/19/45.D1;4,00', 'Whole Store'), 'write');
+    const shorter = await take('No;Net\nKN 419G-63DR;5,00', 'Whole Store');
+    expect(shorter.counts!.gone).toBe(0);
+    const complete = await go(shorter, 'columns', { isComplete: true });
+    expect([complete.counts!.gone, complete.goneNumbers]).toEqual([1, ['HB/19/45.D1']]);
+  });
+
+  test('gives its rejected rows back as they came, with their reasons, and no formula in them', async () => {
+    const list = await take('No;Net\n=1+1;5,00\nKN 419G-63DR;call us', 'Rejects');
+    const sheet = await editor.get(`/api/imports/${list.importId}/rejected.csv`).buffer(true).expect(200);
+    const rows = parse<Record<string, string>>(sheet.text, { bom: true, columns: true });
+    expect(rows).toEqual([
+      { line: '2', heap: 'invalid', reason: 'No: a formula, not a value', No: "'=1+1", Net: '5,00' },
+      { line: '3', heap: 'invalid', reason: '“call us” is no amount', No: 'KN 419G-63DR', Net: 'call us' },
+    ]);
+  });
+
+  test('that cannot be read says what to do, and is sent anew', async () => {
+    const list = await take('No,Note\nKX 1,"open\n', 'Broken');
+    expect([list.state, list.outcome]).toEqual(['failed', expect.stringMatching(/never closed.*send it again/)]);
+    expect((await send(list, 'write')).status).toBe(409);
+  });
+
+  test('is seen and changed by those who mend the catalogue alone, and by the one who saw it last', async () => {
+    const wren = await counter.as('specialist');
+    await wren.get('/api/imports').expect(403);
+    const list = await take(LIST);
+    await go(list, 'columns', { isComplete: true });
+    await write(editor, 'post', `/api/imports/${list.importId}/write`, { version: list.version }).expect(409);
+    const twice = await send(list, 'columns', { columns: list.columns.map(() => ({ use: 'number' })) });
+    expect(twice.status).toBe(400);
+  });
+
+  test('is stopped before it is worked on, and can be gone on with', async () => {
+    const list = await take('No;Net\nKN 419G-63DR;7,77', 'Stopped');
+    await send(list, 'write').then(({ status }) => expect(status).toBe(200));
+    await write(editor, 'post', `/api/imports/${list.importId}/stop`, {}).expect(200);
+    expect(await at(list.importId)).toMatchObject({ state: 'sorted', outcome: 'Stopped. Nothing of it was written.' });
+    expect((await go(list, 'write')).state).toBe('written');
+  });
+});
+
+test('a worker that is cut off at any point of writing leaves the old or the new, and the next one finishes it', async () => {
+  const rows = Array.from(
+    { length: 40 },
+    (_, i) => `KX 9${i}-A;Kestrane;${(5 + i / 10).toFixed(2)};${i % 2 ? '0.90' : ''};KN 419G-63DR`,
+  );
+  const list = await go(await take(['No;Brand;Net;Gap mm;Equal to', ...rows].join('\n'), 'Cut Off'), 'columns', {
+    newKind: 'plug',
+  });
+  expect(list.counts).toMatchObject({ new: 40 });
+  const before = await snapshot();
+  const { rows: named } = await sql<{ name: string }>`select current_database() as name`.execute(counter.owner);
+  const { name } = named[0]!;
+  let cuts = 0;
+  for (const after of [3, 6, 9, 12, 15, 18, 21, 24]) {
+    await send(list, 'write').then(({ status }) => expect([200, 409]).toContain(status));
+    const from = counter.statements.length;
+    const working = workOneJob(counter.db, log).catch(() => true);
+    while (counter.statements.length < from + after && (await stateNow(list)) === 'writing')
+      await new Promise((resolve) => setImmediate(resolve));
+    await sql`select pg_terminate_backend(pid) from pg_stat_activity where datname = ${name} and usename = 'brackenfell_app'`.execute(
+      counter.superuser,
+    );
+    await working;
+    const isWritten = (await stateNow(list)) === 'written';
+    if (isWritten) break;
+    cuts += 1;
+    expect(await snapshot()).toEqual(before);
+    await counter.owner.updateTable('job').set({ state: 'cancelled' }).where('import_id', '=', list.importId).execute();
+    await counter.owner.updateTable('list_import').set({ state: 'sorted' }).where('id', '=', list.importId).execute();
+  }
+  expect(cuts).toBeGreaterThan(2);
+  if ((await stateNow(list)) !== 'written') await go(list, 'write');
+  expect((await at(list.importId)).state).toBe('written');
+  await go(list, 'take-back');
+  expect(await snapshot()).toEqual(before);
+});
+
+const stateNow = async ({ importId }: ImportView) =>
+  (await counter.owner.selectFrom('list_import').select('state').where('id', '=', importId).executeTakeFirstOrThrow())
+    .state;

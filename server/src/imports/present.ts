@@ -1,0 +1,75 @@
+import { stringify } from 'csv-stringify/sync';
+import type { ImportLine, ImportRow, ImportView } from '@brackenfell/contract/imports';
+import type { Database } from '../db/database.ts';
+import { latestJobOf, readRows, readSample, type ImportFound } from './store.ts';
+import { askedColumns, SAMPLE } from './work-import.ts';
+
+const SHOWN_GONE = 200;
+
+export const lineView = (list: ImportFound): ImportLine => ({
+  importId: list.id,
+  supplier: list.supplier,
+  fileName: list.file_name,
+  state: list.state,
+  at: list.created_at.toISOString(),
+  by: list.by,
+  counts: list.counts && { ...list.counts, gone: list.gone.length },
+});
+
+/** An import with how its columns are read; what its values deny is asked with it. */
+export async function importView(db: Database, list: ImportFound): Promise<ImportView> {
+  const [job, sample] = [await latestJobOf(db, list.id), await readSample(db, list.id, SAMPLE)];
+  const asked = askedColumns(list.columns, sample);
+  return {
+    ...lineView(list),
+    version: list.version,
+    form: list.form,
+    rows: list.row_count,
+    columns: list.columns.map((column, i) => ({
+      ...column,
+      first: sample.find((cells) => (cells[i] ?? '') !== '')?.[i] ?? '',
+      asked: asked[i] ?? null,
+    })),
+    isRemembered: list.is_remembered,
+    isComplete: list.is_complete,
+    newKind: list.new_kind,
+    progress: job?.progress ?? 0,
+    doing: job && ['waiting', 'running'].includes(job.state) ? job.doing : '',
+    outcome: list.outcome,
+    goneNumbers: list.gone.slice(0, SHOWN_GONE),
+  };
+}
+
+export const rowView = (row: Awaited<ReturnType<typeof readRows>>[number]): ImportRow => ({
+  line: row.line,
+  heap: row.heap ?? 'doubtful',
+  number: row.number,
+  changes: row.changes.map(({ what, ours, theirs }) => ({ what, ours, theirs })),
+  why: row.why,
+});
+
+const PAGE = 5000;
+
+/** The rows that are not taken as they came, each with its reason; what a spreadsheet would work out is text. */
+export async function rejectedSheetOf(db: Database, list: ImportFound): Promise<Uint8Array> {
+  const rows: string[][] = [];
+  for (const heap of ['invalid', 'doubtful'] as const)
+    for (let after = -1; ;) {
+      const page = await readRows(db, list.id, after, PAGE, heap);
+      rows.push(...page.map(({ line, cells, why }) => [String(line), heap, why.join('; '), ...cells]));
+      if (page.length < PAGE) break;
+      after = page.at(-1)!.line;
+    }
+  return new TextEncoder().encode(
+    stringify(rows, {
+      header: true,
+      columns: ['line', 'heap', 'reason', ...list.columns.map(({ heading }) => heading)].map((header, key) => ({
+        key: String(key),
+        header,
+      })),
+      bom: true,
+      record_delimiter: 'windows',
+      escape_formulas: true,
+    }),
+  );
+}

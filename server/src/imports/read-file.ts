@@ -1,0 +1,173 @@
+import { parse } from 'csv-parse';
+import { readSheet } from './read-sheet.ts';
+import { UnreadableList } from './unreadable-list.ts';
+
+/** A row as it stands in the file. */
+export interface FileRow {
+  /** The heading being 1. */
+  readonly line: number;
+  readonly cells: readonly string[];
+  /** Why it is no row at all. */
+  readonly broken?: string;
+}
+
+export interface ListFile {
+  /** What the file is, in words. */
+  readonly form: string;
+  readonly headings: readonly string[];
+  readonly rows: AsyncIterable<FileRow> | Iterable<FileRow>;
+}
+
+const LONGEST_CELL = 400;
+const LONGEST_RECORD = 100_000;
+const MOST_COLUMNS = 200;
+
+/** A cell without what no database keeps, and no longer than a person would read. */
+function clean(cell: string): string {
+  // eslint-disable-next-line no-control-regex -- control characters are exactly what is taken out
+  const plain = cell.replaceAll(/[\u0000-\u001f\u007f\ufffe\uffff]+/g, ' ').trim();
+  return plain.length > LONGEST_CELL ? `${plain.slice(0, LONGEST_CELL - 1)}…` : plain;
+}
+
+/** Reads a supplier's list of any kind: XLSX, JSON lines, or text with one of the usual delimiters in one of the usual encodings. */
+export async function readList(bytes: Buffer): Promise<ListFile> {
+  if (bytes.length === 0) throw new UnreadableList('The file is empty.');
+  if (bytes.subarray(0, 4).equals(Buffer.from([0x50, 0x4b, 0x03, 0x04]))) return fromSheet(bytes);
+  const { text, letters } = decode(bytes);
+  return /^\s*\{/.test(text) ? fromJsonLines(text, letters) : fromText(text, letters);
+}
+
+/** The file's letters: by its mark; else UTF-8 where it is that throughout; else what spreadsheets of western Europe write. */
+function decode(bytes: Buffer): { readonly text: string; readonly letters: string } {
+  const read = (encoding: string, fatal = false) => new TextDecoder(encoding, { fatal }).decode(bytes);
+  if (bytes[0] === 0xff && bytes[1] === 0xfe) return { text: read('utf-16le'), letters: 'UTF-16' };
+  if (bytes[0] === 0xfe && bytes[1] === 0xff) return { text: read('utf-16be'), letters: 'UTF-16' };
+  const sample = bytes.subarray(0, 4000);
+  const zeros = (odd: number) => sample.filter((byte, i) => i % 2 === odd && byte === 0).length;
+  if (zeros(1) > sample.length / 4) return { text: read('utf-16le'), letters: 'UTF-16' };
+  if (zeros(0) > sample.length / 4) return { text: read('utf-16be'), letters: 'UTF-16' };
+  try {
+    return { text: read('utf-8', true), letters: 'UTF-8' };
+  } catch {
+    return { text: read('windows-1252'), letters: 'Windows-1252' };
+  }
+}
+
+const DELIMITERS = { ',': 'comma', ';': 'semicolon', '\t': 'tab', '|': 'bar' } as const;
+type Delimiter = keyof typeof DELIMITERS;
+
+const options = (delimiter: Delimiter) => ({
+  delimiter,
+  bom: true,
+  relax_column_count: true,
+  skip_empty_lines: true,
+  max_record_size: LONGEST_RECORD,
+  info: true as const,
+});
+
+/** What stands between the cells: of the first lines, what parts them into most cells of one count. */
+async function sniff(text: string): Promise<Delimiter> {
+  const head = text.slice(0, 20_000).split(/\r?\n/).slice(0, 20);
+  const scores = await Promise.all(
+    (Object.keys(DELIMITERS) as Delimiter[]).map(async (delimiter) => {
+      const counts: number[] = [];
+      try {
+        for await (const { record } of parse(head.join('\n'), {
+          ...options(delimiter),
+          relax_quotes: true,
+        }) as AsyncIterable<{
+          record: string[];
+        }>)
+          counts.push(record.length);
+      } catch {
+        // The head may end inside quotes: what came until then counts.
+      }
+      const first = counts[0] ?? 1;
+      return { delimiter, score: first > 1 ? first * counts.filter((count) => count === first).length : 0 };
+    }),
+  );
+  return scores.reduce((best, one) => (one.score > best.score ? one : best)).delimiter;
+}
+
+async function fromText(text: string, letters: string): Promise<ListFile> {
+  const delimiter = await sniff(text);
+  const rows = textRows(text, delimiter);
+  const first = await rows.next();
+  if (first.done) throw new UnreadableList('The file has no rows.');
+  return {
+    form: `${DELIMITERS[delimiter]} between cells, ${letters}`,
+    headings: headingsOf(first.value.cells),
+    rows,
+  };
+}
+
+async function* textRows(text: string, delimiter: Delimiter): AsyncGenerator<FileRow> {
+  try {
+    for await (const { record, info } of parse(text, options(delimiter)) as AsyncIterable<{
+      record: string[];
+      info: { lines: number };
+    }>)
+      yield { line: info.lines, cells: record.map(clean) };
+  } catch (error) {
+    throw new UnreadableList(sayParse(error));
+  }
+}
+
+/** Why text does not part into cells, in words of the one who sent it. */
+function sayParse(error: unknown): string {
+  const { code, lines } = error as { code?: string; lines?: number };
+  const at = lines === undefined ? '' : ` near line ${lines}`;
+  switch (code) {
+    case 'CSV_QUOTE_NOT_CLOSED':
+      return `A quotation mark is opened and never closed${at}. Mend the file and send it again.`;
+    case 'CSV_MAX_RECORD_SIZE':
+      return `One row is longer than ${LONGEST_RECORD} characters${at}: the file is no list, or a quotation mark is missing.`;
+    default:
+      return `The rows cannot be parted into cells${at}. Save it as CSV or XLSX and send it again.`;
+  }
+}
+
+async function fromSheet(bytes: Buffer): Promise<ListFile> {
+  const rows = (await readSheet(bytes)).map(({ line, cells }) => ({ line, cells: cells.map(clean) }));
+  const [first, ...rest] = rows.filter(({ cells }) => cells.some((cell) => cell !== ''));
+  if (!first) throw new UnreadableList('The first sheet has no rows.');
+  return { form: 'spreadsheet', headings: headingsOf(first.cells), rows: rest };
+}
+
+const HEAD_LINES = 100;
+
+function fromJsonLines(text: string, letters: string): ListFile {
+  const lines = text.split(/\r?\n/).map((raw, i) => ({ raw, line: i + 1 }));
+  const records = lines
+    .filter(({ raw }) => raw.trim() !== '')
+    .map(({ raw, line }) => ({ line, raw, record: objectOf(raw) }));
+  const headings = [...new Set(records.slice(0, HEAD_LINES).flatMap(({ record }) => Object.keys(record ?? {})))];
+  const cellOf = (value: unknown): string =>
+    typeof value === 'string' ? value : value === null || value === undefined ? '' : JSON.stringify(value);
+  return {
+    form: `JSON lines, ${letters}`,
+    headings: headingsOf(headings),
+    rows: records.map(({ line, raw, record }) =>
+      record === undefined
+        ? { line, cells: [clean(raw)], broken: 'no JSON object' }
+        : { line, cells: headings.map((heading) => clean(cellOf(record[heading]))) },
+    ),
+  };
+}
+
+function objectOf(raw: string): Readonly<Record<string, unknown>> | undefined {
+  try {
+    const read: unknown = JSON.parse(raw);
+    return typeof read === 'object' && read !== null && !Array.isArray(read)
+      ? (read as Record<string, unknown>)
+      : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+function headingsOf(cells: readonly string[]): readonly string[] {
+  if (cells.length > MOST_COLUMNS)
+    throw new UnreadableList(`${cells.length} columns: a list has at most ${MOST_COLUMNS}.`);
+  return cells.map((cell, i) => clean(cell) || `column ${i + 1}`);
+}

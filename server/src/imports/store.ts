@@ -1,0 +1,263 @@
+import { sql } from 'kysely';
+import type { Column } from '@brackenfell/core/imports/columns';
+import type { Heap } from '@brackenfell/core/imports/sort-row';
+import type { ImportState } from '@brackenfell/contract/imports';
+import type { Database, Writing } from '../db/database.ts';
+import type { PlacedRow } from './place-rows.ts';
+import type { FileRow } from './read-file.ts';
+
+export const findImport = (db: Database, importId: string) =>
+  db
+    .selectFrom('list_import')
+    .innerJoin('staff', 'staff.id', 'list_import.staff_id')
+    .selectAll('list_import')
+    .select('staff.name as by')
+    .where('list_import.id', '=', importId)
+    .executeTakeFirst();
+export type ImportFound = NonNullable<Awaited<ReturnType<typeof findImport>>>;
+
+/** The same, held for the transaction: of two people the later one waits. */
+export async function lockImport(trx: Writing, importId: string): Promise<ImportFound | undefined> {
+  await trx.selectFrom('list_import').select('id').where('id', '=', importId).forUpdate().execute();
+  return findImport(trx, importId);
+}
+
+const MOST_LISTED = 200;
+export const readImports = (db: Database) =>
+  db
+    .selectFrom('list_import')
+    .innerJoin('staff', 'staff.id', 'list_import.staff_id')
+    .selectAll('list_import')
+    .select('staff.name as by')
+    .orderBy('list_import.id', 'desc')
+    .limit(MOST_LISTED)
+    .execute();
+
+export const readSuppliers = async (db: Database): Promise<string[]> =>
+  (await db.selectFrom('list_mapping').select('supplier').orderBy('supplier').execute()).map(
+    ({ supplier }) => supplier,
+  );
+
+export async function addImport(
+  trx: Writing,
+  list: { supplier: string; fileName: string; bytes: Buffer; staffId: string },
+): Promise<string> {
+  const { id } = await trx
+    .insertInto('list_import')
+    .values({
+      supplier: list.supplier,
+      file_name: list.fileName,
+      state: 'reading',
+      new_kind: null,
+      outcome: null,
+      staff_id: list.staffId,
+    })
+    .returning('id')
+    .executeTakeFirstOrThrow();
+  await trx.insertInto('list_file').values({ import_id: id, bytes: list.bytes }).execute();
+  await askForWork(trx, id, list.staffId);
+  return id;
+}
+
+/** Asks a worker to bring an import on from the state it is in. */
+export const askForWork = (trx: Writing, importId: string, staffId: string) =>
+  trx
+    .insertInto('job')
+    .values({
+      kind: 'import',
+      import_id: importId,
+      asked_by: staffId,
+      started_at: null,
+      ended_at: null,
+      beat_at: null,
+      outcome: null,
+    })
+    .execute();
+
+/** The job that brings an import on, or brought it on last. */
+export const latestJobOf = (db: Database, importId: string) =>
+  db
+    .selectFrom('job')
+    .select(['id', 'state', 'progress', 'doing'])
+    .where('import_id', '=', importId)
+    .orderBy('id', 'desc')
+    .executeTakeFirst();
+
+/** A new state; every one is a new version, so that nobody acts on what has gone by. */
+export const moveTo = (
+  trx: Database,
+  importId: string,
+  state: ImportState,
+  more: {
+    outcome?: string | null;
+    columns?: string;
+    form?: string;
+    is_remembered?: boolean;
+    is_complete?: boolean;
+    new_kind?: ImportFound['new_kind'];
+    row_count?: number;
+    counts?: string;
+    gone?: string[];
+  } = {},
+) =>
+  trx
+    .updateTable('list_import')
+    .set((eb) => ({ state, version: eb('version', '+', 1), ...more }))
+    .where('id', '=', importId)
+    .execute();
+
+/** Rows as they came, written in one statement. */
+export async function addRows(trx: Writing, importId: string, rows: readonly FileRow[]): Promise<void> {
+  if (rows.length === 0) return;
+  await trx
+    .insertInto('list_row')
+    .values(
+      rows.map(({ line, cells, broken }) => ({
+        import_id: importId,
+        line,
+        cells: [...cells],
+        broken: broken ?? null,
+        heap: null,
+        part_id: null,
+        equal_id: null,
+        maker_id: null,
+        read: null,
+      })),
+    )
+    .execute();
+}
+
+export const readRows = (db: Database, importId: string, after: number, most: number, heap?: Heap) =>
+  db
+    .selectFrom('list_row')
+    .selectAll()
+    .where('import_id', '=', importId)
+    .where('line', '>', after)
+    .$if(heap !== undefined, (rows) => rows.where('heap', '=', heap!))
+    .orderBy('line')
+    .limit(most)
+    .execute();
+
+/** The first rows' cells: what the units and marks of its columns are judged by. */
+export const readSample = async (
+  db: Database,
+  importId: string,
+  most: number,
+): Promise<readonly (readonly string[])[]> =>
+  (
+    await db
+      .selectFrom('list_row')
+      .select('cells')
+      .where('import_id', '=', importId)
+      .where('broken', 'is', null)
+      .orderBy('line')
+      .limit(most)
+      .execute()
+  ).map(({ cells }) => cells);
+
+export async function countHeaps(db: Database, importId: string): Promise<Record<Heap, number>> {
+  const rows = await db
+    .selectFrom('list_row')
+    .select(['heap', (eb) => eb.fn.countAll<string>().as('count')])
+    .where('import_id', '=', importId)
+    .groupBy('heap')
+    .execute();
+  const of = (heap: Heap) => Number(rows.find((row) => row.heap === heap)?.count ?? 0);
+  return { invalid: of('invalid'), doubtful: of('doubtful'), new: of('new'), changed: of('changed'), same: of('same') };
+}
+
+/** Numbers this supplier took a price for before that this list does not name. */
+export async function readGone(db: Database, importId: string, supplier: string): Promise<string[]> {
+  const { rows } = await sql<{ printed: string }>`
+    select min(n.printed) as printed from supplier_price s join part_name n on n.part_id = s.part_id and n.kind in ('catalogue', 'oe')
+     where s.supplier = ${supplier}
+       and not exists (select 1 from list_row r where r.import_id = ${importId} and r.part_id = s.part_id)
+     group by s.part_id order by 1`.execute(db);
+  return rows.map(({ printed }) => printed);
+}
+
+/** How a supplier's columns are read: by heading, the next list's as well. */
+export const rememberColumns = (trx: Writing, supplier: string, columns: readonly Column[]) =>
+  trx
+    .insertInto('list_mapping')
+    .values({ supplier, columns: JSON.stringify(columns) })
+    .onConflict((conflict) => conflict.column('supplier').doUpdateSet({ columns: JSON.stringify(columns) }))
+    .execute();
+
+/** Where an import stands once its work is stopped: what it was before that work began. */
+export const LEFT_AT: Readonly<Partial<Record<ImportState, ImportState>>> = {
+  reading: 'failed',
+  sorting: 'failed',
+  writing: 'sorted',
+  'taking-back': 'written',
+};
+
+/** Asks the worker to stop; where none has begun, it stops here. */
+export async function stopWork(trx: Writing, { id, state }: ImportFound): Promise<void> {
+  await trx
+    .updateTable('job')
+    .set({ cancel_asked: true })
+    .where('import_id', '=', id)
+    .where('state', 'in', ['waiting', 'running'])
+    .execute();
+  const waiting = await trx
+    .updateTable('job')
+    .set({ state: 'cancelled', ended_at: new Date(), outcome: 'Stopped before it began.' })
+    .where('import_id', '=', id)
+    .where('state', '=', 'waiting')
+    .returning('id')
+    .execute();
+  const left = LEFT_AT[state];
+  if (waiting.length > 0 && left) await moveTo(trx, id, left, { outcome: STOPPED });
+}
+
+export const STOPPED = 'Stopped. Nothing of it was written.';
+
+/** Where rows lie, and what they would change, written in one statement. */
+export async function keepPlaced(db: Database, importId: string, rows: readonly PlacedRow[]): Promise<void> {
+  if (rows.length === 0) return;
+  const json = rows.map(({ line, heap, read, partId, equalId, makerId, changes, why }) => ({
+    line,
+    heap,
+    number: read.number,
+    part_id: partId,
+    equal_id: equalId,
+    maker_id: makerId,
+    read,
+    changes,
+    why,
+  }));
+  await sql`
+    update list_row r
+       set heap = p.heap, number = p.number, part_id = p.part_id, equal_id = p.equal_id, maker_id = p.maker_id, read = p.read,
+           changes = p.changes, why = array(select jsonb_array_elements_text(p.why))
+      from jsonb_to_recordset(${JSON.stringify(json)}::jsonb) as p
+           (line int, heap text, number text, part_id bigint, equal_id bigint, maker_id text, read jsonb, changes jsonb, why jsonb)
+     where r.import_id = ${importId} and r.line = p.line`.execute(db);
+}
+
+/** Rows of one number that state different things: which of them holds is asked of a person. */
+export async function askOfTwice(db: Database, importId: string): Promise<void> {
+  await sql`
+    update list_row r set heap = 'doubtful', why = r.why || array['stands ' || d.times || ' times in this list, and not alike']
+      from (select coalesce(part_id::text, maker_id || ' ' || upper(number)) as subject, count(*) as times
+              from list_row where import_id = ${importId} and heap in ('new', 'changed', 'same')
+             group by 1 having count(distinct read - 'equalTo' - 'number') > 1) d
+     where r.import_id = ${importId} and r.heap in ('new', 'changed', 'same')
+       and coalesce(r.part_id::text, r.maker_id || ' ' || upper(r.number)) = d.subject`.execute(db);
+}
+
+export const readFileOf = async (db: Database, importId: string): Promise<Buffer> =>
+  (await db.selectFrom('list_file').select('bytes').where('import_id', '=', importId).executeTakeFirstOrThrow()).bytes;
+
+/** What is read is kept as rows; the file itself is not. */
+export const dropFile = (db: Database, importId: string) =>
+  db.deleteFrom('list_file').where('import_id', '=', importId).execute();
+
+export const dropRows = (trx: Writing, importId: string) =>
+  trx.deleteFrom('list_row').where('import_id', '=', importId).execute();
+
+/** How this supplier's columns were read the last time; none where it is new. */
+export const readRemembered = async (db: Database, supplier: string): Promise<readonly Column[]> =>
+  (await db.selectFrom('list_mapping').select('columns').where('supplier', '=', supplier).executeTakeFirst())
+    ?.columns ?? [];

@@ -1,0 +1,66 @@
+import { setTimeout as sleep } from 'node:timers/promises';
+import type { Logger } from 'pino';
+import { leaveAudit, workAudit } from '../audit/work-audit.ts';
+import type { Database } from '../db/database.ts';
+import { leaveImport, workImport } from '../imports/work-import.ts';
+import { beat, claimJob, endJob, sayAlive, type Job } from './store.ts';
+
+const PULSE_MS = 15_000;
+
+class Cancelled extends Error {}
+
+type Step = (share: number, doing: string) => Promise<void>;
+
+/** What is done for each kind of job, and what is left in order where it was cancelled or failed. */
+const WORK: Readonly<
+  Record<
+    Job['kind'],
+    {
+      readonly run: (db: Database, job: Job, step: Step) => Promise<string>;
+      readonly left: (db: Database, job: Job, why: 'cancelled' | 'failed', error: unknown) => Promise<string>;
+    }
+  >
+> = {
+  audit: {
+    run: (db, job, step) => workAudit(db, job.id, step),
+    left: (db, job, why) => leaveAudit(db, job.id, why),
+  },
+  import: {
+    run: (db, job, step) => workImport(db, job.importId!, step),
+    left: (db, job, why, error) => leaveImport(db, job.importId!, why, error),
+  },
+};
+
+/** Works one waiting job, if there is one. True when it did. */
+export async function workOneJob(db: Database, log: Logger): Promise<boolean> {
+  const job = await claimJob(db);
+  if (!job) return false;
+  // One step over a large catalogue may take longer than a worker may stay silent.
+  const pulse = setInterval(() => void sayAlive(db, job.id).catch(() => undefined), PULSE_MS);
+  try {
+    const outcome = await WORK[job.kind].run(db, job, async (share, doing) => {
+      if (await beat(db, job.id, share, doing)) throw new Cancelled();
+    });
+    await endJob(db, job.id, 'done', outcome);
+  } catch (error) {
+    const why = error instanceof Cancelled ? 'cancelled' : 'failed';
+    if (why === 'failed') log.error({ err: error, jobId: job.id }, 'job failed');
+    await endJob(db, job.id, why, await WORK[job.kind].left(db, job, why, error));
+  } finally {
+    clearInterval(pulse);
+  }
+  return true;
+}
+
+const LOOK_EVERY_MS = 700;
+
+/** Works jobs one after another until told to stop. */
+export async function workJobs(db: Database, log: Logger, signal: AbortSignal): Promise<void> {
+  while (!signal.aborted) {
+    const worked = await workOneJob(db, log).catch((error: unknown) => {
+      log.warn({ err: error }, 'jobs cannot be looked at');
+      return false;
+    });
+    if (!worked) await sleep(LOOK_EVERY_MS, undefined, { signal }).catch(() => undefined);
+  }
+}

@@ -1,0 +1,173 @@
+import { useSearchParams } from 'react-router';
+import { toast } from 'sonner';
+import { HEAPS, type Heap } from '@brackenfell/core/imports/sort-row';
+import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
+import type { ImportView } from '@brackenfell/contract/imports';
+import { Choice } from '../controls/choice.tsx';
+import { Key } from '../controls/key.tsx';
+import { Mark } from '../controls/mark.tsx';
+import { printMoment } from '../controls/moment.ts';
+import { SureButton } from '../controls/sure-button.tsx';
+import { useKeys } from '../keys/keys.ts';
+import { call } from '../wire/call.ts';
+import { HeapBar } from './heap-bar.tsx';
+import { ImportColumns } from './import-columns.tsx';
+import { ImportRows } from './import-rows.tsx';
+import { sayImport, toWrite } from './import-words.ts';
+import { useColumns } from './use-columns.ts';
+import { isWorked, useImportWrite } from './use-imports.ts';
+
+const WAIT = 'wait';
+const NEW_KINDS = [
+  { value: WAIT, says: 'nothing yet: they wait' },
+  ...PART_KINDS.map((value) => ({
+    value,
+    says: { plug: 'spark plugs', coil: 'coils', 'lead-set': 'lead sets', cap: 'caps', rotor: 'rotors' }[value],
+  })),
+] as const;
+
+/** One list: how it is read, what it would change, and the step that writes it or takes it back. */
+export function ImportDetail({ view }: { readonly view: ImportView }) {
+  const [search, setSearch] = useSearchParams();
+  const heap = HEAPS.find((one) => one === search.get('heap'));
+  const showHeap = (next: Heap | undefined) => setSearch(next ? { heap: next } : {}, { replace: true });
+  const { isBusy, readSo, setColumn, answer } = useColumns(view);
+  const write = useImportWrite();
+  const mayChange = (view.state === 'sorted' || view.state === 'failed') && view.rows > 0 && !isBusy;
+  const mayWrite = view.state === 'sorted' && toWrite(view) > 0 && !isBusy && !write.isPending;
+  const asked = mayChange ? view.columns.findIndex((column) => column.asked !== null) : -1;
+  const { mark, says, then } = sayImport(view);
+  const act = (name: 'writeImport' | 'takeBackImport') =>
+    write.mutate(() => call(name, { params: { importId: view.importId }, body: { version: view.version } }), {
+      onError: (error) => toast.error(error.message),
+    });
+  const stop = () => write.mutate(() => call('stopImport', { params: { importId: view.importId }, body: {} }));
+  const rejected = `/api/imports/${view.importId}/rejected.csv`;
+  const left = (view.counts?.invalid ?? 0) + (view.counts?.doubtful ?? 0);
+  const isAtWork = isWorked(view.state);
+  useKeys('Import', [
+    ...(mayWrite
+      ? [
+          {
+            press: 'Control+Enter',
+            printed: 'Ctrl Enter',
+            does: 'Write what is new and changed',
+            run: () => act('writeImport'),
+          },
+        ]
+      : []),
+    ...(isAtWork ? [{ press: 'x', does: 'Stop it', run: stop }] : []),
+    ...(view.counts
+      ? [
+          {
+            press: 'h',
+            does: 'The next heap of rows',
+            run: () => showHeap(nextHeap(heap, view.counts!)),
+          },
+        ]
+      : []),
+    ...(left > 0 ? [{ press: 'r', does: 'Rejected rows as CSV', run: () => window.location.assign(rejected) }] : []),
+    ...(asked >= 0
+      ? [
+          { press: 'a', does: 'The column is in the unit its values tell', run: () => answer(asked, 'likely') },
+          { press: 'b', does: 'The column is as written', run: () => answer(asked, 'as-written') },
+          { press: 'n', does: 'Leave the column out', run: () => answer(asked, 'left-out') },
+        ]
+      : []),
+  ]);
+  return (
+    <main className="desk-main" aria-label="Import">
+      <header className="set-up-head">
+        <Mark kind={mark} rem={1.25} />
+        <h1 className="text-head font-semibold" aria-live="polite">
+          {says}
+        </h1>
+        <span className="min-w-0 flex-1 text-soft">{then}</span>
+        {view.state === 'sorted' && (
+          <button type="button" className="button-act shrink-0" disabled={!mayWrite} onClick={() => act('writeImport')}>
+            Write {toWrite(view)} rows <Key>Ctrl Enter</Key>
+          </button>
+        )}
+        {isAtWork && (
+          <button type="button" className="button-plain shrink-0" onClick={stop}>
+            Stop it <Key>x</Key>
+          </button>
+        )}
+        {view.state === 'written' && (
+          <SureButton asks="Take it back" sure="Take the whole list back" onSure={() => act('takeBackImport')} />
+        )}
+      </header>
+      {isAtWork && (
+        <progress
+          className="h-2 w-full accent-bracken"
+          max={1}
+          value={view.progress}
+          aria-label="Progress of the import"
+        />
+      )}
+      <div
+        className="min-h-0 flex-1 overflow-auto"
+        tabIndex={0}
+        role="region"
+        aria-label="The list, its columns and rows"
+      >
+        <p className="flex flex-wrap gap-x-3 px-3 pt-2">
+          <b className="font-semibold">{view.supplier}</b>
+          <span className="[overflow-wrap:anywhere]">{view.fileName}</span>
+          {view.form && (
+            <span className="text-soft">
+              {view.rows} rows, {view.columns.length} columns, {view.form}
+            </span>
+          )}
+          <span className="text-soft">
+            {printMoment(view.at)}, {view.by}
+          </span>
+        </p>
+        {view.counts && <HeapBar counts={view.counts} isComplete={view.isComplete} heap={heap} onHeap={showHeap} />}
+        {view.columns.length > 0 && (
+          <>
+            <ImportColumns view={view} mayChange={mayChange} onColumn={setColumn} onAnswer={answer} />
+            <div className="flex flex-wrap items-center gap-x-6 gap-y-1 px-3 pb-2">
+              <label className="flex items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="size-4"
+                  checked={view.isComplete}
+                  disabled={!mayChange}
+                  onChange={() => readSo({ isComplete: !view.isComplete })}
+                />
+                This list is everything they have
+              </label>
+              {mayChange && (
+                <Choice
+                  label="Numbers that nobody has are"
+                  className="flex items-center gap-2"
+                  value={view.newKind ?? WAIT}
+                  options={NEW_KINDS}
+                  onChange={(kind) => readSo({ newKind: kind === WAIT ? null : kind })}
+                />
+              )}
+              {left > 0 && (
+                <a className="underline" href={rejected} download>
+                  {left} not taken, as CSV with reasons <Key>r</Key>
+                </a>
+              )}
+            </div>
+            {view.goneNumbers.length > 0 && (
+              <p className="px-3 pb-2">
+                Gone from their list: <span className="num">{view.goneNumbers.join(', ')}</span>
+              </p>
+            )}
+            <ImportRows view={view} heap={heap} />
+          </>
+        )}
+      </div>
+    </main>
+  );
+}
+
+/** The heap after this one that holds a row; all of them after the last. */
+function nextHeap(heap: Heap | undefined, counts: NonNullable<ImportView['counts']>): Heap | undefined {
+  const from = heap === undefined ? 0 : HEAPS.indexOf(heap) + 1;
+  return HEAPS.slice(from).find((one) => counts[one] > 0);
+}
