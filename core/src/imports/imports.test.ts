@@ -126,7 +126,7 @@ describe('a row laid beside what is held', () => {
       heap: 'changed',
       changes: [
         { what: 'net-price', ours: '5.20', theirs: '5.45' },
-        { what: 'gap', ours: null, theirs: '0.90' },
+        { what: 'gap', ours: null, theirs: '0.90 mm' },
       ],
       why: ['4.8% dearer'],
     });

@@ -86,7 +86,7 @@ export function sortRow(row: ReadRow, { ours, isShared, equal, isMakerHeld }: Ag
   for (const use of FIGURE_USE_IDS) {
     const [theirs, held] = [row.figuresMm[use], ours?.figuresMm[use]];
     if (theirs === undefined) continue;
-    if (held === undefined) changes.push({ what: use, ours: null, theirs: theirs.toFixed(2) });
+    if (held === undefined) changes.push({ what: use, ours: null, theirs: `${theirs.toFixed(2)} mm` });
     else if (Math.abs(held.mm - theirs) > FIGURES_AGREE_MM)
       why.push(`${use} ${theirs.toFixed(2)} mm, where ${held.source} says ${held.mm.toFixed(2)}: ours stands`);
   }

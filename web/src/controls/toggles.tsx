@@ -7,7 +7,7 @@ interface TogglesProps<V extends string> {
   readonly isOn: (value: V) => boolean;
   readonly disabled?: boolean;
   readonly onChoose: (value: V) => void;
-  /** Steps to the next of its options, printed beside the title. */
+  /** The key of the row, printed beside its title: what steps through it, or what is held with a letter. */
   readonly titleKey?: string;
   /** Beside the title. */
   readonly mark?: React.ReactNode;

@@ -72,12 +72,12 @@ export function TypedFigure({ kind, draft, of, onNote, onClose }: TypedFigurePro
         onClose();
       }}
     >
-      <label className="flex items-center gap-2">
+      <label className="flex flex-wrap items-center gap-x-2">
         <span>
           {KIND_WORDS[kind]} of {of}
         </span>
         <input
-          className="field num w-36"
+          className="field num w-36 min-w-0"
           autoFocus
           value={text}
           maxLength={24}

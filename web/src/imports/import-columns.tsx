@@ -64,6 +64,7 @@ export function ImportColumns({ view: { columns, isRemembered }, mayChange, onCo
                     {mayChange ? (
                       <Choice
                         label={`${column.heading}: unit`}
+                        className="grid max-w-64 gap-1"
                         labelClass="sr-only"
                         value={column.unit ?? 'mm'}
                         options={UNITS}

@@ -2,6 +2,7 @@ import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { HEAPS, type Heap } from '@brackenfell/core/imports/sort-row';
 import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
+import { counted } from '@brackenfell/core/words/counted';
 import type { ImportView } from '@brackenfell/contract/imports';
 import { Choice } from '../controls/choice.tsx';
 import { Key } from '../controls/key.tsx';
@@ -85,7 +86,7 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
         <span className="min-w-0 flex-1 text-soft">{then}</span>
         {view.state === 'sorted' && (
           <button type="button" className="button-act shrink-0" disabled={!mayWrite} onClick={() => act('writeImport')}>
-            Write {toWrite(view)} rows <Key>Ctrl Enter</Key>
+            Write {counted(toWrite(view), 'row')} <Key>Ctrl Enter</Key>
           </button>
         )}
         {isAtWork && (
@@ -141,7 +142,7 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
               {mayChange && (
                 <Choice
                   label="Numbers that nobody has are"
-                  className="flex items-center gap-2"
+                  className="flex items-center gap-2 whitespace-nowrap"
                   value={view.newKind ?? WAIT}
                   options={NEW_KINDS}
                   onChange={(kind) => readSo({ newKind: kind === WAIT ? null : kind })}

@@ -30,7 +30,7 @@ export function ImportRows({ view, heap }: ImportRowsProps) {
             <th scope="col" className="text-right">
               Line
             </th>
-            <th scope="col" className="pl-2">
+            <th scope="col" className="px-2">
               Heap
             </th>
             <th scope="col">Number</th>
@@ -42,11 +42,11 @@ export function ImportRows({ view, heap }: ImportRowsProps) {
           {rows.map((row) => (
             <tr key={row.line} className="border-t border-hair align-top">
               <td className="num text-right">{row.line}</td>
-              <td className="whitespace-nowrap pl-2">
+              <td className="whitespace-nowrap px-2">
                 <Mark kind={HEAP_MARKS[row.heap]} rem={0.75} label="" /> {row.heap}
               </td>
-              <td className="num font-semibold [overflow-wrap:anywhere]">{row.number || '–'}</td>
-              <td>
+              <td className="num whitespace-nowrap pr-3 font-semibold">{row.number || '–'}</td>
+              <td className="pr-3">
                 {row.changes.map(({ what, ours, theirs }) => (
                   <span key={what} className="block">
                     {COLUMN_USE_WORDS[what]}{' '}

@@ -50,12 +50,15 @@ function Imports() {
             {imports.error.message}
           </p>
         )}
-        <ol {...list.listProps} className="min-h-0 flex-1 overflow-auto">
-          {lines.map((line, i) => (
-            <Line key={line.importId} line={line} row={list.rowProps(i)} />
-          ))}
-        </ol>
-        {imports.data && lines.length === 0 && <p className="p-3 text-soft">No list was taken in yet.</p>}
+        {imports.data && lines.length === 0 ? (
+          <p className="p-3 text-soft">No list was taken in yet.</p>
+        ) : (
+          <ol {...list.listProps} className="min-h-0 flex-1 overflow-auto">
+            {lines.map((line, i) => (
+              <Line key={line.importId} line={line} row={list.rowProps(i)} />
+            ))}
+          </ol>
+        )}
       </aside>
       {view.data ? (
         <ImportDetail key={view.data.importId} view={view.data} />

@@ -54,7 +54,8 @@ export function CausesPanel({ answer, showPoints, onResult }: CausesPanelProps) 
         <section aria-label="Check first" className="set-up-panel">
           <h2 className="text-lead font-semibold">{separateFirst ? 'Tell them apart first' : 'Check next'}</h2>
           <p>
-            <b className="font-semibold">{next.says}</b>: tells whether it is {CAUSES[next.of].title.toLowerCase()}.{' '}
+            <b className="font-semibold">{next.says}</b>
+            {next.says.endsWith('?') ? '' : ':'} tells whether it is {CAUSES[next.of].title.toLowerCase()}.{' '}
             <span className="num">{next.minutes} min</span>
           </p>
           {onResult && (

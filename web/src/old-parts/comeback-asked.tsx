@@ -114,6 +114,7 @@ export function ComebackAsked({ now, mine, lastSaid, groups, onChange }: Comebac
       <Toggles
         {...common}
         title="Touched, or not known"
+        titleKey="Shift"
         options={groups.map((value, i) => ({ value, says: GROUP_WORDS[value], letter: GROUP_KEYS[i]! }))}
         showLetters
         isOn={(group) => !now.untouched.includes(group)}

@@ -114,7 +114,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
         <ComebackAsked now={now} mine={mine} lastSaid={last && sayLast(last)} groups={groups} onChange={change} />
       </aside>
       <main className="desk-main" aria-label="Old parts stage">
-        <header className="set-up-head flex-nowrap">
+        <header className="set-up-head">
           <Mark kind={answer.stop ? 'refuse' : found ? 'match' : 'unknown'} rem={1.25} />
           <h1 className="min-w-0 text-head font-semibold" aria-live="polite">
             {answer.stop
@@ -125,7 +125,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
                   ? `Next: ${lowerFirst(checkNow.title)}`
                   : 'Everything was right: nothing is left to check here'}
           </h1>
-          <span className="min-w-0 flex-1 text-soft">
+          <span className="min-w-48 flex-1 text-soft">
             {answer.stop
               ? 'Unburnt fuel overheats the catalyst: it is not driven.'
               : found

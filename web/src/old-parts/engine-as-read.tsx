@@ -8,13 +8,13 @@ interface EngineAsReadProps {
   readonly seats: readonly Seat[];
   readonly reads: readonly PlugRead[];
   readonly picked: Seat;
-  /** Cylinders that the likeliest cause is about. */
-  readonly told: readonly number[];
+  /** Whether the likeliest cause is about a plug. */
+  readonly isTold: (seat: Seat) => boolean;
   readonly onPick: (seat: Seat) => void;
 }
 
 /** The engine from above, each plug lying where it sat; a cylinder's two plugs one above the other. */
-export function EngineAsRead({ plan, seats, reads, picked, told, onPick }: EngineAsReadProps) {
+export function EngineAsRead({ plan, seats, reads, picked, isTold, onPick }: EngineAsReadProps) {
   const places = [...new Set(seats.map(({ place }) => place))];
   const rows = plan.banks.flatMap((bank) => places.map((place) => ({ bank, place })));
   return (
@@ -40,7 +40,7 @@ export function EngineAsRead({ plan, seats, reads, picked, told, onPick }: Engin
                     aria-label={`Cylinder ${saySeat(seat)}: ${sayPlug(read)}`}
                     className={`grid min-w-0 grid-rows-[1.25rem_7rem_auto] border px-1 pb-1 text-left ${
                       isPicked ? 'border-2 border-bracken' : 'border-line'
-                    } ${told.includes(cylinder) ? 'bg-madder-wash' : ''}`}
+                    } ${isTold(seat) ? 'bg-madder-wash' : ''}`}
                     onClick={() => onPick(seat)}
                   >
                     <b className="num font-semibold">{cylinder}</b>

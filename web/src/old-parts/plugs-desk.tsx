@@ -226,7 +226,10 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
               seats={seats}
               reads={now.cylinders}
               picked={picked}
-              told={first?.cylinders ?? []}
+              isTold={({ cylinder, place }) =>
+                (first?.cylinders.includes(cylinder) ?? false) &&
+                (first?.onlyAt === undefined || first.onlyAt === place)
+              }
               onPick={(seat) => goTo(seats.findIndex((one) => isSameSeat(one, seat)))}
             />
             <section aria-label="What is known" className="set-up-panel">
@@ -238,6 +241,7 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
               </p>
               <Toggles
                 title="Told or seen"
+                titleKey="Shift"
                 options={ASKED_CONTEXT.map((value, i) => ({
                   value,
                   says: CONTEXTS[value].title,
