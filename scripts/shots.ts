@@ -27,7 +27,7 @@ const VIEWS: Readonly<Record<string, readonly Theme[]>> = {
   answer: ['chalk'],
   parts: ['chalk', 'night'],
   graph: ['chalk'],
-  coils: ['chalk'],
+  imports: ['chalk'],
   leads: ['night'],
   fitted: ['chalk'],
   'old-parts': ['chalk'],
@@ -109,7 +109,32 @@ async function shoot(page: Page, address: string, theme: Theme): Promise<void> {
   await page.getByText(/\d+ contradictions found/).waitFor();
   await press(page, ['j', 'j', 'j']);
   await shot('audit');
+  await shootImports(page, shot);
 }
+
+/** A supplier's list whose gaps are thousandths under a millimetre heading. */
+async function shootImports(page: Page, shot: (name: string) => Promise<void>): Promise<void> {
+  await page.getByRole('button', { name: /Imports/ }).click();
+  await page.getByLabel('Supplier').fill('Eastgate Clearance');
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: /^Choose a file/ }).click();
+  await (
+    await chooser
+  ).setFiles({ name: 'eastgate-03.csv', mimeType: 'text/csv', buffer: Buffer.from(EASTGATE.join('\r\n')) });
+  await page.getByText('One column asked').waitFor();
+  await shot('imports');
+}
+
+const EASTGATE = [
+  'Art. no;Brand;Reach mm;Gap mm;Equal to;Net;Price;EAN;Lager',
+  'KN 419G-63DR;Kestrane;19,0;39;;5,20;9,95;;12',
+  'KN 426G-63DR;Kestrane;26,5;43;HB/19/45.D1;5,45;;;3',
+  'KX 77-1;Kestrane;19,0;35;KN 419G-63DR;6,10;11,40;2001234500104;0',
+  'KX 77-2;Kestrane;14;35;KN 419G-63DR;6,10;11,40;;0',
+  'HB/19/45.D1;;;31;;4,90;;2001234500014;1',
+  'KN 426G-63IR;Kestrane;;41;;61,80;;;4',
+  'KN 419G-63PR;Kestrane;;;;7,15;;;4',
+];
 
 /** Coils, leads, what is fitted, and the blades for a gap. */
 async function shootIgnition(page: Page, address: string, shot: (name: string) => Promise<void>): Promise<void> {
@@ -117,9 +142,6 @@ async function shootIgnition(page: Page, address: string, shot: (name: string) =
     await page.goto(`${address}/counter/parts?${query}`);
     await page.locator('[data-why]').waitFor();
   };
-  await open('engine=ostrel-of16t&part=coil');
-  await press(page, ['j']);
-  await shot('coils');
   await open('engine=pellworth-pg66&part=lead-set');
   await press(page, ['j']);
   await shot('leads');
