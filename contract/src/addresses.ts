@@ -76,6 +76,8 @@ export const ADDRESSES = {
   identify: ['GET', '/api/identify'],
   readSentence: ['GET', '/api/identify/sentence'],
   lookUpPlate: ['GET', '/api/identify/plate'],
+  exportCatalogue: ['GET', '/api/catalogue.jsonl'],
+  openCatalogueSchema: ['GET', '/api/catalogue.schema.json'],
   listImports: ['GET', '/api/imports'],
   takeList: ['POST', '/api/imports'],
   getImport: ['GET', '/api/imports/:importId'],

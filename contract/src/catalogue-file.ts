@@ -17,7 +17,8 @@ import { EngineNote, EnginePlan } from './engine-plan.ts';
 
 /** Of a maker's instruction a file must name a house rule and a school that there are. */
 const instructs = makersInstruction.refine(({ rule, school }) => isSchool(rule, school), 'no such school of that rule');
-const shapeOf = (id: RecordedFactId): z.ZodType => (id.endsWith('.instructs') ? instructs : RECORDED_SHAPES[id]);
+/** What is recorded of a fact. */
+export const shapeOf = (id: RecordedFactId): z.ZodType => (id.endsWith('.instructs') ? instructs : RECORDED_SHAPES[id]);
 const factsOf = (prefix: string) =>
   z.strictObject(
     Object.fromEntries(
@@ -134,7 +135,7 @@ const Need = z
 export type NeedEntry = Omit<z.input<typeof Need>, 'facts'> & { facts: AskedFacts };
 
 /** What tells the engine apart at the counter, the vehicle or the bench; a trait left out is not known. */
-const EngineTraits = z.strictObject({
+export const EngineTraits = z.strictObject({
   litres: z.number().positive().optional(),
   fuel: z.enum(['petrol', 'gas']).optional(),
   layout: z.enum(LAYOUTS).optional(),
@@ -220,7 +221,7 @@ const DecodedFact = z.object({
 });
 
 /** A maker's numbering scheme: its fields in order, read on the normal form. */
-const NumberGrammar = z.object({
+export const NumberGrammar = z.object({
   maker: z.string(),
   title: z.string(),
   significant: z.string().default(''),

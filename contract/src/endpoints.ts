@@ -34,6 +34,7 @@ import {
   takeList,
   writeImport,
 } from './imports.ts';
+import { exportCatalogue, openCatalogueSchema } from './open-catalogue.ts';
 import { identify, lookUpPlate, readSentence } from './identify.ts';
 import { getPart, getPartEngines, getPartFills, getPartGraph } from './part.ts';
 import { getFittedSet } from './fitted-set.ts';
@@ -173,6 +174,8 @@ export const ENDPOINTS = {
   identify,
   readSentence,
   lookUpPlate,
+  exportCatalogue,
+  openCatalogueSchema,
   listImports,
   takeList,
   getImport,

@@ -21,6 +21,7 @@ import { plainJson } from './http/plain-json.ts';
 import { knownHost, sameOriginJson } from './http/same-origin.ts';
 import { sendTrouble, serve } from './http/serve.ts';
 import { trouble, type Trouble } from './http/trouble.ts';
+import { openFormatRoutes } from './open-format/routes.ts';
 import { partRoutes } from './part/routes.ts';
 import { sessionRoutes } from './session/routes.ts';
 import { fittedSetRoutes } from './fitted-set/routes.ts';
@@ -133,6 +134,7 @@ export function createApp(context: Context): Express {
   receivingRoutes(app, context);
   auditRoutes(app, context);
   importRoutes(app, context);
+  openFormatRoutes(app, context);
   identifyRoutes(app, context);
 
   app.use('/api', (req, res) => {

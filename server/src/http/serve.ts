@@ -1,3 +1,5 @@
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import type { Express, Request, Response } from 'express';
 import type { z } from 'zod';
 import type { Endpoint } from '@brackenfell/contract/endpoint';
@@ -48,9 +50,19 @@ export function serve<const E extends Endpoint>(
   app[method](endpoint.path, async (req, res) => {
     const reply = await answer(context, endpoint, handler, req, res);
     if (isTrouble(reply)) sendTrouble(req, res, reply);
+    else if (isLines(reply)) await sendLines(endpoint, res, reply);
     else if (reply instanceof Uint8Array) res.status(200).type(endpoint.produces!).send(Buffer.from(reply));
     else res.status(endpoint.status ?? 200).json(reply);
   });
+}
+
+const isLines = (reply: unknown): reply is AsyncIterable<string> =>
+  typeof reply === 'object' && reply !== null && Symbol.asyncIterator in reply;
+
+/** A document as it is made, however long: a reader who is slow slows its making, and one who goes ends it. */
+async function sendLines(endpoint: Endpoint, res: Response, lines: AsyncIterable<string>): Promise<void> {
+  res.status(200).type(endpoint.produces!).set('Content-Disposition', 'attachment; filename="catalogue.jsonl"');
+  await pipeline(Readable.from(lines), res);
 }
 
 const requestIdOf = (req: Request): string => (typeof req.id === 'string' ? req.id : '');

@@ -78,6 +78,9 @@ function Imports() {
   );
 }
 
+/** The catalogue in the open format. */
+const WHOLE = '/api/catalogue.jsonl';
+
 interface TakeListProps {
   readonly suppliers: readonly string[];
   readonly onTaken: (importId: string) => void;
@@ -118,6 +121,7 @@ function TakeList({ suppliers, onTaken }: TakeListProps) {
   useKeys('Imports', [
     { press: 't', does: 'Take a list: whose it is', run: () => field.current?.focus() },
     { press: 'f', does: 'Choose its file', run: () => file.current?.click() },
+    { press: 'w', does: 'The whole catalogue, in the open format', run: () => window.location.assign(WHOLE) },
   ]);
   return (
     <div
@@ -169,6 +173,11 @@ function TakeList({ suppliers, onTaken }: TakeListProps) {
           {write.isPending ? 'Sending it …' : 'Choose a file'} <Key>f</Key>
         </button>
         <span className="text-xs text-soft">or drop it here: CSV, TSV, XLSX, JSON lines</span>
+      </p>
+      <p>
+        <a className="underline" href={WHOLE} download>
+          Whole catalogue, taken out <Key>w</Key>
+        </a>
       </p>
     </div>
   );

@@ -1,0 +1,17 @@
+import type { Express } from 'express';
+import { exportCatalogue, openCatalogueJsonSchema, openCatalogueSchema } from '@brackenfell/contract/open-catalogue';
+import type { Context } from '../context/context.ts';
+import type { Database } from '../db/database.ts';
+import { serve } from '../http/serve.ts';
+import { readOpenLines } from './export-store.ts';
+
+/** The catalogue as the bytes of its file, line by line. */
+export async function* openFile(db: Database): AsyncGenerator<string> {
+  for await (const line of readOpenLines(db)) yield `${JSON.stringify(line)}\n`;
+}
+
+export function openFormatRoutes(app: Express, context: Context): void {
+  const schema = openCatalogueJsonSchema();
+  serve(app, context, openCatalogueSchema, () => Promise.resolve(schema));
+  serve(app, context, exportCatalogue, ({ db }) => Promise.resolve(openFile(db)));
+}
