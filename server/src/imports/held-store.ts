@@ -41,8 +41,11 @@ export async function readNamed(db: Database, makers: readonly Maker[], numbers:
   );
   const { rows } = await sql<Named>`
     select distinct n.part_id as "partId", n.maker_id as "makerId", n.normal_form as normal
-      from part_name n join part p on p.id = n.part_id
-     where n.normal_form = any(${forms}::text[]) and n.kind <> 'barcode' and p.kind <> 'unheld'
+      from unnest(${forms}::text[]) form
+      -- Each by the index, whatever the database believes of a table that has just grown.
+      cross join lateral (select part_id, maker_id, normal_form from part_name
+                           where normal_form = form and kind <> 'barcode' offset 0) n
+      cross join lateral (select 1 from part where id = n.part_id and kind <> 'unheld' offset 0) p
      order by n.part_id`.execute(db);
   const byForm = new Map<string, Named[]>();
   for (const row of rows) byForm.set(row.normal, [...(byForm.get(row.normal) ?? []), row]);

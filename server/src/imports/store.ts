@@ -213,38 +213,60 @@ export async function stopWork(trx: Writing, { id, state }: ImportFound): Promis
 
 export const STOPPED = 'Stopped. Nothing of it was written.';
 
-/** Where rows lie, and what they would change, written in one statement. */
-export async function keepPlaced(db: Database, importId: string, rows: readonly PlacedRow[]): Promise<void> {
-  if (rows.length === 0) return;
-  const json = rows.map(({ line, heap, read, partId, equalId, makerId, changes, why }) => ({
-    line,
-    heap,
-    number: read.number,
-    part_id: partId,
-    equal_id: equalId,
-    maker_id: makerId,
-    read,
-    changes,
-    why,
-  }));
-  await sql`
-    update list_row r
-       set heap = p.heap, number = p.number, part_id = p.part_id, equal_id = p.equal_id, maker_id = p.maker_id, read = p.read,
-           changes = p.changes, why = array(select jsonb_array_elements_text(p.why))
-      from jsonb_to_recordset(${JSON.stringify(json)}::jsonb) as p
-           (line int, heap text, number text, part_id bigint, equal_id bigint, maker_id text, read jsonb, changes jsonb, why jsonb)
-     where r.import_id = ${importId} and r.line = p.line`.execute(db);
+/**
+ * Where a page of rows lies, and what each would change. The page is written anew: joined to what stands, it would be looked
+ * for row by row until the database has counted the new rows.
+ */
+export async function keepPlaced(
+  trx: Writing,
+  importId: string,
+  page: readonly { readonly line: number; readonly cells: string[]; readonly broken: string | null }[],
+  placed: readonly PlacedRow[],
+): Promise<void> {
+  const [first, last] = [page[0], page.at(-1)];
+  if (!first || !last) return;
+  await trx
+    .deleteFrom('list_row')
+    .where('import_id', '=', importId)
+    .where('line', '>=', first.line)
+    .where('line', '<=', last.line)
+    .execute();
+  await trx
+    .insertInto('list_row')
+    .values(
+      page.map(({ line, cells, broken }, i) => {
+        const { heap, read, partId, equalId, makerId, changes, why } = placed[i]!;
+        return {
+          import_id: importId,
+          line,
+          cells,
+          broken,
+          heap,
+          number: read.number,
+          part_id: partId,
+          equal_id: equalId,
+          maker_id: makerId,
+          read: JSON.stringify(read),
+          changes: JSON.stringify(changes),
+          why: [...why],
+        };
+      }),
+    )
+    .execute();
 }
 
 /** Rows of one number that state different things: which of them holds is asked of a person. */
 export async function askOfTwice(db: Database, importId: string): Promise<void> {
+  // Looked for once, before any row is touched: beside the update it would be looked for row by row.
   await sql`
-    update list_row r set heap = 'doubtful', why = r.why || array['stands ' || d.times || ' times in this list, and not alike']
-      from (select coalesce(part_id::text, maker_id || ' ' || upper(number)) as subject, count(*) as times
-              from list_row where import_id = ${importId} and heap in ('new', 'changed', 'same')
-             group by 1 having count(distinct read - 'equalTo' - 'number') > 1) d
+    with twice as materialized (
+      select coalesce(part_id::text, maker_id || ' ' || upper(number)) as subject, count(*) as times
+        from list_row where import_id = ${importId} and heap in ('new', 'changed', 'same')
+       group by 1 having count(*) > 1 and count(distinct read - 'equalTo' - 'number') > 1)
+    update list_row r set heap = 'doubtful', why = r.why || array['stands ' || t.times || ' times in this list, and not alike']
+      from twice t
      where r.import_id = ${importId} and r.heap in ('new', 'changed', 'same')
-       and coalesce(r.part_id::text, r.maker_id || ' ' || upper(r.number)) = d.subject`.execute(db);
+       and coalesce(r.part_id::text, r.maker_id || ' ' || upper(r.number)) = t.subject`.execute(db);
 }
 
 export const readFileOf = async (db: Database, importId: string): Promise<Buffer> =>

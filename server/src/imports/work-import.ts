@@ -143,7 +143,7 @@ async function sortAll(db: Database, list: ImportFound, step: Step): Promise<str
         supplier,
         rows.map((row) => ({ line: row.line, read: readCells(row) })),
       );
-      await keepPlaced(trx, id, list.new_kind === null ? placed.map(waitForKind) : placed);
+      await keepPlaced(trx, id, rows, list.new_kind === null ? placed.map(waitForKind) : placed);
       done += rows.length;
       await step(0.4 + 0.5 * (done / Math.max(1, list.row_count)), `${counted(done, 'row')} sorted`);
       if (rows.length < PAGE) break;

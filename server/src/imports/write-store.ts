@@ -45,7 +45,7 @@ export async function writeList(
       const rows = await readRows(trx, list.id, after, PAGE, heap);
       const ids = await makeParts(trx, list, rows, makers, newParts, touched);
       const made = [
-        ...(await writePrices(trx, list, rows, ids)),
+        ...(await writePrices(trx, rows, ids)),
         ...(await writeSupplierPrices(trx, list, rows, ids)),
         ...(await writeBarcodes(trx, rows, ids, makers)),
         ...(await writeFigures(trx, list, rows, ids, touched)),
@@ -163,33 +163,47 @@ const changes = (row: Row, ...what: readonly string[]) => row.changes.some((chan
 
 async function writePrices(
   trx: Writing,
-  _list: ImportFound,
   rows: readonly Row[],
   ids: ReadonlyMap<number, string>,
 ): Promise<readonly Made[]> {
-  const made: Made[] = [];
+  const stated = new Map<string, { ourMinor: number | undefined; packOf: number | undefined }>();
   for (const row of rows.filter((one) => changes(one, 'our-price', 'pack'))) {
     const partId = ids.get(row.line)!;
-    const held = await trx
-      .selectFrom('price')
-      .select(['each_minor', 'pack_of'])
-      .where('part_id', '=', partId)
-      .forUpdate()
-      .executeTakeFirst();
-    const after = {
-      ourMinor: row.read!.ourMinor ?? held!.each_minor,
-      packOf: row.read!.packOf ?? held?.pack_of ?? 1,
-    };
-    await trx
-      .insertInto('price')
-      .values({ part_id: partId, each_minor: after.ourMinor, pack_of: after.packOf })
-      .onConflict((conflict) =>
-        conflict.column('part_id').doUpdateSet({ each_minor: after.ourMinor, pack_of: after.packOf }),
-      )
-      .execute();
-    made.push(['price', partId, held ? { ourMinor: held.each_minor, packOf: held.pack_of } : null, after]);
+    const before = stated.get(partId);
+    stated.set(partId, {
+      ourMinor: row.read!.ourMinor ?? before?.ourMinor,
+      packOf: row.read!.packOf ?? before?.packOf,
+    });
   }
-  return made;
+  if (stated.size === 0) return [];
+  const held = new Map(
+    (
+      await trx
+        .selectFrom('price')
+        .select(['part_id', 'each_minor', 'pack_of'])
+        .where('part_id', 'in', [...stated.keys()])
+        .forUpdate()
+        .execute()
+    ).map(({ part_id, each_minor, pack_of }) => [part_id, { ourMinor: each_minor, packOf: pack_of }]),
+  );
+  const priced = [...stated].map(([partId, { ourMinor, packOf }]) => {
+    const before = held.get(partId) ?? null;
+    return {
+      partId,
+      before,
+      after: { ourMinor: ourMinor ?? before!.ourMinor, packOf: packOf ?? before?.packOf ?? 1 },
+    };
+  });
+  await trx
+    .insertInto('price')
+    .values(priced.map(({ partId, after }) => ({ part_id: partId, each_minor: after.ourMinor, pack_of: after.packOf })))
+    .onConflict((conflict) =>
+      conflict
+        .column('part_id')
+        .doUpdateSet((eb) => ({ each_minor: eb.ref('excluded.each_minor'), pack_of: eb.ref('excluded.pack_of') })),
+    )
+    .execute();
+  return priced.map(({ partId, before, after }): Made => ['price', partId, before, after]);
 }
 
 async function writeSupplierPrices(

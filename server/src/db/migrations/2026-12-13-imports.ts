@@ -17,7 +17,7 @@ const STATEMENTS = [
   `create table list_row (
      import_id bigint not null references list_import, line int not null, cells text[] not null, broken text,
      heap text check (heap in ('invalid', 'doubtful', 'new', 'changed', 'same')), number text not null default '',
-     part_id bigint references part on delete set null, equal_id bigint references part on delete set null, maker_id text,
+     part_id bigint, equal_id bigint, maker_id text,
      read jsonb, changes jsonb not null default '[]', why text[] not null default '{}', primary key (import_id, line))`,
   `create index list_row_heap on list_row (import_id, heap, line)`,
   `create table list_mapping (supplier text primary key, columns jsonb not null)`,
