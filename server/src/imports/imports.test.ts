@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { randomUUID } from 'node:crypto';
 import { parse } from 'csv-parse/sync';
+import ExcelJS from 'exceljs';
+import fc from 'fast-check';
 import { sql } from 'kysely';
 import type { ImportRow, ImportView } from '@brackenfell/contract/imports';
 import { silentLog } from '../context/log.ts';
@@ -27,7 +29,7 @@ async function take(text: string | Buffer, supplier = 'Eastgate Clearance'): Pro
     .query({ supplier, fileName: 'list.csv' })
     .set('idempotency-key', randomUUID())
     .type('application/octet-stream')
-    .send(Buffer.from(text as string))
+    .send(typeof text === 'string' ? Buffer.from(text) : text)
     .expect(201);
   await work();
   return at((answer.body as ImportView).importId);
@@ -212,6 +214,126 @@ describe('a list that is taken in', () => {
     expect(await at(list.importId)).toMatchObject({ state: 'sorted', outcome: 'Stopped. Nothing of it was written.' });
     expect((await go(list, 'write')).state).toBe('written');
   });
+});
+
+describe('a file that is sent', () => {
+  const post = (bytes: Buffer, type = 'application/octet-stream') =>
+    editor
+      .post('/api/imports')
+      .query({ supplier: 'Sent', fileName: 'a.csv' })
+      .set('idempotency-key', randomUUID())
+      .type(type)
+      .send(bytes);
+  test('is bytes, and not nothing: what is something else is refused with what to send', async () => {
+    expect((await post(Buffer.alloc(0))).body).toMatchObject({ status: 400, detail: 'The file is empty.' });
+    expect((await post(Buffer.from('No,Net\n'), 'text/plain')).status).toBe(415);
+    const json = await post(Buffer.from('{}'), 'application/json');
+    expect([json.status, (json.body as { detail: string }).detail]).toEqual([
+      415,
+      'Send Content-Type: application/octet-stream.',
+    ]);
+  });
+  test('twice under one key is one list', async () => {
+    const key = randomUUID();
+    const once = () =>
+      editor
+        .post('/api/imports')
+        .query({ supplier: 'Twice', fileName: 'a.csv' })
+        .set('idempotency-key', key)
+        .type('application/octet-stream')
+        .send(Buffer.from('No,Net\nKN 419G-63DR,5\n'));
+    const [first, second] = [await once(), await once()];
+    expect((second.body as ImportView).importId).toBe((first.body as ImportView).importId);
+    await work();
+  });
+  test('of more than it may hold is refused before it is read', async () => {
+    const refused = await editor
+      .post('/api/imports')
+      .query({ supplier: 'Vast', fileName: 'a.csv' })
+      .set('idempotency-key', randomUUID())
+      .type('application/octet-stream')
+      .send(Buffer.alloc(64 * 1024 * 1024 + 1));
+    expect([refused.status, (refused.body as { detail: string }).detail]).toEqual([
+      413,
+      expect.stringMatching(/at most 64 MB/),
+    ]);
+  });
+  test('of any kind comes to the same rows: text, spreadsheet, JSON lines', async () => {
+    const book = new ExcelJS.Workbook();
+    const sheet = book.addWorksheet('List');
+    sheet.addRow(['No', 'Net', 'Gap (thou)']);
+    sheet.addRow(['KN 419G-63PR', 7.15, 39]);
+    const files = [
+      'No;Net;Gap (thou)\nKN 419G-63PR;7,15;39',
+      Buffer.from(await book.xlsx.writeBuffer()),
+      '{"No":"KN 419G-63PR","Net":7.15,"Gap (thou)":39}',
+    ];
+    const said = [];
+    for (const [i, file] of files.entries())
+      said.push((await rowsOf(await take(file, `Kind ${i}`))).map(({ line: _, ...row }) => row));
+    expect(said[1]).toEqual(said[0]);
+    expect(said[2]).toEqual(said[0]);
+    expect(said[0]![0]!.changes).toContainEqual({ what: 'net-price', ours: null, theirs: '7.15' });
+  });
+});
+
+test('one number on two rows that differ is asked; rows that only join more equals are not', async () => {
+  const apart = await take('No;Net\nKN 419G-63DR;5,00\nkn419g63dr;6,00', 'Rows');
+  expect((await rowsOf(apart)).map(({ heap, why }) => [heap, why.at(-1)])).toEqual([
+    ['doubtful', 'stands 2 times in this list, and not alike'],
+    ['doubtful', 'stands 2 times in this list, and not alike'],
+  ]);
+  const alike = await go(
+    await take('No;Brand;Net;Equal to\nKX 66-1;Kestrane;5,00;KN 419G-63DR\nKX 66-1;Kestrane;5,00;HB/19/45.D1', 'Rows'),
+    'columns',
+    { newKind: 'plug' },
+  );
+  expect(alike.counts).toMatchObject({ new: 2, doubtful: 0 });
+  const before = await snapshot();
+  const written = await go(alike, 'write');
+  const made = await counter.owner.selectFrom('part_name').select('id').where('printed', '=', 'KX 66-1').execute();
+  expect(made).toHaveLength(1);
+  await go(written, 'take-back');
+  expect(await snapshot()).toEqual(before);
+});
+
+test('whatever a list holds, taking it back puts the very rows back', async () => {
+  const number = fc.constantFrom('KN 419G-63DR', 'HB/19/45.D1', 'KN 419G-63PR', 'KX 55-1', 'KX 55-2', 'KX 55-3');
+  const row = fc.record({
+    number,
+    net: fc.option(fc.integer({ min: 300, max: 1200 }), { nil: undefined }),
+    price: fc.option(fc.integer({ min: 600, max: 1900 }), { nil: undefined }),
+    pack: fc.option(fc.constantFrom(1, 2, 4), { nil: undefined }),
+    gap: fc.option(fc.constantFrom('0.7', '0.9', '1.1'), { nil: undefined }),
+    equal: fc.option(number, { nil: undefined }),
+  });
+  await fc.assert(
+    fc.asyncProperty(fc.array(row, { minLength: 1, maxLength: 12 }), async (rows) => {
+      const text = ['No;Brand;Net;Price;Pack;Gap mm;Equal to']
+        .concat(
+          rows.map(({ number: no, net, price, pack, gap, equal }) =>
+            [
+              no,
+              no.startsWith('HB') ? '' : 'Kestrane',
+              net && (net / 100).toFixed(2),
+              price && (price / 100).toFixed(2),
+              pack,
+              gap,
+              equal,
+            ].join(';'),
+          ),
+        )
+        .join('\n');
+      const list = await go(await take(text, 'Any'), 'columns', { newKind: 'plug' });
+      if (list.counts!.new + list.counts!.changed === 0) return;
+      const before = await snapshot();
+      const written = await go(list, 'write');
+      expect(written.state).toBe('written');
+      expect((await go(written, 'take-back')).state).toBe('taken-back');
+      expect(await snapshot()).toEqual(before);
+    }),
+    { numRuns: 12 },
+  );
 });
 
 test('a worker that is cut off at any point of writing leaves the old or the new, and the next one finishes it', async () => {

@@ -1,0 +1,65 @@
+import { describe, expect, test } from '@jest/globals';
+import type { ImportView } from '@brackenfell/contract/imports';
+import { sayImport, toWrite } from './import-words.ts';
+
+const NONE = { invalid: 0, doubtful: 0, new: 0, changed: 0, same: 0, gone: 0 };
+const view = (more: Partial<ImportView>): ImportView => ({
+  importId: '1',
+  supplier: 'Eastgate',
+  fileName: 'list.csv',
+  state: 'sorted',
+  at: '2026-11-27T10:00:00Z',
+  by: 'Corwin',
+  counts: NONE,
+  version: 3,
+  form: 'semicolon between cells, UTF-8',
+  rows: 4,
+  columns: [],
+  isRemembered: false,
+  isComplete: false,
+  newKind: null,
+  progress: 0,
+  doing: '',
+  outcome: null,
+  goneNumbers: [],
+  ...more,
+});
+
+describe('where a list stands', () => {
+  test('a column that is asked comes before what could be written', () => {
+    const asked = {
+      beyond: 4,
+      of: 4,
+      low: 31,
+      high: 43,
+      likely: 'thou',
+      likelyLowMm: 0.79,
+      likelyHighMm: 1.09,
+    } as const;
+    const said = sayImport(
+      view({
+        counts: { ...NONE, changed: 2 },
+        columns: [{ heading: 'Gap mm', use: 'gap', unit: 'mm', first: '39', asked }],
+      }),
+    );
+    expect([said.says, said.then]).toEqual(['One column asked', 'Gap mm: in which unit? Nothing is written yet.']);
+  });
+  test('only what is new and changed is to be written, and nothing of it is before it is', () => {
+    const two = view({ counts: { invalid: 9, doubtful: 8, new: 1, changed: 1, same: 7, gone: 6 } });
+    expect([toWrite(two), sayImport(two).says, sayImport(two).then]).toEqual([
+      2,
+      '2 rows to write',
+      'Nothing is written yet.',
+    ]);
+    expect(sayImport(view({})).says).toBe('Nothing to write');
+  });
+  test('what a worker came to is told, and what stopped it', () => {
+    expect(sayImport(view({ state: 'failed', outcome: 'The file is empty.' }))).toMatchObject({
+      mark: 'refuse',
+      then: 'The file is empty.',
+    });
+    expect(sayImport(view({ state: 'written', outcome: 'A part it brought is in use.' })).then).toMatch(/in use/);
+    expect(sayImport(view({ state: 'writing', doing: '400 rows written' })).then).toBe('400 rows written');
+    expect(sayImport(view({ state: 'reading', counts: null })).then).toBe('waiting for its turn');
+  });
+});
