@@ -3,7 +3,7 @@ import { fromBuffer, type Entry, type ZipFile } from 'yauzl';
 import { UnreadableList } from './unreadable-list.ts';
 
 /** A spreadsheet may hold so much once it is unpacked. */
-const MOST_UNPACKED_BYTES = 256 * 1024 * 1024;
+const MOST_UNPACKED_BYTES = 96 * 1024 * 1024;
 const MOST_ROWS = 200_000;
 
 /** Reads the first sheet of a workbook: what cells show, never what they would work out. */

@@ -6,6 +6,8 @@ export interface Job {
   readonly kind: 'audit' | 'import';
   /** Of an import: which. */
   readonly importId: string | null;
+  /** How often it was taken up, this time included. */
+  readonly tries: number;
 }
 
 /** A worker that has not been heard of for this long is taken to be gone. */
@@ -14,11 +16,11 @@ const SILENT_S = 60;
 /** Takes the oldest job that nobody works on; two workers never get the same one. */
 export async function claimJob(db: Database): Promise<Job | undefined> {
   const { rows } = await sql<Job>`
-    update job set state = 'running', started_at = now(), beat_at = now(), progress = 0
+    update job set state = 'running', started_at = now(), beat_at = now(), progress = 0, tries = tries + 1
      where id = (select id from job where state = 'waiting'
                     or state = 'running' and beat_at < now() - make_interval(secs => ${SILENT_S})
                   order by id limit 1 for update skip locked)
-    returning id, kind, import_id as "importId"`.execute(db);
+    returning id, kind, import_id as "importId", tries`.execute(db);
   return rows[0];
 }
 

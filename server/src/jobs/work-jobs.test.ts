@@ -40,7 +40,21 @@ describe('the worker of jobs', () => {
       .updateTable('job')
       .set({ beat_at: new Date(Date.now() - 120_000) })
       .execute();
-    expect(await claimJob(counter.db)).toEqual({ id, kind: 'audit', importId: null });
+    expect(await claimJob(counter.db)).toEqual({ id, kind: 'audit', importId: null, tries: 2 });
+  });
+
+  test('gives up a job that has taken three workers with it, says so, and is there for the next', async () => {
+    const id = await asked();
+    for (let worker = 1; worker <= 3; worker += 1) {
+      expect(await claimJob(counter.db)).toMatchObject({ id, tries: worker });
+      await counter.owner
+        .updateTable('job')
+        .set({ beat_at: new Date(Date.now() - 120_000) })
+        .execute();
+    }
+    expect(await workOneJob(counter.db, log)).toBe(true);
+    expect(await stateOf(id)).toMatchObject({ state: 'failed', outcome: expect.stringMatching(/stopped at a fault/) });
+    expect(await workOneJob(counter.db, log)).toBe(false);
   });
 
   test('ends an audit at its next step when it is cancelled, and says how far it came', async () => {

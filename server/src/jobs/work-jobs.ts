@@ -7,7 +7,11 @@ import { beat, claimJob, endJob, sayAlive, type Job } from './store.ts';
 
 const PULSE_MS = 15_000;
 
+/** A job that took so many workers with it is not taken up again. */
+const MOST_TRIES = 3;
+
 class Cancelled extends Error {}
+class GivenUp extends Error {}
 
 type Step = (share: number, doing: string) => Promise<void>;
 
@@ -38,6 +42,7 @@ export async function workOneJob(db: Database, log: Logger): Promise<boolean> {
   // One step over a large catalogue may take longer than a worker may stay silent.
   const pulse = setInterval(() => void sayAlive(db, job.id).catch(() => undefined), PULSE_MS);
   try {
+    if (job.tries > MOST_TRIES) throw new GivenUp(`given up after ${MOST_TRIES} tries`);
     const outcome = await WORK[job.kind].run(db, job, async (share, doing) => {
       if (await beat(db, job.id, share, doing)) throw new Cancelled();
     });

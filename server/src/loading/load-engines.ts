@@ -1,10 +1,16 @@
-import type { EnginePlan } from '@brackenfell/core/engine-plan/engine-plan';
-import type { EngineBuild, EngineTraits } from '@brackenfell/core/identification/traits';
 import type { PartKind } from '@brackenfell/core/facts/part-kinds';
-import type { EngineNote } from '@brackenfell/contract/engine-plan';
 import type { CatalogueFile } from '@brackenfell/contract/catalogue-file';
 import type { Writing } from '../db/database.ts';
-import { figureRows, insertAll, orderNumbers, within, type Engine } from './rows.ts';
+import {
+  engineRow,
+  figureRows,
+  insertAll,
+  NOT_CHOSEN,
+  orderNumbers,
+  vehicleRows,
+  within,
+  type Engine,
+} from './rows.ts';
 
 /** A place of an engine that takes a part, and what it asks of it. */
 interface Station {
@@ -50,23 +56,9 @@ export async function loadEngines(trx: Writing, file: CatalogueFile, partIds: Ma
   const makerName = new Map(file.makers.map((maker) => [maker.id, maker.name]));
   const positionIds: string[] = [];
   for (const engine of file.engines) {
-    const title = `${makerName.get(engine.maker) ?? engine.maker} ${engine.code}`;
     await trx
       .insertInto('engine')
-      .values({
-        id: engine.id,
-        maker_id: engine.maker,
-        code: engine.code,
-        summary: engine.summary,
-        layout: engine.layout,
-        visits: engine.visits,
-        cautions: JSON.stringify(engine.cautions) as unknown as string[],
-        words: `${title} ${engine.summary}`.toLowerCase(),
-        traits: JSON.stringify(engine.traits) as unknown as EngineTraits,
-        builds: JSON.stringify(engine.builds) as unknown as EngineBuild[],
-        notes: JSON.stringify(engine.notes) as unknown as EngineNote[],
-        plan: engine.plan ? (JSON.stringify(engine.plan) as unknown as EnginePlan) : null,
-      })
+      .values(engineRow(engine, makerName.get(engine.maker) ?? engine.maker))
       .execute();
     const stations = [...plugStations(engine), ...needStations(engine)];
     const positions = await trx
@@ -75,13 +67,7 @@ export async function loadEngines(trx: Writing, file: CatalogueFile, partIds: Ma
         stations.map(({ facts: _, ...station }) => ({
           engine_id: engine.id,
           ...station,
-          thread_diameter_mm: null,
-          thread_pitch_mm: null,
-          reach_low_mm: null,
-          reach_high_mm: null,
-          seat: null,
-          gap_low_mm: null,
-          gap_high_mm: null,
+          ...NOT_CHOSEN,
         })),
       )
       .returning('id')
@@ -97,18 +83,7 @@ export async function loadEngines(trx: Writing, file: CatalogueFile, partIds: Ma
     });
     positionIds.push(...positions.map(({ id }) => id));
     await insertAll(trx, 'figure', figures);
-    await insertAll(
-      trx,
-      'vehicle',
-      engine.vehicles.map((v) => ({
-        engine_id: engine.id,
-        make: v.make,
-        model: v.model,
-        built_from: v.from,
-        built_to: v.to ?? null,
-        words: `${v.make} ${v.model} ${engine.code} ${v.from} ${v.to ?? ''}`.toLowerCase(),
-      })),
-    );
+    await insertAll(trx, 'vehicle', vehicleRows(engine));
     await insertAll(
       trx,
       'named_number',

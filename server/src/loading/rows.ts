@@ -1,5 +1,8 @@
+import type { EnginePlan } from '@brackenfell/core/engine-plan/engine-plan';
+import type { EngineBuild, EngineTraits } from '@brackenfell/core/identification/traits';
 import { FACTS, type FactId, type FactSource } from '@brackenfell/core/facts/facts';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
+import type { EngineNote } from '@brackenfell/contract/engine-plan';
 import type { CatalogueFile } from '@brackenfell/contract/catalogue-file';
 import type { Writing } from '../db/database.ts';
 
@@ -18,6 +21,48 @@ export const orderNumbers = (engine: Engine) => [
   ...engine.oeNumbers.map((oe) => ({ ...oe, kind: 'plug' as const })),
   ...engine.needs.flatMap(({ kind, place, oeNumbers }) => oeNumbers.map((oe) => ({ place, ...oe, kind }))),
 ];
+
+/** An engine as its row, whichever file it comes from. */
+export const engineRow = (engine: EngineStated, makerName: string) => ({
+  id: engine.id,
+  maker_id: engine.maker,
+  code: engine.code,
+  summary: engine.summary,
+  layout: engine.layout,
+  visits: engine.visits,
+  cautions: JSON.stringify(engine.cautions) as unknown as string[],
+  words: `${makerName} ${engine.code} ${engine.summary}`.toLowerCase(),
+  traits: JSON.stringify(engine.traits) as unknown as EngineTraits,
+  builds: JSON.stringify(engine.builds) as unknown as EngineBuild[],
+  notes: JSON.stringify(engine.notes) as unknown as EngineNote[],
+  plan: engine.plan ? (JSON.stringify(engine.plan) as unknown as EnginePlan) : null,
+});
+type EngineStated = Pick<
+  Engine,
+  'id' | 'maker' | 'code' | 'summary' | 'layout' | 'visits' | 'cautions' | 'traits' | 'builds' | 'notes' | 'plan'
+>;
+
+/** Vehicles an engine sits in, as their rows. */
+export const vehicleRows = ({ id, code, vehicles }: Pick<Engine, 'id' | 'code' | 'vehicles'>) =>
+  vehicles.map(({ make, model, from, to }) => ({
+    engine_id: id,
+    make,
+    model,
+    built_from: from,
+    built_to: to ?? null,
+    words: `${make} ${model} ${code} ${from} ${to ?? ''}`.toLowerCase(),
+  }));
+
+/** The typed columns of a place, before its figures are chosen. */
+export const NOT_CHOSEN = {
+  thread_diameter_mm: null,
+  thread_pitch_mm: null,
+  reach_low_mm: null,
+  reach_high_mm: null,
+  seat: null,
+  gap_low_mm: null,
+  gap_high_mm: null,
+} as const;
 
 export type Filled =
   | 'heat_rating'

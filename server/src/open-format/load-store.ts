@@ -1,13 +1,10 @@
-import type { EngineBuild, EngineTraits } from '@brackenfell/core/identification/traits';
-import type { EnginePlan } from '@brackenfell/core/engine-plan/engine-plan';
 import { foldKey } from '@brackenfell/core/part-numbers/fold-key';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { OpenLine, type OpenFigure, type OpenLineOf, type PartRef } from '@brackenfell/contract/open-catalogue';
-import type { EngineNote } from '@brackenfell/contract/engine-plan';
 import { chooseFigures } from '../catalogue/figure-store.ts';
 import type { Database, Writing } from '../db/database.ts';
 import { completeDerived } from '../loading/complete-derived.ts';
-import { insertAll, type Subject } from '../loading/rows.ts';
+import { engineRow, insertAll, NOT_CHOSEN, vehicleRows, type Subject } from '../loading/rows.ts';
 
 /** A file of the open format that cannot be loaded, with the line that is wrong. */
 export class WrongLine extends Error {}
@@ -233,23 +230,9 @@ async function loadParts(trx: Writing, parts: readonly OpenLineOf<'part'>[], loa
 }
 
 async function loadEngine(trx: Writing, engine: OpenLineOf<'engine'>, loaded: Loaded): Promise<void> {
-  const title = `${loaded.makers.get(engine.maker) ?? engine.maker} ${engine.code}`;
   await trx
     .insertInto('engine')
-    .values({
-      id: engine.id,
-      maker_id: engine.maker,
-      code: engine.code,
-      summary: engine.summary,
-      layout: engine.layout,
-      visits: engine.visits,
-      cautions: JSON.stringify(engine.cautions) as unknown as string[],
-      words: `${title} ${engine.summary}`.toLowerCase(),
-      traits: JSON.stringify(engine.traits) as unknown as EngineTraits,
-      builds: JSON.stringify(engine.builds) as unknown as EngineBuild[],
-      notes: JSON.stringify(engine.notes) as unknown as EngineNote[],
-      plan: engine.plan ? (JSON.stringify(engine.plan) as unknown as EnginePlan) : null,
-    })
+    .values(engineRow(engine, loaded.makers.get(engine.maker) ?? engine.maker))
     .execute();
   const positions = await trx
     .insertInto('engine_position')
@@ -261,13 +244,7 @@ async function loadEngine(trx: Writing, engine: OpenLineOf<'engine'>, loaded: Lo
         place,
         label,
         build: build ?? null,
-        thread_diameter_mm: null,
-        thread_pitch_mm: null,
-        reach_low_mm: null,
-        reach_high_mm: null,
-        seat: null,
-        gap_low_mm: null,
-        gap_high_mm: null,
+        ...NOT_CHOSEN,
       })),
     )
     .returning('id')
@@ -278,18 +255,7 @@ async function loadEngine(trx: Writing, engine: OpenLineOf<'engine'>, loaded: Lo
     'figure',
     positions.flatMap(({ id }, i) => figureRows({ part_id: null, position_id: id }, engine.positions[i]!.figures)),
   );
-  await insertAll(
-    trx,
-    'vehicle',
-    engine.vehicles.map(({ make, model, from, to }) => ({
-      engine_id: engine.id,
-      make,
-      model,
-      built_from: from,
-      built_to: to ?? null,
-      words: `${make} ${model} ${engine.code} ${from} ${to ?? ''}`.toLowerCase(),
-    })),
-  );
+  await insertAll(trx, 'vehicle', vehicleRows(engine));
   await insertAll(
     trx,
     'named_number',

@@ -31,6 +31,7 @@ const STATEMENTS = [
      subject_id bigint not null, before jsonb, after jsonb)`,
   `create index list_made_import on list_made (import_id)`,
   `alter table job add column import_id bigint references list_import`,
+  `alter table job add column tries int not null default 0`,
   `alter table job drop constraint job_kind_check`,
   `alter table job add constraint job_kind_check check (kind in ('audit', 'import') and (kind = 'import') = (import_id is not null))`,
   `create unique index job_of_import on job (import_id) where state in ('waiting', 'running')`,

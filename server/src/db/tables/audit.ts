@@ -10,6 +10,8 @@ export interface JobTable {
   asked_at: Generated<Date>;
   started_at: Date | null;
   ended_at: Date | null;
+  /** How often a worker has taken it up. */
+  tries: Generated<number>;
   /** When its worker last said it was alive; a running job whose worker fell silent is taken up by another. */
   beat_at: Date | null;
   cancel_asked: Generated<boolean>;
