@@ -52,7 +52,7 @@ export function EngineStage() {
     { press: 'y', does: 'Plate or serial number', run: () => plate.current?.focus() },
     { press: 'z', does: 'Take back what was said last', run: () => takeBack(said.length - 1) },
     ...(inHand && !said.includes(`part:${inHand}`)
-      ? [{ press: 'i', does: 'Narrow by the part in hand', run: () => say(`part:${inHand}`) }]
+      ? [{ press: 'x', does: 'Narrow by the part in hand', run: () => say(`part:${inHand}`) }]
       : []),
   ]);
   useKeys(
