@@ -46,7 +46,7 @@ test('a supplier’s list is taken in by keyboard: thousandths are asked, two ro
   // What new numbers are is said from a list that opens.
   await page.getByRole('combobox', { name: 'Numbers that nobody has are' }).focus();
   await page.keyboard.press('Enter');
-  await page.keyboard.press('s');
+  await page.keyboard.press('p');
   await page.keyboard.press('Enter');
   await expect(heading(page)).toContainText('to write');
   await page.reload();

@@ -82,6 +82,8 @@ describe('a cell', () => {
     ['1,234', '.', 123400],
     ['1,234', ',', 123],
     ['1.234.567', undefined, 123456700],
+    ['0,345', undefined, 35],
+    ['1234.5678', undefined, 123457],
   ] as const)('an amount %s, decimals after %s, is %s pence', (cell, mark, minor) =>
     expect(readMoney(cell, mark)).toEqual({ kind: 'minor', minor }),
   );
@@ -92,7 +94,10 @@ describe('a cell', () => {
       undefined,
       undefined,
     ]);
-    for (const cell of ['0', '-3.10', 'call us', '1e9']) expect(readMoney(cell, '.').kind).toBe('unreadable');
+    // Past what tells the column, another mark is asked and not a hundredfold price.
+    expect(readMoney('5,40', '.')).toMatchObject({ kind: 'asked', says: expect.stringMatching(/another mark/) });
+    for (const cell of ['0', '-3.10', 'call us', '1e9', '1.2.3', '1,23,456.00'])
+      expect(readMoney(cell, '.').kind).toBe('unreadable');
   });
   test('that is a formula, or a barcode with two digits swapped, takes its row out with the reason', () => {
     const columns: Column[] = [
@@ -101,7 +106,8 @@ describe('a cell', () => {
     ];
     expect(read(['=HYPERLINK("x")', ''], columns).invalid).toEqual(['No: a formula, not a value']);
     expect(read(['KX 1', '2001234500014'], columns).invalid[0]).toMatch(/check digit would be 2/);
-    expect(read(['', '2001234500104'], columns).invalid).toEqual(['no part number']);
+    for (const nothing of ['', '---', '/ .'])
+      expect(read([nothing, '2001234500104'], columns).invalid).toEqual(['no part number']);
   });
 });
 
@@ -147,11 +153,15 @@ describe('a row laid beside what is held', () => {
     expect(sorted({ packOf: 4, ourMinor: 900 }, { ours: unpriced }).heap).toBe('changed');
   });
   test('joins no two parts whose dimensions deny it, nor one that nobody holds', () => {
-    const equal = { isHeld: true, isSaid: false, contradicts: 'reach 9.5 mm ≠ reach 19.0 mm' };
+    const equal = { isHeld: true, isShared: false, isSaid: false, contradicts: 'reach 9.5 mm ≠ reach 19.0 mm' };
     expect(sorted({ equalTo: 'HX 2' }, { equal }).why).toEqual(['called equal, but reach 9.5 mm ≠ reach 19.0 mm']);
     expect(sorted({ equalTo: 'HX 2' }, { equal: { ...equal, contradicts: undefined } }).heap).toBe('changed');
     expect(sorted({ equalTo: 'HX 2' }, { equal: { ...equal, isSaid: true } }).heap).toBe('same');
     expect(sorted({ equalTo: 'HX 2' }, { equal: { ...equal, isHeld: false } }).heap).toBe('doubtful');
+    const several = { ...equal, contradicts: undefined, isShared: true };
+    expect(sorted({ equalTo: 'HX 2' }, { equal: several }).why).toEqual([
+      'equal to HX 2, which several makers have: whose is meant?',
+    ]);
   });
   test('of a number that nobody has is new where its maker is known, else asked; of several makers it is asked', () => {
     expect(sorted({ netMinor: 100 }, { ours: undefined }).heap).toBe('new');

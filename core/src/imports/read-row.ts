@@ -1,3 +1,4 @@
+import { normalForm } from '../part-numbers/normal-form.ts';
 import { readBarcode } from '../part-numbers/barcode.ts';
 import { readQuantity } from '../quantities/read-quantity.ts';
 import { FIGURE_USE_IDS, FIGURE_USES, isFigureUse, unitWords, type Column, type FigureUse } from './columns.ts';
@@ -32,20 +33,31 @@ export function decimalMark(cells: readonly string[]): DecimalMark | undefined {
 export type MoneyRead =
   { readonly kind: 'minor'; readonly minor: number } | { readonly kind: 'asked' | 'unreadable'; readonly says: string };
 
-/** An amount of money as a list writes it, in minor units. Three digits after one mark may be thousands: asked, never guessed. */
+/** An amount with its thousands in threes, before the decimals one mark and between the thousands the other. */
+const AMOUNTS: Readonly<Record<DecimalMark, RegExp>> = {
+  '.': /^(\d+|\d{1,3}(?:,\d{3})+)(?:\.(\d+))?$/,
+  ',': /^(\d+|\d{1,3}(?:\.\d{3})+)(?:,(\d+))?$/,
+};
+
+/** An amount of money as a list writes it, in minor units. What may be read in two ways is asked, never guessed. */
 export function readMoney(cell: string, mark: DecimalMark | undefined): MoneyRead {
   const bare = cell.replaceAll(/[£€$\s\u00a0]/g, '');
-  const marks = bare.replaceAll(/\d/g, '');
-  if (!/^\d+(?:[.,]\d+)*$/.test(bare)) return { kind: 'unreadable', says: `“${cell.trim()}” is no amount` };
-  const isOpen = mark === undefined && marks.length === 1 && /[.,]\d{3}$/.test(bare) && !bare.startsWith('0');
-  if (isOpen) return { kind: 'asked', says: `${bare} may be thousands or decimals` };
-  const decimal =
-    mark ?? (marks.length > 1 && marks.at(-1) === marks[0] ? undefined : (marks.at(-1) as DecimalMark | undefined));
-  const thousands = decimal === '.' ? ',' : decimal === ',' ? '.' : /[.,]/g;
-  const value = Number(bare.replaceAll(thousands, '').replace(',', '.'));
-  if (!Number.isFinite(value)) return { kind: 'unreadable', says: `“${cell.trim()}” is no amount` };
-  if (value <= 0) return { kind: 'unreadable', says: 'an amount of nothing' };
-  return { kind: 'minor', minor: Math.round(value * 100) };
+  const ways = (['.', ','] as const).flatMap((one) => {
+    const read = AMOUNTS[one].exec(bare);
+    return read ? [{ one, value: Number(`${read[1]!.replaceAll(/[.,]/g, '')}.${read[2] ?? '0'}`) }] : [];
+  });
+  const own = mark === undefined ? ways : ways.filter(({ one }) => one === mark);
+  const values = new Set(own.map(({ value }) => value));
+  const [value] = values;
+  if (ways.length === 0) return { kind: 'unreadable', says: `“${cell.trim()}” is no amount` };
+  if (value === undefined)
+    return { kind: 'asked', says: `${bare} has another mark before its decimals than its column` };
+  // Nothing before the mark: no thousands begin so.
+  if (values.size > 1 && !/^0[.,]/.test(bare)) return { kind: 'asked', says: `${bare} may be thousands or decimals` };
+  const amount = Math.min(...values);
+  return amount > 0
+    ? { kind: 'minor', minor: Math.round(amount * 100) }
+    : { kind: 'unreadable', says: 'an amount of nothing' };
 }
 
 const MOST_IN_A_PACK = 100;
@@ -79,12 +91,16 @@ export function readRow(cells: readonly string[], columns: readonly Column[], { 
     return read?.kind === 'minor' ? read.minor : undefined;
   };
   const number = textOf('number') ?? '';
-  if (number === '' && invalid.length === 0) invalid.push('no part number');
+  if (normalForm(number) === '' && invalid.length === 0) invalid.push('no part number');
   if (number.length > LONGEST_NUMBER) invalid.push(`a number of ${number.length} characters`);
-  const pack = textOf('pack');
-  const packOf = pack === undefined ? undefined : Number(pack);
-  if (packOf !== undefined && !(Number.isInteger(packOf) && packOf >= 1 && packOf <= MOST_IN_A_PACK))
+  const packOf = (): number | undefined => {
+    const pack = textOf('pack');
+    const many = Number(pack);
+    if (pack === undefined || (Number.isInteger(many) && many >= 1 && many <= MOST_IN_A_PACK))
+      return pack === undefined ? undefined : many;
     invalid.push(`packs of “${pack}”`);
+    return undefined;
+  };
   const code = textOf('barcode');
   const barcode = code === undefined ? undefined : readBarcode(code);
   if (barcode?.kind === 'wrong-check-digit')
@@ -104,7 +120,7 @@ export function readRow(cells: readonly string[], columns: readonly Column[], { 
     maker: textOf('maker'),
     netMinor: moneyOf('net-price'),
     ourMinor: moneyOf('our-price'),
-    packOf: invalid.length === 0 ? packOf : undefined,
+    packOf: packOf(),
     barcode: barcode?.kind === 'barcode' ? barcode.digits : undefined,
     equalTo: textOf('equal-to'),
     figuresMm,

@@ -1,3 +1,4 @@
+import { printAmount } from '../words/money.ts';
 import { FIGURE_USE_IDS, type ColumnUse, type FigureUse } from './columns.ts';
 import type { ReadRow } from './read-row.ts';
 
@@ -18,6 +19,8 @@ export interface Ours {
 /** The number that a row calls equal. */
 export interface Equal {
   readonly isHeld: boolean;
+  /** Parts of several makers answer to it. */
+  readonly isShared: boolean;
   /** The list's own word for it is already kept. */
   readonly isSaid: boolean;
   /** What the two parts' dimensions say against it. */
@@ -46,7 +49,6 @@ interface Against {
   readonly isMakerHeld: boolean;
 }
 
-const money = (minor: number): string => (minor / 100).toFixed(2);
 const FIGURES_AGREE_MM = 0.005;
 /** So many times dearer or cheaper, a point was lost or gained before the price changed so. */
 const LOST_POINT = 8;
@@ -67,7 +69,7 @@ export function sortRow(row: ReadRow, { ours, isShared, equal, isMakerHeld }: Ag
   const changes: Change[] = [];
   const priced = (what: 'net-price' | 'our-price', held: number | null, theirs: number | undefined) => {
     if (theirs === undefined || theirs === held) return;
-    changes.push({ what, ours: held === null ? null : money(held), theirs: money(theirs) });
+    changes.push({ what, ours: held === null ? null : printAmount(held), theirs: printAmount(theirs) });
     if (held === null) return;
     const times = Math.max(theirs / held, held / theirs);
     if (times >= LOST_POINT) why.push(`${times.toFixed(0)} times: a lost point?`);
@@ -92,8 +94,10 @@ export function sortRow(row: ReadRow, { ours, isShared, equal, isMakerHeld }: Ag
   }
   if (row.equalTo !== undefined && equal !== undefined) {
     if (!equal.isHeld) why.push(`equal to ${row.equalTo}, which nobody here holds`);
+    else if (equal.isShared) why.push(`equal to ${row.equalTo}, which several makers have: whose is meant?`);
     else if (!equal.isSaid) changes.push({ what: 'equal-to', ours: null, theirs: row.equalTo });
-    if (equal.isHeld && !equal.isSaid && equal.contradicts) why.push(`called equal, but ${equal.contradicts}`);
+    if (equal.isHeld && !equal.isShared && !equal.isSaid && equal.contradicts)
+      why.push(`called equal, but ${equal.contradicts}`);
   }
   if (!ours && !isMakerHeld)
     why.push(row.maker === undefined ? 'a new number needs its maker' : `no maker called ${row.maker} is known here`);

@@ -7,6 +7,7 @@ import { sql } from 'kysely';
 import type { ImportRow, ImportView } from '@brackenfell/contract/imports';
 import { silentLog } from '../context/log.ts';
 import { workOneJob } from '../jobs/work-jobs.ts';
+import { leaveImport } from './work-import.ts';
 import { fetchTray, openTestCounter, partIdOf, write, type Agent, type TestCounter } from '../testing/counter.ts';
 
 let counter: TestCounter;
@@ -213,6 +214,86 @@ describe('a list that is taken in', () => {
     await write(editor, 'post', `/api/imports/${list.importId}/stop`, {}).expect(200);
     expect(await at(list.importId)).toMatchObject({ state: 'sorted', outcome: 'Stopped. Nothing of it was written.' });
     expect((await go(list, 'write')).state).toBe('written');
+  });
+});
+
+describe('what is said of a list', () => {
+  test('two lists that bring one new number bring it once: the second is shown as it would be by then', async () => {
+    const text = 'No;Brand;Net\nKX 44-1;Kestrane;5,00';
+    const [first, second] = [
+      await go(await take(text, 'First'), 'columns', { newKind: 'plug' }),
+      await go(await take(text, 'Second'), 'columns', { newKind: 'plug' }),
+    ];
+    expect([first.counts!.new, second.counts!.new]).toEqual([1, 1]);
+    await go(first, 'write');
+    const before = await snapshot();
+    const shown = await go(second, 'write');
+    expect(shown).toMatchObject({ state: 'sorted', counts: { new: 0, changed: 1 } });
+    expect(shown.outcome).toMatch(/^Nothing was written: what is held has changed/);
+    expect(await snapshot()).toEqual(before);
+    // Looked at, it is written, and adds this supplier's price to the one part.
+    expect((await go(shown, 'write')).state).toBe('written');
+    const named = await counter.owner.selectFrom('part_name').select('id').where('printed', '=', 'KX 44-1').execute();
+    expect(named).toHaveLength(1);
+  });
+
+  test('is true however its work is broken off: a written list that is not taken back stands as written', async () => {
+    const written = await go(await take('No;Net\nKN 419G-63DR;6,66', 'True'), 'write');
+    const before = await snapshot();
+    await send(written, 'take-back').then(({ status }) => expect(status).toBe(200));
+    await write(editor, 'post', `/api/imports/${written.importId}/stop`, {}).expect(200);
+    expect(await at(written.importId)).toMatchObject({
+      state: 'written',
+      outcome: 'Stopped. It stands as it was written.',
+    });
+    // Stopped while a worker is at it, it is the same.
+    await send(written, 'take-back').then(({ status }) => expect(status).toBe(200));
+    await counter.owner.updateTable('job').set({ cancel_asked: true }).where('state', '=', 'waiting').execute();
+    await work();
+    expect(await snapshot()).toEqual(before);
+    expect((await at(written.importId)).state).toBe('written');
+    // Where only the telling of it failed, what was done stays said.
+    const again = await go(await take('No;Net\nKN 419G-63DR;6,67', 'True'), 'write');
+    expect(await leaveImport(counter.db, again.importId, 'failed', new Error('connection lost'))).toBe(
+      '1 row written.',
+    );
+    expect(await at(again.importId)).toMatchObject({ state: 'written', outcome: '1 row written.' });
+  });
+
+  test('an audit that found something in a part it brought does not hold it back', async () => {
+    const list = await go(
+      await take('No;Brand;Reach mm;Equal to\nKX 33-1;Kestrane;19,0;KN 419G-63DR', 'Audited'),
+      'columns',
+      { newKind: 'plug' },
+    );
+    const before = await snapshot();
+    const written = await go(list, 'write');
+    await write(editor, 'post', '/api/audit/jobs', {}).expect(200);
+    await work();
+    const partId = await partIdOf(counter, 'KX 33-1');
+    const { id: job_id } = await counter.owner
+      .selectFrom('job')
+      .select('id')
+      .where('kind', '=', 'audit')
+      .orderBy('id', 'desc')
+      .executeTakeFirstOrThrow();
+    await counter.owner
+      .insertInto('audit_finding')
+      .values({
+        job_id,
+        rule: 'reach-differs',
+        subject: `reach ${partId}`,
+        part_id: partId,
+        other_part_id: null,
+        edge_ids: [],
+        trail: '[]',
+        figures: '{"says":[],"parts":[]}',
+        engines: 0,
+        stock: 0,
+      })
+      .execute();
+    expect((await go(written, 'take-back')).state).toBe('taken-back');
+    expect(await snapshot()).toEqual(before);
   });
 });
 

@@ -82,6 +82,14 @@ describe('what a row calls equal', () => {
     });
   });
 
+  test('is asked where several makers have that number', async () => {
+    const { partId } = await alsoCalled('HB/19/45.D1', 'KN 419G-63PR', 'HB1945D1');
+    expect((await place({ equalTo: 'HB/19/45.D1' })).why).toEqual([
+      'equal to HB/19/45.D1, which several makers have: whose is meant?',
+    ]);
+    await counter.owner.deleteFrom('part_name').where('part_id', '=', partId).where('kind', '=', 'box').execute();
+  });
+
   test('is not the part itself, and needs to be held by somebody', async () => {
     expect((await place({ equalTo: 'kn419g-63dr' })).why).toEqual(['equal to kn419g-63dr, which nobody here holds']);
     expect((await place({ equalTo: 'NOBODY 1' })).why).toEqual(['equal to NOBODY 1, which nobody here holds']);

@@ -35,18 +35,20 @@ export async function placeRows(
   const placed = rows.map(({ line, read }) => {
     const maker = makerCalled(makers, read.maker);
     const [partId, another] = find(read.number, maker);
-    const [equalId] = read.equalTo === undefined ? [] : find(read.equalTo, undefined);
-    return { line, read, maker, partId, isShared: another !== undefined, equalId };
+    const [equalId, otherEqual] = read.equalTo === undefined ? [] : find(read.equalTo, undefined);
+    const equalIsShared = otherEqual !== undefined;
+    return { line, read, maker, partId, isShared: another !== undefined, equalId, equalIsShared };
   });
   const ids = [...new Set(placed.flatMap(({ partId, equalId }) => [partId, equalId].filter((id) => id !== undefined)))];
   const held = await readHeld(db, supplier, ids);
-  return placed.map(({ line, read, maker, partId, isShared, equalId }) => {
+  return placed.map(({ line, read, maker, partId, isShared, equalId, equalIsShared }) => {
     const ours = partId === undefined ? undefined : held.oursOf(partId);
     const equal: Equal | undefined =
       read.equalTo === undefined
         ? undefined
         : {
             isHeld: equalId !== undefined && equalId !== partId,
+            isShared: equalIsShared,
             isSaid: partId !== undefined && equalId !== undefined && held.isSaid(partId, equalId),
             contradicts: equalId === undefined ? undefined : held.contradiction(partId, read, equalId),
           };

@@ -1,8 +1,7 @@
 import { stringify } from 'csv-stringify/sync';
 import type { ImportLine, ImportRow, ImportView } from '@brackenfell/contract/imports';
 import type { Database } from '../db/database.ts';
-import { latestJobOf, readRows, readSample, type ImportFound } from './store.ts';
-import { askedColumns, SAMPLE } from './work-import.ts';
+import { latestJobOf, readRows, type ImportFound } from './store.ts';
 
 const SHOWN_GONE = 200;
 
@@ -18,8 +17,7 @@ export const lineView = (list: ImportFound): ImportLine => ({
 
 /** An import with how its columns are read; what its values deny is asked with it. */
 export async function importView(db: Database, list: ImportFound): Promise<ImportView> {
-  const [job, sample] = [await latestJobOf(db, list.id), await readSample(db, list.id, SAMPLE)];
-  const asked = askedColumns(list.columns, sample);
+  const job = await latestJobOf(db, list.id);
   return {
     ...lineView(list),
     version: list.version,
@@ -27,8 +25,8 @@ export async function importView(db: Database, list: ImportFound): Promise<Impor
     rows: list.row_count,
     columns: list.columns.map((column, i) => ({
       ...column,
-      first: sample.find((cells) => (cells[i] ?? '') !== '')?.[i] ?? '',
-      asked: asked[i] ?? null,
+      first: list.firsts[i] ?? '',
+      asked: list.asked[i] ?? null,
     })),
     isRemembered: list.is_remembered,
     isComplete: list.is_complete,

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import ExcelJS from 'exceljs';
-import { deflateRawSync } from 'node:zlib';
+import { crc32, deflateRawSync } from 'node:zlib';
 import { readList } from './read-file.ts';
 
 const all = async (bytes: Buffer | string) => {
@@ -114,7 +114,7 @@ describe('a spreadsheet', () => {
 function bomb(megabytes: number): Buffer {
   const plain = Buffer.alloc(megabytes * 1024 * 1024);
   const packed = deflateRawSync(plain);
-  const crc = crc32OfZeros(plain.length);
+  const crc = crc32(plain);
   const name = Buffer.from('xl/workbook.xml');
   const head = Buffer.alloc(30);
   head.writeUInt32LE(0x04034b50, 0);
@@ -140,15 +140,4 @@ function bomb(megabytes: number): Buffer {
   end.writeUInt32LE(central.length + name.length, 12);
   end.writeUInt32LE(head.length + name.length + packed.length, 16);
   return Buffer.concat([head, name, packed, central, name, end]);
-}
-
-function crc32OfZeros(length: number): number {
-  const table = Array.from({ length: 256 }, (_, n) => {
-    let c = n;
-    for (let k = 0; k < 8; k += 1) c = c & 1 ? 0xedb88320 ^ (c >>> 1) : c >>> 1;
-    return c >>> 0;
-  });
-  let crc = 0xffffffff;
-  for (let i = 0; i < length; i += 1) crc = table[crc & 0xff]! ^ (crc >>> 8);
-  return (crc ^ 0xffffffff) >>> 0;
 }

@@ -97,6 +97,8 @@ export const moveTo = (
     new_kind?: ImportFound['new_kind'];
     row_count?: number;
     counts?: string;
+    asked?: string;
+    firsts?: string[];
     gone?: string[];
   } = {},
 ) =>
@@ -184,12 +186,28 @@ export const rememberColumns = (trx: Writing, supplier: string, columns: readonl
     .onConflict((conflict) => conflict.column('supplier').doUpdateSet({ columns: JSON.stringify(columns) }))
     .execute();
 
-/** Where an import stands once its work is stopped: what it was before that work began. */
-export const LEFT_AT: Readonly<Partial<Record<ImportState, ImportState>>> = {
-  reading: 'failed',
-  sorting: 'failed',
-  writing: 'sorted',
-  'taking-back': 'written',
+interface Left {
+  readonly state: ImportState;
+  /** Where somebody stopped it, and where a fault of ours did. */
+  readonly stopped: string;
+  readonly failed: string;
+}
+
+const UNWRITTEN = {
+  stopped: 'Stopped. Nothing of it was written.',
+  failed: 'It stopped at a fault of ours, and nothing of it was written. Try it again.',
+};
+
+/** Where an import stands once its work was broken off, and what is true of it then. None where no work was on. */
+export const LEFT_AT: Readonly<Partial<Record<ImportState, Left>>> = {
+  reading: { state: 'failed', ...UNWRITTEN },
+  sorting: { state: 'failed', ...UNWRITTEN },
+  writing: { state: 'sorted', ...UNWRITTEN },
+  'taking-back': {
+    state: 'written',
+    stopped: 'Stopped. It stands as it was written.',
+    failed: 'It stopped at a fault of ours, and stands as it was written. Try it again.',
+  },
 };
 
 /** Asks the worker to stop; where none has begun, it stops here. */
@@ -208,10 +226,8 @@ export async function stopWork(trx: Writing, { id, state }: ImportFound): Promis
     .returning('id')
     .execute();
   const left = LEFT_AT[state];
-  if (waiting.length > 0 && left) await moveTo(trx, id, left, { outcome: STOPPED });
+  if (waiting.length > 0 && left) await moveTo(trx, id, left.state, { outcome: left.stopped });
 }
-
-export const STOPPED = 'Stopped. Nothing of it was written.';
 
 /**
  * Where a page of rows lies, and what each would change. The page is written anew: joined to what stands, it would be looked
@@ -283,3 +299,11 @@ export const dropRows = (trx: Writing, importId: string) =>
 export const readRemembered = async (db: Database, supplier: string): Promise<readonly Column[]> =>
   (await db.selectFrom('list_mapping').select('columns').where('supplier', '=', supplier).executeTakeFirst())
     ?.columns ?? [];
+
+/** What the rows of a list would do as they lie, in one sum: another sum, another consequence. */
+export async function sumOfRows(db: Database, importId: string): Promise<string> {
+  const { rows } = await sql<{ sum: string | null }>`
+    select md5(string_agg(concat_ws('|', line, heap, part_id, equal_id, changes), '/' order by line)) as sum
+      from list_row where import_id = ${importId}`.execute(db);
+  return rows[0]?.sum ?? '';
+}

@@ -5,7 +5,7 @@ import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { neighbourKeys } from '@brackenfell/core/part-numbers/one-edit';
 import { chooseFigures } from '../catalogue/figure-store.ts';
 import type { Writing } from '../db/database.ts';
-import { lockAllClusters, recluster } from '../interchange/cluster-store.ts';
+import { recluster } from '../interchange/cluster-store.ts';
 import { FACT_OF, readMakers, type Maker } from './held-store.ts';
 import { readRows, type ImportFound } from './store.ts';
 
@@ -26,7 +26,7 @@ interface Touched {
 }
 
 /**
- * Writes what is new and changed of a list, in the caller's one transaction: all of it or nothing. Everything it makes is
+ * Writes what is new and changed of a list, in the caller's one transaction, which holds all clusters: all of it or nothing. Everything it makes is
  * noted with what was before, so that the whole can be taken back.
  */
 export async function writeList(
@@ -35,7 +35,6 @@ export async function writeList(
   today: string,
   step: (written: number) => Promise<void>,
 ): Promise<number> {
-  await lockAllClusters(trx);
   const makers = new Map((await readMakers(trx)).map((maker) => [maker.id, maker]));
   const touched: Touched = { figures: new Set(), clusters: new Set() };
   const newParts = new Map<string, string>();

@@ -6,7 +6,7 @@ import { useDraft } from './draft.ts';
 import { useSettings } from '../settings/settings.ts';
 
 type Kind = 'gap' | 'plug-torque';
-const KIND_WORDS: Readonly<Record<Kind, string>> = { gap: 'Gap', 'plug-torque': 'Torque' };
+const WORDS: Readonly<Record<Kind, string>> = { gap: 'Gap', 'plug-torque': 'Torque' };
 
 interface TypedFigureProps {
   readonly kind: Kind;
@@ -36,7 +36,7 @@ function remarkOn(reading: QuantityReading | undefined, kind: Kind, say: Say): s
     case 'unreadable':
       return reading.why;
     case 'open':
-      return `A ${KIND_WORDS[kind].toLowerCase()} has no such reading.`;
+      return `A ${WORDS[kind].toLowerCase()} has no such reading.`;
     case 'read':
       if (reading.low !== reading.high) return 'One figure: this is one plug.';
       return reading.said === undefined
@@ -74,7 +74,7 @@ export function TypedFigure({ kind, draft, of, onNote, onClose }: TypedFigurePro
     >
       <label className="flex flex-wrap items-center gap-x-2">
         <span>
-          {KIND_WORDS[kind]} of {of}
+          {WORDS[kind]} of {of}
         </span>
         <input
           className="field num w-36 min-w-0"

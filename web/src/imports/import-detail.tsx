@@ -1,7 +1,7 @@
 import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { HEAPS, type Heap } from '@brackenfell/core/imports/sort-row';
-import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
+import { KIND_WORDS, PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { counted } from '@brackenfell/core/words/counted';
 import type { ImportView } from '@brackenfell/contract/imports';
 import { Choice } from '../controls/choice.tsx';
@@ -21,10 +21,7 @@ import { isWorked, useImportWrite } from './use-imports.ts';
 const WAIT = 'wait';
 const NEW_KINDS = [
   { value: WAIT, says: 'nothing yet: they wait' },
-  ...PART_KINDS.map((value) => ({
-    value,
-    says: { plug: 'spark plugs', coil: 'coils', 'lead-set': 'lead sets', cap: 'caps', rotor: 'rotors' }[value],
-  })),
+  ...PART_KINDS.map((value) => ({ value, says: KIND_WORDS[value][0].toLowerCase() })),
 ] as const;
 
 /** One list: how it is read, what it would change, and the step that writes it or takes it back. */

@@ -11,7 +11,7 @@ const STATEMENTS = [
      state text not null check (state in ('reading', 'sorting', 'sorted', 'writing', 'written', 'taking-back', 'taken-back', 'failed')),
      version int not null default 1, form text not null default '', columns jsonb not null default '[]',
      is_remembered boolean not null default false, is_complete boolean not null default false, new_kind text,
-     row_count int not null default 0, counts jsonb, gone text[] not null default '{}', outcome text,
+     row_count int not null default 0, asked jsonb not null default '[]', firsts text[] not null default '{}', counts jsonb, gone text[] not null default '{}', outcome text,
      staff_id bigint not null references staff, created_at timestamptz not null default now())`,
   `create table list_file (import_id bigint primary key references list_import, bytes bytea not null)`,
   `create table list_row (
@@ -55,6 +55,8 @@ const STATEMENTS = [
      delete from supplier_price s using list_made m
       where m.import_id = which and m.kind = 'supplier-price' and m.before is null and s.part_id = m.subject_id
         and s.import_id = which;
+     delete from audit_finding where part_id in (select subject_id from list_made where import_id = which and kind = 'part')
+         or other_part_id in (select subject_id from list_made where import_id = which and kind = 'part');
      delete from plug_spec where part_id in (select subject_id from list_made where import_id = which and kind = 'part');
      delete from coil_spec where part_id in (select subject_id from list_made where import_id = which and kind = 'part');
      delete from lead_set where part_id in (select subject_id from list_made where import_id = which and kind = 'part');

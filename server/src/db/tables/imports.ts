@@ -1,6 +1,6 @@
 import type { ColumnType, Generated, GeneratedAlways } from 'kysely';
 import type { PartKind } from '@brackenfell/core/facts/part-kinds';
-import type { Column } from '@brackenfell/core/imports/columns';
+import type { Column, UnitAsked } from '@brackenfell/core/imports/columns';
 import type { ReadRow } from '@brackenfell/core/imports/read-row';
 import type { Change, Heap } from '@brackenfell/core/imports/sort-row';
 import type { ImportState } from '@brackenfell/contract/imports';
@@ -22,6 +22,9 @@ export interface ListImportTable {
   is_complete: Generated<boolean>;
   new_kind: PartKind | null;
   row_count: Generated<number>;
+  /** Of each column: what its values ask about its unit, and its first value. Settled with the heaps. */
+  asked: Json<readonly (UnitAsked | null)[]>;
+  firsts: Generated<string[]>;
   counts: ColumnType<Readonly<Record<Heap, number>> | null, string | null | undefined, string | null>;
   gone: Generated<string[]>;
   outcome: string | null;
