@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
-import { COLUMN_UNITS, COLUMN_USES, LARGEST_FILE_BYTES } from '@brackenfell/core/imports/columns';
+import { COLUMN_UNITS, COLUMN_USES } from '@brackenfell/core/imports/columns';
+import { LARGEST_FILE_BYTES } from '@brackenfell/core/imports/largest-file';
 import { HEAPS } from '@brackenfell/core/imports/sort-row';
 import { endpoint, Id, line } from './endpoint.ts';
 

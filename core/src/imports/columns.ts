@@ -2,9 +2,6 @@ import { plausibleRange, type QuantityKind } from '../quantities/plausible-range
 import { parseFigure } from '../quantities/parse-figure.ts';
 import { toBase, unitOf, UNITS, type UnitId } from '../quantities/units.ts';
 
-/** A file of a list is at most so large. */
-export const LARGEST_FILE_BYTES = 64 * 1024 * 1024;
-
 /** What a column of a supplier's list may hold. `left-out` is read as nothing. */
 export const COLUMN_USES = [
   'number',

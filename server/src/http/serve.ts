@@ -61,7 +61,9 @@ const isLines = (reply: unknown): reply is AsyncIterable<string> =>
 
 /** A document as it is made, however long: a reader who is slow slows its making, and one who goes ends it. */
 async function sendLines(endpoint: Endpoint, res: Response, lines: AsyncIterable<string>): Promise<void> {
-  res.status(200).type(endpoint.produces!).set('Content-Disposition', 'attachment; filename="catalogue.jsonl"');
+  // Called as its address ends.
+  const name = endpoint.path.split('/').at(-1)!;
+  res.status(200).type(endpoint.produces!).set('Content-Disposition', `attachment; filename="${name}"`);
   await pipeline(Readable.from(lines), res);
 }
 

@@ -46,28 +46,20 @@ export const rowView = (row: Awaited<ReturnType<typeof readRows>>[number]): Impo
   why: row.why,
 });
 
-const PAGE = 5000;
+const PAGE = 1000;
 
-/** The rows that are not taken as they came, each with its reason; what a spreadsheet would work out is text. */
-export async function rejectedSheetOf(db: Database, list: ImportFound): Promise<Uint8Array> {
-  const rows: string[][] = [];
+/**
+ * The rows that are not taken as they came, each with its reason, a page at a time; what a spreadsheet would work out is text.
+ */
+export async function* rejectedSheetOf(db: Database, list: ImportFound): AsyncGenerator<string> {
+  const sheet = (rows: readonly (readonly string[])[], bom = false) =>
+    stringify([...rows], { bom, record_delimiter: 'windows', escape_formulas: true });
+  yield sheet([['line', 'heap', 'reason', ...list.columns.map(({ heading }) => heading)]], true);
   for (const heap of ['invalid', 'doubtful'] as const)
     for (let after = -1; ;) {
       const page = await readRows(db, list.id, after, PAGE, heap);
-      rows.push(...page.map(({ line, cells, why }) => [String(line), heap, why.join('; '), ...cells]));
+      yield sheet(page.map(({ line, cells, why }) => [String(line), heap, why.join('; '), ...cells]));
       if (page.length < PAGE) break;
       after = page.at(-1)!.line;
     }
-  return new TextEncoder().encode(
-    stringify(rows, {
-      header: true,
-      columns: ['line', 'heap', 'reason', ...list.columns.map(({ heading }) => heading)].map((header, key) => ({
-        key: String(key),
-        header,
-      })),
-      bom: true,
-      record_delimiter: 'windows',
-      escape_formulas: true,
-    }),
-  );
 }

@@ -133,6 +133,17 @@ async function readKits(db: Database): Promise<OpenLineOf<'kit'>[]> {
   }));
 }
 
+/** Rows by their engine, each looked at once however many engines there are. */
+function byEngine<R extends { readonly engine_id: string }>(rows: readonly R[]) {
+  const by = new Map<string, R[]>();
+  for (const row of rows) {
+    const own = by.get(row.engine_id);
+    if (own) own.push(row);
+    else by.set(row.engine_id, [row]);
+  }
+  return (engineId: string): readonly R[] => by.get(engineId) ?? [];
+}
+
 async function readEngines(db: Database): Promise<OpenLineOf<'engine'>[]> {
   const engines = await db.selectFrom('engine').selectAll().orderBy('id').execute();
   const { rows: positions } = await sql<{
@@ -160,6 +171,7 @@ async function readEngines(db: Database): Promise<OpenLineOf<'engine'>[]> {
     select n.engine_id, c.maker_id as maker, c.printed as number, n.kind, n.place, n.note
       from named_number n join called c on c.part_id = n.part_id
      order by n.engine_id, n.kind, n.part_id, n.place`.execute(db);
+  const [positionsOf, vehiclesOf, namedOf] = [byEngine(positions), byEngine(vehicles), byEngine(named)];
   return engines.map((engine) => ({
     line: 'engine',
     id: engine.id,
@@ -173,32 +185,26 @@ async function readEngines(db: Database): Promise<OpenLineOf<'engine'>[]> {
     builds: engine.builds,
     ...(engine.plan ? { plan: engine.plan as NonNullable<OpenLineOf<'engine'>['plan']> } : {}),
     notes: engine.notes,
-    positions: positions
-      .filter(({ engine_id }) => engine_id === engine.id)
-      .map(({ kind, cylinder, place, label, build, figures }) => ({
-        kind,
-        cylinder,
-        place,
-        label,
-        ...(build === null ? {} : { build }),
-        figures: figuresOf(figures),
-      })),
-    vehicles: vehicles
-      .filter(({ engine_id }) => engine_id === engine.id)
-      .map(({ make, model, built_from, built_to }) => ({
-        make,
-        model,
-        from: built_from,
-        ...(built_to === null ? {} : { to: built_to }),
-      })),
-    named: named
-      .filter(({ engine_id }) => engine_id === engine.id)
-      .map(({ maker, number, kind, place, note }) => ({
-        part: { maker, number },
-        kind,
-        ...(place === null ? {} : { place }),
-        ...(note === null ? {} : { note }),
-      })),
+    positions: positionsOf(engine.id).map(({ kind, cylinder, place, label, build, figures }) => ({
+      kind,
+      cylinder,
+      place,
+      label,
+      ...(build === null ? {} : { build }),
+      figures: figuresOf(figures),
+    })),
+    vehicles: vehiclesOf(engine.id).map(({ make, model, built_from, built_to }) => ({
+      make,
+      model,
+      from: built_from,
+      ...(built_to === null ? {} : { to: built_to }),
+    })),
+    named: namedOf(engine.id).map(({ maker, number, kind, place, note }) => ({
+      part: { maker, number },
+      kind,
+      ...(place === null ? {} : { place }),
+      ...(note === null ? {} : { note }),
+    })),
   }));
 }
 

@@ -91,6 +91,11 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
             Stop it <Key>x</Key>
           </button>
         )}
+        {view.state === 'failed' && mayChange && (
+          <button type="button" className="button-plain shrink-0" onClick={() => readSo({})}>
+            Sort it again
+          </button>
+        )}
         {view.state === 'written' && (
           <SureButton asks="Take it back" sure="Take the whole list back" onSure={() => act('takeBackImport')} />
         )}

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { sayIn } from '@brackenfell/core/fitment/say';
 import type { CauseId } from '@brackenfell/core/old-parts/causes';
 import { answerKeptPlugs } from '@brackenfell/core/old-parts/kept-answers';
 import type { CheckResult } from '@brackenfell/core/old-parts/read-plugs';
@@ -13,26 +12,18 @@ import { useSlipWrite } from '../counter/slip-outbox.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { useBeginSlip } from '../counter/use-begin-slip.ts';
 import { useKept } from '../counter/use-keep.ts';
-import { TypedFigure } from '../controls/typed-figure.tsx';
 import { useKeys } from '../keys/keys.ts';
-import { useSettings } from '../settings/settings.ts';
 import { CausesPanel, ChecksMade, RESULT_KEYS } from './causes-panel.tsx';
 import { EngineAsRead } from './engine-as-read.tsx';
 import { LastRead } from './last-read.tsx';
 import type { DeskProps } from './desk-props.ts';
 import { NumbersFound } from './numbers-found.tsx';
 import { toggled, Toggles } from '../controls/toggles.tsx';
-import { SignLineRow } from './sign-line-row.tsx';
+import { PlugCard, type MeasuredKind } from './plug-card.tsx';
 import { allNormal, answered, isRead, notLooked, optionsOf, readAt, type PlugRead } from './sign-letters.ts';
 import { noPlugs, oldPartsEngine } from './use-old-parts.ts';
 
 const LETTERS = [...'abcdefgh'];
-
-/** What is measured of a plug that came out. */
-const FIGURES = [
-  { kind: 'gap', press: 'm', title: 'Gap found', of: ({ gapMm }: PlugRead) => gapMm },
-  { kind: 'plug-torque', press: 'l', title: 'Torque out', of: ({ outNm }: PlugRead) => outNm ?? null },
-] as const;
 
 const CONTEXT_KEYS = [...'ABCDEFGHIJK'];
 /** What is in the engine's own data is not asked as context. */
@@ -45,13 +36,12 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
   const { slipId } = useCounter();
   const write = useSlipWrite();
   const begin = useBeginSlip();
-  const say = sayIn(useSettings().units);
   const now = kept ?? noPlugs(engine.engineId);
   const { seats } = engine;
   const [at, goAt] = useState(0);
   const picked = seats[at]!;
   const [lineAt, setLineAt] = useState(0);
-  const [typing, setTyping] = useState<'gap' | 'plug-torque'>();
+  const [typing, setTyping] = useState<MeasuredKind>();
   const [showPoints, setShowPoints] = useState(false);
   const line = SIGN_LINES[lineAt]!;
   const read = readAt(now.cylinders, picked);
@@ -159,53 +149,20 @@ export function PlugsDesk({ engine, plan, mine }: DeskProps) {
   const readCount = now.cylinders.length;
   return (
     <>
-      <aside className="desk-card" aria-label={`Cylinder ${saySeat(picked)}`}>
-        <div className="grid content-start gap-1 p-3" tabIndex={0} role="group" aria-label="Signs of this plug">
-          <h1 className="text-verdict font-semibold">Cylinder {saySeat(picked)}</h1>
-          <p className="text-soft">
-            <Key>t</Key> all normal, <Key>w</Key> like the one before, <Key>Enter</Key> next
-          </p>
-          {SIGN_LINES.map((one, i) => (
-            <SignLineRow
-              key={one}
-              line={one}
-              read={read}
-              isHere={i === lineAt}
-              disabled={!mine}
-              onAnswer={(sign) => {
-                setLineAt(i);
-                store(answered(read, one, sign));
-              }}
-            />
-          ))}
-          {FIGURES.map(({ kind, press, title, of }) => (
-            <div key={kind} className="border-t border-hair pt-1">
-              <span className="flex items-baseline gap-2">
-                <span className="flex-1 text-slate">{title}</span>
-                <span className="num">{of(read) === null ? '–' : say.quantity(kind, of(read)!)}</span>
-                {mine && typing !== kind && (
-                  <button type="button" className="button-plain" onClick={() => setTyping(kind)}>
-                    Type it <Key>{press}</Key>
-                  </button>
-                )}
-              </span>
-              {typing === kind && (
-                <TypedFigure
-                  key={saySeat(picked)}
-                  kind={kind}
-                  draft={`old ${kind} ${slipId ?? 'none'} ${saySeat(picked)}`}
-                  of={`cylinder ${saySeat(picked)}`}
-                  onNote={(figure) => {
-                    store(kind === 'gap' ? { ...read, gapMm: figure } : { ...read, outNm: figure });
-                    setTyping(undefined);
-                  }}
-                  onClose={() => setTyping(undefined)}
-                />
-              )}
-            </div>
-          ))}
-        </div>
-      </aside>
+      <PlugCard
+        seat={picked}
+        read={read}
+        line={line}
+        mine={mine}
+        draft={`old ${slipId ?? 'none'}`}
+        typing={typing}
+        onType={setTyping}
+        onLine={(one, sign) => {
+          setLineAt(SIGN_LINES.indexOf(one));
+          store(answered(read, one, sign));
+        }}
+        onRead={store}
+      />
       <main className="desk-main" aria-label="Old parts stage">
         <header className="set-up-head flex-nowrap">
           <Mark kind={answer.stop ? 'refuse' : first ? 'caution' : readCount > 0 ? 'match' : 'unknown'} rem={1.25} />
