@@ -30,7 +30,8 @@ onServerReturn(() => void queries.invalidateQueries());
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
-      <BrowserRouter>
+      {/* What is drawn is never behind the address: the next key may be on its way already. */}
+      <BrowserRouter useTransitions={false}>
         <App />
       </BrowserRouter>
     </QueryClientProvider>

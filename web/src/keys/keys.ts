@@ -1,4 +1,5 @@
 import { useEffect, useRef, useSyncExternalStore } from 'react';
+import { flushSync } from 'react-dom';
 import { tinykeys } from 'tinykeys';
 import { currentSettings } from '../settings/settings.ts';
 import { ScanWatch, SEQUENCE_MS, STUMBLE_MS } from './scan-watch.ts';
@@ -64,7 +65,7 @@ const HOLD_MS = 30;
 
 interface Held {
   /** Left out for a command that ran at once and is taken back when a scan it was. */
-  readonly run?: () => void;
+  readonly press?: string;
   readonly takeBack?: () => void;
 }
 
@@ -72,12 +73,18 @@ const watcher = new ScanWatch();
 let held: Held[] = [];
 let timer: ReturnType<typeof setTimeout> | undefined;
 
-/** After a pause: commands of a person are run, those of a scanner forgotten. */
+/**
+ * After a pause: commands of a person are run, those of a scanner forgotten. Where several have waited, as on a busy
+ * machine, each finds the screen as the one before has left it, and does what its key does there.
+ */
 function settle(): void {
   const waiting = held;
   held = [];
   if (watcher.isBurst) for (const { takeBack } of waiting.reverse()) takeBack?.();
-  else for (const { run } of waiting) run?.();
+  else
+    for (const { press } of waiting) {
+      if (press !== undefined) flushSync(() => act(press));
+    }
   watcher.pause();
 }
 
@@ -86,7 +93,7 @@ function hold(binding: KeyBinding): void {
   if (binding.takeBack) {
     binding.run();
     held.push({ takeBack: binding.takeBack });
-  } else held.push({ run: binding.run });
+  } else held.push({ press: binding.press });
 }
 
 /** Watches every key press, so that a scanner's burst on the desk is told from a person's keys and read as a scan. */
