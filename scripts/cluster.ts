@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process';
-import { randomBytes } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import {
   chmodSync,
   chownSync,
@@ -9,6 +9,7 @@ import {
   mkdtempSync,
   openSync,
   readFileSync,
+  readdirSync,
   renameSync,
   rmSync,
   statSync,
@@ -16,7 +17,7 @@ import {
 } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
-import { dirname, join } from 'node:path';
+import { basename, dirname, join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import pg from 'pg';
 import { ensurePostgres } from './debian.ts';
@@ -29,6 +30,8 @@ export interface Cluster {
   readonly folder: string;
   /** Whether PostgreSQL is still running. */
   isUp(): boolean;
+  /** Whether it was running already, started by another. */
+  readonly isAdopted: boolean;
   /** Address of a database as the cluster's superuser. */
   superUrl(database: string): string;
   stop(): Promise<void>;
@@ -56,6 +59,21 @@ export function closedParent(folder: string): string | undefined {
     if (existsSync(at) && (statSync(at).mode & 0o001) === 0) return at;
     if (at === dirname(at)) return undefined;
   }
+}
+
+/** Where PostgreSQL's data lives: under the folder of an instance, or elsewhere when PostgreSQL's user may not reach into it. */
+export function dataFolder(state: string, say: (line: string) => void): string {
+  const here = join(state, 'postgres');
+  const closed = process.getuid?.() === 0 ? closedParent(here) : undefined;
+  if (!closed) return here;
+  const name = createHash('sha256').update(dirname(state)).digest('hex').slice(0, 12);
+  const elsewhere = join(
+    '/var/lib/brackenfell',
+    basename(state) === '.brackenfell' ? name : `${name}-${basename(state)}`,
+  );
+  mkdirSync('/var/lib/brackenfell', { recursive: true, mode: 0o755 });
+  say(`${closed} is closed to PostgreSQL's user, so the data is kept in ${elsewhere}.`);
+  return elsewhere;
 }
 
 export async function freePort(): Promise<number> {
@@ -112,6 +130,30 @@ function createCluster(
   renameSync(making, folder);
 }
 
+/** A segment that is there already is not written over: two clusters would otherwise mix in one folder. */
+function archiving(wal: string, owner: Owner | undefined): string[] {
+  mkdirSync(wal, { recursive: true, mode: 0o700 });
+  if (owner) chownSync(wal, owner.uid, owner.gid);
+  const copy = `test ! -f '${wal}/%f' && cp '%p' '${wal}/%f.part' && mv '${wal}/%f.part' '${wal}/%f'`;
+  return ['archive_mode=on', `archive_command=${copy}`, 'archive_timeout=60'];
+}
+
+const recovering = (wal: string, until: Date): string[] => [
+  `restore_command=cp '${wal}/%f' '%p'`,
+  `recovery_target_time=${until.toISOString().replace('T', ' ').replace('Z', '+00')}`,
+  'recovery_target_action=promote',
+];
+
+/** Makes a folder, and all in it, the database user's own. */
+export function giveToOwner(folder: string): void {
+  const owner = clusterOwner();
+  if (!owner) return;
+  for (const entry of readdirSync(folder, { recursive: true, encoding: 'utf8' }))
+    chownSync(join(folder, entry), owner.uid, owner.gid);
+  chownSync(folder, owner.uid, owner.gid);
+  chmodSync(folder, 0o700);
+}
+
 /** The live server that holds exactly this data folder, left by a start that was killed. */
 function findHolder(folder: string): { pid: number; port: number } | undefined {
   const file = join(folder, 'postmaster.pid');
@@ -129,7 +171,15 @@ function findHolder(folder: string): { pid: number; port: number } | undefined {
 const isAlive = (pid: number): boolean =>
   existsSync(`/proc/${pid}`) && !/^State:\s+Z/m.test(readFileSync(`/proc/${pid}/status`, 'utf8'));
 
-async function waitUntilReady(url: string, isUp: () => boolean): Promise<void> {
+/** The last thing a log says that a person can do something about. */
+const lastWords = (log: string): string =>
+  existsSync(log)
+    ? (readFileSync(log, 'utf8')
+        .split('\n')
+        .findLast((line) => /FATAL|PANIC|ERROR/.test(line)) ?? '')
+    : '';
+
+async function waitUntilReady(url: string, log: string, isUp: () => boolean): Promise<void> {
   for (let tries = 0; tries < 1200; tries += 1) {
     const client = new pg.Client({ connectionString: url });
     try {
@@ -138,7 +188,7 @@ async function waitUntilReady(url: string, isUp: () => boolean): Promise<void> {
       return;
     } catch (error) {
       await client.end().catch(() => undefined);
-      if (!isUp()) throw new Error('PostgreSQL stopped while starting; see its log.', { cause: error });
+      if (!isUp()) throw new Error(`PostgreSQL stopped while starting. ${lastWords(log)}`, { cause: error });
       if ((error as { code?: string }).code === '28P01')
         throw new Error(
           `The password kept for this data is not the one it was made with (.brackenfell/secrets.json holds the demo’s). Put the right file back; only if the data may go, start over with --fresh.`,
@@ -176,8 +226,12 @@ export async function openCluster(options: {
   cacheMb?: number;
   /** Where it listens; any free port when left out. */
   port?: number;
+  /** Folder that each finished segment of the journal is copied into; none when left out. */
+  wal?: string | undefined;
+  /** Plays the archived journal up to this moment, where the folder asks for recovery. */
+  until?: Date;
 }): Promise<Cluster> {
-  const { folder, password, log, throwaway = false, cacheMb = 512 } = options;
+  const { folder, password, log, throwaway = false, cacheMb = 512, wal, until } = options;
   const bin = ensurePostgres(folder);
   const owner = clusterOwner();
   if (!existsSync(join(folder, 'PG_VERSION'))) createCluster(bin, folder, password, owner, throwaway);
@@ -200,6 +254,8 @@ export async function openCluster(options: {
       // The counter's queries are short: compiling them costs more than it gains, and every disk it meets is solid state.
       'jit=off',
       'random_page_cost=1.1',
+      ...(wal === undefined ? [] : archiving(wal, owner)),
+      ...(wal === undefined || until === undefined ? [] : recovering(wal, until)),
       ...(throwaway ? ['fsync=off', 'synchronous_commit=off', 'full_page_writes=off'] : []),
     ];
     const child = spawn(
@@ -217,8 +273,15 @@ export async function openCluster(options: {
     pid = child.pid!;
   }
   const running = pid;
-  await waitUntilReady(superUrl('postgres'), () => isAlive(running));
-  return { port, folder, superUrl, isUp: () => isAlive(running), stop: () => stopProcess(running) };
+  await waitUntilReady(superUrl('postgres'), log, () => isAlive(running));
+  return {
+    port,
+    folder,
+    superUrl,
+    isAdopted: holder !== undefined,
+    isUp: () => isAlive(running),
+    stop: () => stopProcess(running),
+  };
 }
 
 export interface RoleUrls {

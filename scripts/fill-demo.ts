@@ -1,4 +1,4 @@
-import { demoStaff } from '@brackenfell/demo/staff';
+import { demoShop, demoStaff } from '@brackenfell/demo/staff';
 import { openDatabase } from '@brackenfell/server/db/database';
 import { settleTables } from '@brackenfell/server/db/settle-tables';
 import { migrate } from '@brackenfell/server/upgrade/migrate';
@@ -21,6 +21,18 @@ export async function fillDemo(ownerUrl: string, say: (line: string) => void): P
           .join(', ')}.`,
       );
     }
+    await db
+      .insertInto('shop')
+      .values({
+        ...demoShop,
+        currency: 'GBP',
+        tax_basis_points: 2000,
+        locale: 'en-GB',
+        time_zone: null,
+        units: 'metric',
+      })
+      .onConflict((conflict) => conflict.doNothing())
+      .execute();
     const someone = await db.selectFrom('staff').select('id').limit(1).executeTakeFirst();
     if (!someone) {
       const { addStaff } = await import('@brackenfell/server/loading/add-staff');

@@ -1,6 +1,13 @@
 /** Method and path of every endpoint, Express style. By themselves: the browser takes these along and not the schemas. */
 export const ADDRESSES = {
   health: ['GET', '/api/health'],
+  getShop: ['GET', '/api/shop'],
+  beginShop: ['POST', '/api/shop'],
+  changeShop: ['PATCH', '/api/shop'],
+  getShopState: ['GET', '/api/shop/state'],
+  addPerson: ['POST', '/api/staff'],
+  changePerson: ['PATCH', '/api/staff/:staffId'],
+  resetSecrets: ['POST', '/api/staff/:staffId/secrets'],
   signIn: ['POST', '/api/session'],
   whoAmI: ['GET', '/api/session'],
   signOut: ['DELETE', '/api/session'],
@@ -11,6 +18,8 @@ export const ADDRESSES = {
   listFailedTries: ['GET', '/api/session/failed-tries'],
   changeSecret: ['POST', '/api/session/secret'],
   setStaffActive: ['POST', '/api/staff/:staffId/active'],
+  addSeller: ['POST', '/api/sellers'],
+  addMaker: ['POST', '/api/makers'],
   ask: ['GET', '/api/ask'],
   listEngines: ['GET', '/api/engines'],
   getEngine: ['GET', '/api/engines/:engineId'],

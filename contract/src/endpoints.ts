@@ -14,6 +14,7 @@ import {
 } from './inspection.ts';
 import { listReferences, saveReference } from './proof-reference.ts';
 import {
+  addSeller,
   closeRecall,
   enterNotice,
   getBatch,
@@ -24,6 +25,7 @@ import {
   settleBatch,
 } from './quarantine.ts';
 import {
+  addMaker,
   getImport,
   getImportRows,
   listImports,
@@ -80,6 +82,7 @@ import {
   switchPerson,
   whoAmI,
 } from './session.ts';
+import { addPerson, beginShop, changePerson, changeShop, getShop, getShopState, resetSecrets } from './shop.ts';
 import {
   addLine,
   addNote,
@@ -111,6 +114,15 @@ import { getNearMisses, getTray } from './tray.ts';
 /** Every endpoint of the application. The server must register each; the OpenAPI document lists them. */
 export const ENDPOINTS = {
   health,
+  addMaker,
+  addSeller,
+  getShop,
+  beginShop,
+  changeShop,
+  getShopState,
+  addPerson,
+  changePerson,
+  resetSecrets,
   listLoans,
   lendTool,
   settleLoan,

@@ -79,6 +79,8 @@ export const ImportView = ImportLine.extend({
   outcome: z.string().nullable(),
   /** Of a list marked complete: numbers this supplier had before and has no more. No stock of ours is touched. */
   goneNumbers: z.array(z.string()),
+  /** Makers its rows name whom the catalogue does not know, the first few. */
+  unknownMakers: z.array(z.string()),
 }).meta({ id: 'ImportView' });
 export type ImportView = z.infer<typeof ImportView>;
 
@@ -180,4 +182,13 @@ export const rejectedSheet = endpoint('rejectedSheet', {
   params,
   response: z.unknown(),
   produces: 'text/csv',
+});
+
+export const addMaker = endpoint('addMaker', {
+  summary: 'Add a maker by the name that lists call them.',
+  roles: EDITORS,
+  body: z.object({ name: line(60).trim().min(2) }).strict(),
+  response: z.object({ makerId: z.string(), name: z.string() }),
+  status: 201,
+  idempotent: true,
 });

@@ -177,3 +177,12 @@ export const listSellers = endpoint('listSellers', {
   roles: EVERYONE,
   response: z.object({ sellers: z.array(SellerRecord) }),
 });
+
+export const addSeller = endpoint('addSeller', {
+  summary: 'Add a seller that deliveries come from, and by which way their parts reach the shop.',
+  roles: ['specialist', 'supervisor'],
+  body: z.object({ name: line(80).trim().min(2), channel: z.enum(CHANNELS) }).strict(),
+  response: SellerRecord,
+  status: 201,
+  idempotent: true,
+});

@@ -43,8 +43,8 @@ export const switchPerson = endpoint('switchPerson', {
 });
 
 /** Ten characters or more; nothing is asked of their kind. */
-const NewPassword = z.string().min(10, 'takes ten characters or more').max(200);
-const Pin = z.string().regex(/^\d{4,8}$/, 'must be 4 to 8 digits');
+export const NewPassword = z.string().min(10, 'takes ten characters or more').max(200);
+export const Pin = z.string().regex(/^\d{4,8}$/, 'must be 4 to 8 digits');
 
 export const listSessions = endpoint('listSessions', {
   summary: 'Where one is signed in.',

@@ -143,6 +143,8 @@ export const Slip = z
     kept: z.array(SlipKept),
     notes: z.array(z.object({ noteId: Id, at: z.string(), by: z.string(), text: z.string(), mended: z.boolean() })),
     goodsMinor: z.number().int(),
+    /** The rate it was begun under. */
+    taxBasisPoints: z.number().int(),
     taxMinor: z.number().int(),
     totalMinor: z.number().int(),
     createdAt: z.string(),

@@ -1,5 +1,8 @@
 import type { Role } from '@brackenfell/contract/endpoint';
 
+/** What stands on the demo's sign-in and papers. */
+export const demoShop = { name: 'Sallowdale Factors', address: 'Cawdle' };
+
 /** The demo counter's people. Their passwords and PINs are printed at every start: they guard invented data alone. */
 export const demoStaff: readonly { name: string; initials: string; role: Role; password: string; pin: string }[] = [
   { name: 'Wren', initials: 'WA', role: 'specialist', password: 'bracken-and-heather', pin: '4201' },

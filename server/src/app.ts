@@ -23,6 +23,7 @@ import { sendTrouble, serve } from './http/serve.ts';
 import { trouble, type Trouble } from './http/trouble.ts';
 import { openFormatRoutes } from './open-format/routes.ts';
 import { partRoutes } from './part/routes.ts';
+import { shopRoutes } from './shop/routes.ts';
 import { sessionRoutes } from './session/routes.ts';
 import { fittedSetRoutes } from './fitted-set/routes.ts';
 import { houseRuleRoutes } from './house-rules/routes.ts';
@@ -108,6 +109,7 @@ export function createApp(context: Context): Express {
   });
   const document = openApiDocument();
   serve(app, context, openApi, () => Promise.resolve(document));
+  shopRoutes(app, context);
   sessionRoutes(app, context);
   askRoutes(app, context);
   engineRoutes(app, context);

@@ -8,6 +8,7 @@ import { readConfig } from './context/config.ts';
 import { createContext } from './context/context.ts';
 import { openDatabase } from './db/database.ts';
 import { sweepReceipts } from './http/receipt-store.ts';
+import { keepToShop } from './shop/write-as-shop.ts';
 import { keepAlive } from './keep-alive.ts';
 
 const GRACE_MS = 3000;
@@ -31,6 +32,7 @@ function main(): void {
     sayLost(log, error);
   });
   const context = createContext(db, log, config);
+  keepToShop(db);
   const server = createServer(createApp(context));
   server.on('error', (error) => {
     log.error({ err: error }, 'cannot listen');
@@ -75,6 +77,7 @@ function work(): void {
     max: 2,
     patient: true,
   });
+  keepToShop(db);
   // It lives and dies with the server that started it, even one that died before this was heard.
   if (!process.connected) process.exit(0);
   process.on('disconnect', () => process.exit(0));

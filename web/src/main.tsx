@@ -30,8 +30,7 @@ onServerReturn(() => void queries.invalidateQueries());
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
-      {/* What is drawn is never behind the address: the next key may be on its way already. */}
-      <BrowserRouter useTransitions={false}>
+      <BrowserRouter>
         <App />
       </BrowserRouter>
     </QueryClientProvider>

@@ -1,5 +1,6 @@
 import { parseFigure } from '../quantities/parse-figure.ts';
 import { readQuantity } from '../quantities/read-quantity.ts';
+import { moneySign } from '../words/money.ts';
 import { MEASURED } from './measured.ts';
 import type { MeasuredId } from './tell.ts';
 
@@ -77,6 +78,6 @@ function readAlone(id: MeasuredId, text: string): TypedReading {
 
 /** A price each as it is typed (`4.20`, `£4,20`), in minor units; undefined where it is none. */
 export function readPriceMinor(text: string): number | undefined {
-  const value = only(text.trim().replace(/^£\s*/, ''));
+  const value = only(text.replace(moneySign(), '').trim());
   return value === undefined || value <= 0 ? undefined : Math.round(value * 100);
 }

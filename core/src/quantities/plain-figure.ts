@@ -1,3 +1,4 @@
+import { moneySign } from '../words/money.ts';
 import { parseFigure } from './parse-figure.ts';
 import type { QuantityReading } from './read-quantity.ts';
 
@@ -18,9 +19,9 @@ export function readPlain(text: string, why: string, least = 0): PlainReading | 
   return value === undefined || value < least ? { kind: 'unreadable', why } : { kind: 'plain', value };
 }
 
-/** Reads pounds, with or without their sign, as pence. */
+/** Reads an amount of money, with or without its sign, in minor units. */
 export function readPence(text: string): PlainReading | undefined {
-  const read = readPlain(text.replace('£', ''), 'An amount in pounds, such as 37.60.');
+  const read = readPlain(text.replace(moneySign(), ''), `An amount in ${moneySign()}, such as 37.60.`);
   return read?.kind === 'plain' ? { kind: 'plain', value: Math.round(read.value * 100) } : read;
 }
 

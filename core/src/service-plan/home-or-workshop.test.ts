@@ -3,7 +3,14 @@ import { sheetOf } from '../testing/sheet-of.ts';
 import { homeOrWorkshop, staysWithWorkshop } from './home-or-workshop.ts';
 
 describe('home or workshop', () => {
-  const job = { partsMinor: 5000, toolsMinor: 6000, minutes: 45, perHourMinor: 8000, markUpPercent: 20 };
+  const job = {
+    partsMinor: 5000,
+    toolsMinor: 6000,
+    minutes: 45,
+    perHourMinor: 8000,
+    markUpPercent: 20,
+    taxBasisPoints: 2000,
+  };
   test('both totals carry tax, and tools pay once what is saved has bought them', () => {
     // Home: 50 and 60, with a fifth of tax. Workshop: 60 and three quarters of 80, with tax.
     expect(homeOrWorkshop(job)).toEqual({

@@ -10,6 +10,7 @@ export interface PricedJob {
   readonly perHourMinor: number;
   /** What a workshop puts on parts, per cent. */
   readonly markUpPercent: number;
+  readonly taxBasisPoints: number;
 }
 
 /** Both ways of having it done, with tax. */
@@ -29,13 +30,15 @@ export function homeOrWorkshop({
   minutes,
   perHourMinor,
   markUpPercent,
+  taxBasisPoints,
 }: PricedJob): HomeOrWorkshop {
-  const laterMinor = withTax(partsMinor);
+  const laterMinor = withTax(partsMinor, taxBasisPoints);
   const workshopMinor = withTax(
     Math.round(partsMinor * (1 + markUpPercent / 100)) + Math.round((minutes / 60) * perHourMinor),
+    taxBasisPoints,
   );
   const saved = workshopMinor - laterMinor;
-  const tools = withTax(toolsMinor);
+  const tools = withTax(toolsMinor, taxBasisPoints);
   return {
     homeMinor: laterMinor + tools,
     laterMinor,

@@ -87,7 +87,7 @@ describe('a slip', () => {
   test('costs what is sold on it, taxed once', () => {
     const line = { kind: 'sale', quantity: 3, unitPriceMinor: 111, verdict: 'sell' } as const;
     const own = { kind: 'customers-own', quantity: 9, unitPriceMinor: 100, verdict: 'sell' } as const;
-    expect(totalsOf([line, own, { ...line, verdict: 'refuse' }])).toEqual({
+    expect(totalsOf([line, own, { ...line, verdict: 'refuse' }], 2000)).toEqual({
       goodsMinor: 333,
       taxMinor: 67,
       totalMinor: 400,

@@ -15,11 +15,11 @@ interface PricedLine {
   readonly verdict: Verdict | null;
 }
 
-/** Goods, tax and what is to be paid, in minor units. Only what is sold is priced; tax is rounded once, half away from zero. */
-export function totalsOf(lines: readonly PricedLine[]): Totals {
+/** Goods, tax at a rate in basis points, and what is to be paid, in minor units. Only what is sold is priced; tax is rounded once, half away from zero. */
+export function totalsOf(lines: readonly PricedLine[], taxBasisPoints: number): Totals {
   const goodsMinor = lines
     .filter(({ kind, verdict }) => kind === 'sale' && verdict !== 'refuse')
     .reduce((sum, { quantity, unitPriceMinor }) => sum + quantity * (unitPriceMinor ?? 0), 0);
-  const taxMinor = taxOn(goodsMinor);
+  const taxMinor = taxOn(goodsMinor, taxBasisPoints);
   return { goodsMinor, taxMinor, totalMinor: goodsMinor + taxMinor };
 }

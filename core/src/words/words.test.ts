@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { counted, listed, printAverage, printCount, wordFor } from './counted.ts';
-import { printAmount, printPrice } from './money.ts';
+import { CURRENCIES, inOurMoney, LOCALES, printAmount, printPrice, writeMoneyIn } from './money.ts';
 import { printMoment } from './moments.ts';
 
 describe('words of a counter', () => {
@@ -31,6 +31,24 @@ describe('words of a counter', () => {
       '–',
       '0.05',
     ]);
+  });
+
+  test('money is written as the shop has it; every currency on offer counts in hundredths', () => {
+    writeMoneyIn('SEK', 'en-IE');
+    expect([printPrice(123_456), printAmount(5), inOurMoney('Deposit, £')]).toEqual([
+      'kr\u00a01,234.56',
+      '0.05',
+      'Deposit, kr',
+    ]);
+    for (const currency of CURRENCIES)
+      for (const locale of LOCALES) {
+        writeMoneyIn(currency, locale);
+        expect(printPrice(123_456)).toMatch(/1.?234[.,]56/);
+        expect(
+          new Intl.NumberFormat(locale, { style: 'currency', currency }).resolvedOptions().maximumFractionDigits,
+        ).toBe(2);
+      }
+    writeMoneyIn('GBP', 'en-GB');
   });
 
   test('a moment of this year has its time, one of another its year', () => {

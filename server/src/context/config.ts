@@ -12,6 +12,10 @@ const Config = z.object({
   BRACKENFELL_HOSTS: z.string().default(''),
   /** Addresses or the number of proxies that may say who calls; none when left out. */
   BRACKENFELL_TRUST_PROXY: z.string().optional(),
+  /** What the first-run page asks for; printed by who starts the server. Without it no shop can be begun here. */
+  BRACKENFELL_FIRST_CODE: z.string().min(8).optional(),
+  /** Port on loopback that figures for a monitor are read from; none when left out. */
+  BRACKENFELL_METRICS_PORT: z.coerce.number().int().min(1).max(65535).optional(),
   BRACKENFELL_LOG: z.enum(['silent', 'error', 'warn', 'info']).default('warn'),
 });
 
@@ -23,6 +27,8 @@ export interface Config {
   readonly secret: string;
   readonly hosts: readonly string[];
   readonly trustProxy: string | number | undefined;
+  readonly firstCode: string | undefined;
+  readonly metricsPort: number | undefined;
   readonly logLevel: string;
 }
 
@@ -42,6 +48,8 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
       .map((host) => host.trim().toLowerCase())
       .filter((host) => host !== ''),
     trustProxy: proxyOf(read.data.BRACKENFELL_TRUST_PROXY),
+    firstCode: read.data.BRACKENFELL_FIRST_CODE,
+    metricsPort: read.data.BRACKENFELL_METRICS_PORT,
     logLevel: read.data.BRACKENFELL_LOG,
   };
 }

@@ -23,6 +23,8 @@ export interface Context {
   /** Host names answered to besides loopback. */
   readonly hosts: readonly string[];
   readonly trustProxy: string | number | undefined;
+  /** What the first-run page asks for. */
+  readonly firstCode: string | undefined;
 }
 
 interface Serving {
@@ -30,12 +32,13 @@ interface Serving {
   readonly secret?: string;
   readonly hosts?: readonly string[];
   readonly trustProxy?: string | number | undefined;
+  readonly firstCode?: string | undefined;
 }
 
 export function createContext(
   db: Database,
   log: Logger,
-  { webFolder, secret, hosts = [], trustProxy }: Serving = {},
+  { webFolder, secret, hosts = [], trustProxy, firstCode }: Serving = {},
 ): Context {
   return {
     db,
@@ -49,5 +52,6 @@ export function createContext(
     secret: secret ?? randomBytes(32).toString('base64url'),
     hosts,
     trustProxy,
+    firstCode,
   };
 }

@@ -33,6 +33,8 @@ export interface Tables {
   stock: catalogue.StockTable;
   price: catalogue.PriceTable;
   catalogue_version: catalogue.CatalogueVersionTable;
+  shop: counter.ShopTable;
+  backup_made: counter.BackupMadeTable;
   staff: counter.StaffTable;
   session: counter.SessionTable;
   slip: counter.SlipTable;
@@ -139,6 +141,8 @@ export function openDatabase(
     connectionString,
     max,
     connectionTimeoutMillis: 3000,
+    // A zone that was chosen anew is everywhere within the hour.
+    maxLifetimeSeconds: 3600,
     types: dates,
     options: settings.map((setting) => `-c ${setting}`).join(' '),
   });
@@ -146,6 +150,8 @@ export function openDatabase(
   pool.on('connect', (client) => {
     // The pool hears of its idle clients alone; one that drops while in use would end the process.
     client.on('error', onLost);
+    // Days are reckoned where the shop stands, by the database as by the server.
+    if (process.env.TZ) void client.query(`set timezone to ${pg.escapeLiteral(process.env.TZ)}`).catch(onLost);
     prepareStatements(client);
   });
   return new Kysely<Tables>({

@@ -44,7 +44,7 @@ describe('a quote', () => {
       const pdf = await printed(quoted, 'quote', size);
       const text = textOf(pdf);
       expect(text).toContain(`${line!.quantity} × ${line!.printed}`);
-      expect(text).toContain(`each, with tax ${printPrice(withTax(line!.unitPriceMinor!))}`);
+      expect(text).toContain(`each, with tax ${printPrice(withTax(line!.unitPriceMinor!, 2000))}`);
       expect(text).toContain(`for all ${line!.quantity} ${printPrice(line!.unitPriceMinor! * line!.quantity)}`);
       expect(text).toContain(printPrice(quoted.totalMinor));
       expect(text).toMatch(/Prices hold to \d+ \w+ \d{4}, closing time/);

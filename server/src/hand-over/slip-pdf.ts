@@ -1,6 +1,6 @@
 import type { Slip, SlipLine } from '@brackenfell/contract/slip';
 import { SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
-import { withTax } from '@brackenfell/core/money/tax';
+import { printTax, withTax } from '@brackenfell/core/money/tax';
 import { printPrice } from '@brackenfell/core/words/money';
 import { printDate, printWhole } from '@brackenfell/core/words/moments';
 import { footPages, makePdf } from '../paper/document.ts';
@@ -20,12 +20,12 @@ function sayPrices({ state, heldUntil, isOver }: Slip): string {
     : 'Prices of today, not held: give it as a quote to hold them.';
 }
 
-function sold(page: Page, line: SlipLine): void {
+function sold(page: Page, line: SlipLine, taxBasisPoints: number): void {
   const { quantity, printed, maker, unitPriceMinor, positions, toTell } = line;
   page.part(quantity, printed, maker);
   if (unitPriceMinor === null) page.row('Price to be asked', '–');
   else {
-    page.row(`each, with tax ${printPrice(withTax(unitPriceMinor))}`, printPrice(unitPriceMinor));
+    page.row(`each, with tax ${printPrice(withTax(unitPriceMinor, taxBasisPoints))}`, printPrice(unitPriceMinor));
     page.row(quantity === 1 ? 'for it' : `for all ${quantity}`, printPrice(unitPriceMinor * quantity));
   }
   if (positions.length > 0) page.text(`For ${positions.join(', ')}.`);
@@ -58,12 +58,12 @@ export async function printSlip(
     });
     page.bold(kind === 'quote' ? sayPrices(slip) : `This slip is ${SLIP_STATE_WORDS[slip.state]}.`);
     for (const { printed, reason } of refused) page.bold(`Do not fit ${printed}: ${reason}`);
-    for (const line of forSale) sold(page, line);
+    for (const line of forSale) sold(page, line, slip.taxBasisPoints);
     for (const { quantity, printed, maker } of own)
       page.text(`${quantity} × ${printed}, ${maker}: the customer’s own, not ours, no warranty.`);
     page.rule();
     page.row('Goods', printPrice(slip.goodsMinor));
-    page.row('Tax 20%', printPrice(slip.taxMinor));
+    page.row(printTax(slip.taxBasisPoints), printPrice(slip.taxMinor));
     page.row(slip.state === 'collected' ? 'In all' : 'To pay', printPrice(slip.totalMinor), true);
     if (slip.open.length > 0) {
       page.section('Still open');

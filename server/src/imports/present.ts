@@ -1,7 +1,7 @@
 import { stringify } from 'csv-stringify/sync';
 import type { ImportLine, ImportRow, ImportView } from '@brackenfell/contract/imports';
 import type { Database } from '../db/database.ts';
-import { latestJobOf, readRows, type ImportFound } from './store.ts';
+import { latestJobOf, readRows, readUnknownMakers, type ImportFound } from './store.ts';
 
 const SHOWN_GONE = 200;
 
@@ -17,7 +17,10 @@ export const lineView = (list: ImportFound): ImportLine => ({
 
 /** An import with how its columns are read; what its values deny is asked with it. */
 export async function importView(db: Database, list: ImportFound): Promise<ImportView> {
-  const job = await latestJobOf(db, list.id);
+  const [job, unknownMakers] = await Promise.all([
+    latestJobOf(db, list.id),
+    list.state === 'sorted' ? readUnknownMakers(db, list.id) : [],
+  ]);
   return {
     ...lineView(list),
     version: list.version,
@@ -35,6 +38,7 @@ export async function importView(db: Database, list: ImportFound): Promise<Impor
     doing: job && ['waiting', 'running'].includes(job.state) ? job.doing : '',
     outcome: list.outcome,
     goneNumbers: list.gone.slice(0, SHOWN_GONE),
+    unknownMakers,
   };
 }
 

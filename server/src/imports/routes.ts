@@ -1,5 +1,6 @@
 import type { Express } from 'express';
 import {
+  addMaker,
   getImport,
   getImportRows,
   listImports,
@@ -20,6 +21,7 @@ import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
 import { importView, lineView, rejectedSheetOf, rowView } from './present.ts';
 import {
   addImport,
+  addMakerRow,
   askForWork,
   findImport,
   lockImport,
@@ -76,6 +78,19 @@ export function importRoutes(app: Express, context: Context): void {
     imports: (await readImports(db)).map(lineView),
     suppliers: await readSuppliers(db),
   }));
+
+  serve(app, context, addMaker, async ({ body: { name }, staff, trx }) => {
+    const makerId = await addMakerRow(trx, name);
+    if (makerId === undefined) return trouble('already-there', 'Sort the list again: a maker is called so already.');
+    await recordChange(trx, {
+      staffId: staff.id,
+      subject: 'maker',
+      subjectId: makerId,
+      action: 'add',
+      after: { name },
+    });
+    return { makerId, name };
+  });
 
   serve(app, context, takeList, async ({ query, bytes, staff, trx }) => {
     if (bytes.length === 0) return trouble('invalid-request', 'The file is empty.', { fileName: 'has no bytes' });

@@ -38,6 +38,34 @@ export const readSuppliers = async (db: Database): Promise<string[]> =>
     ({ supplier }) => supplier,
   );
 
+const MOST_UNKNOWN = 12;
+/** Makers that rows of a list name and nobody here is called. */
+export async function readUnknownMakers(db: Database, importId: string): Promise<string[]> {
+  const { rows } = await sql<{ maker: string }>`
+    select distinct read ->> 'maker' as maker from list_row
+     where import_id = ${importId} and heap = 'doubtful' and maker_id is null and read ->> 'maker' is not null
+     order by 1 limit ${MOST_UNKNOWN}`.execute(db);
+  return rows.map(({ maker }) => maker);
+}
+
+/** A maker's key from their name; undefined where somebody is called so already. */
+export async function addMakerRow(trx: Writing, name: string): Promise<string | undefined> {
+  const word =
+    name
+      .toLowerCase()
+      .normalize('NFKD')
+      .replaceAll(/[^a-z0-9]+/g, '-')
+      .replaceAll(/^-+|-+$/g, '') || 'maker';
+  const makers = await trx.selectFrom('maker').select(['id', 'name']).execute();
+  if (makers.some((one) => one.name.toLowerCase() === name.toLowerCase())) return undefined;
+  const taken = new Set(makers.map(({ id }) => id));
+  const id = [word, ...Array.from({ length: taken.size }, (_, i) => `${word}-${i + 2}`)].find(
+    (one) => !taken.has(one),
+  )!;
+  await trx.insertInto('maker').values({ id, name }).execute();
+  return id;
+}
+
 export async function addImport(
   trx: Writing,
   list: { supplier: string; fileName: string; bytes: Buffer; staffId: string },

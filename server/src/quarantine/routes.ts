@@ -11,6 +11,7 @@ import {
   closeRecall,
   enterNotice,
   getBatch,
+  addSeller,
   holdBatch,
   listBatches,
   listSellers,
@@ -31,7 +32,7 @@ import { changeBatch } from '../stock/move-batch.ts';
 import { batchLine, batchView, noticeView, sellerRecord } from './present.ts';
 import { addEvent, moveBatch, readBatches, readEvents } from '../stock/batch-store.ts';
 import { addContact, addNotice, findByCode, readContacts, readNotices, readSales } from './recall-store.ts';
-import { readSellers } from '../stock/seller-store.ts';
+import { addSellerRow, readSellers } from '../stock/seller-store.ts';
 
 async function showBatch(db: Database, batchId: string): Promise<Batch | Trouble> {
   const [row] = await readBatches(db, { batchId });
@@ -55,6 +56,14 @@ export function quarantineRoutes(app: Express, context: Context): void {
   });
   serve(app, context, getBatch, ({ params, db }) => showBatch(db, params.batchId));
   serve(app, context, listSellers, async ({ db }) => ({ sellers: (await readSellers(db)).map(sellerRecord) }));
+
+  serve(app, context, addSeller, async ({ body, staff, trx }) => {
+    const id = await addSellerRow(trx, body);
+    if (id === undefined)
+      return trouble('already-there', 'Choose them from the list.', { name: 'is a seller’s here already' });
+    await recordChange(trx, { staffId: staff.id, subject: 'seller', subjectId: id, action: 'add', after: body });
+    return sellerRecord((await readSellers(trx)).find((one) => one.id === id)!);
+  });
 
   serve(app, context, holdBatch, async ({ params, body, staff, trx }) => {
     const refused = await changeBatch(trx, { ...params, ...body, action: 'hold', staffId: staff.id });

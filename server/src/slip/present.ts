@@ -155,7 +155,9 @@ export function slipView(
         quantity: line.quantity,
         unitPriceMinor: line.unit_price_minor,
       })),
+      slip.tax_basis_points,
     ),
+    taxBasisPoints: slip.tax_basis_points,
     createdAt: slip.created_at.toISOString(),
     updatedAt: slip.updated_at.toISOString(),
   };

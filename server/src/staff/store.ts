@@ -1,5 +1,6 @@
 import { sql } from 'kysely';
 import { createHash, randomBytes } from 'node:crypto';
+import type { Role } from '@brackenfell/contract/endpoint';
 import type { Staff } from '@brackenfell/contract/session';
 import type { Database, Writing } from '../db/database.ts';
 import { SESSION_MS } from './cookie.ts';
@@ -72,12 +73,31 @@ export async function endOtherSessions(trx: Writing, staffId: string, token: str
   await trx.deleteFrom('session').where('staff_id', '=', staffId).where('token_hash', '!=', hashOf(token)).execute();
 }
 
+export async function endEverySession(trx: Writing, staffId: string): Promise<void> {
+  await trx.deleteFrom('session').where('staff_id', '=', staffId).execute();
+}
+
+/** False where there is no such person. */
 export async function setSecret(
   trx: Writing,
   staffId: string,
   changes: { password_hash?: string; pin_hash?: string },
-): Promise<void> {
-  await trx.updateTable('staff').set(changes).where('id', '=', staffId).execute();
+): Promise<boolean> {
+  const done = await trx.updateTable('staff').set(changes).where('id', '=', staffId).returning('id').executeTakeFirst();
+  return done !== undefined;
+}
+
+/** Who it is now, and the role they had; undefined where there is no such person. That a supervisor stays is the database's to say. */
+export async function setRole(trx: Writing, staffId: string, role: Role) {
+  const before = await trx.selectFrom('staff').select('role').where('id', '=', staffId).executeTakeFirst();
+  if (!before) return undefined;
+  const now = await trx
+    .updateTable('staff')
+    .set({ role })
+    .where('id', '=', staffId)
+    .returning([...STAFF_COLUMNS, 'staff.active'])
+    .executeTakeFirstOrThrow();
+  return { ...now, before: before.role };
 }
 
 /** Lets a person in or keeps them out; who is kept out is signed out everywhere. False where there is no such person. */

@@ -1,6 +1,6 @@
 import { sql } from 'kysely';
 import type { Channel } from '@brackenfell/core/authenticity/prior';
-import type { Database } from '../db/database.ts';
+import type { Database, Writing } from '../db/database.ts';
 
 /** The seller of pieces whose owner cannot say where they were bought; made by the migration. */
 export const SELLER_NOT_SAID = 'Seller not said';
@@ -20,6 +20,20 @@ export interface SellerRow {
   readonly batches: number;
   readonly settled: number;
   readonly not_genuine: number;
+}
+
+/** The new seller's id; undefined where the name is one's already, letter case aside. */
+export async function addSellerRow(
+  trx: Writing,
+  seller: { name: string; channel: Channel },
+): Promise<string | undefined> {
+  const same = await trx
+    .selectFrom('seller')
+    .select('id')
+    .where((eb) => eb(eb.fn<string>('lower', ['name']), '=', seller.name.toLowerCase()))
+    .executeTakeFirst();
+  if (same) return undefined;
+  return (await trx.insertInto('seller').values(seller).returning('id').executeTakeFirstOrThrow()).id;
 }
 
 export async function readSellers(db: Database): Promise<SellerRow[]> {

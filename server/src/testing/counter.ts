@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { sql } from 'kysely';
 import pg from 'pg';
 import supertest from 'supertest';
 import { demoStaff } from '@brackenfell/demo/staff';
@@ -8,6 +9,7 @@ import { silentLog } from '../context/log.ts';
 import { createApp } from '../app.ts';
 import { createContext } from '../context/context.ts';
 import { openDatabase, type Database } from '../db/database.ts';
+import { migrate } from '../upgrade/migrate.ts';
 
 const TEMPLATE = 'template_world';
 
@@ -56,6 +58,22 @@ export async function openEmptyDatabase(): Promise<{ owner: Database; close: () 
     close: async () => {
       await owner.destroy();
       await asSuper(`drop database ${name} with (force)`);
+    },
+  };
+}
+
+/** A server on an empty database that is brought up to date: a shop nobody has begun. */
+export async function openNewShop(firstCode: string): Promise<{ anonymous: () => Agent; close: () => Promise<void> }> {
+  const empty = await openEmptyDatabase();
+  await migrate(empty.owner);
+  const { rows } = await sql<{ name: string }>`select current_database() as name`.execute(empty.owner);
+  const db = openDatabase(setting('BRACKENFELL_TEST_APP_URL').replace(TEMPLATE, rows[0]!.name), () => undefined);
+  const app = createApp(createContext(db, silentLog(), { firstCode }));
+  return {
+    anonymous: () => supertest.agent(app),
+    close: async () => {
+      await db.destroy();
+      await empty.close();
     },
   };
 }

@@ -61,7 +61,13 @@ export function EngineList() {
         {engines.data && words.trim() === '' && engines.data.total > engines.data.engines.length && (
           <p className="p-4 text-soft">The commonest here; words narrow to any other.</p>
         )}
-        {engines.data?.engines.length === 0 && <p className="p-4">No engine answers to all of “{words}”.</p>}
+        {engines.data?.engines.length === 0 && (
+          <p className="p-4">
+            {words.trim() === ''
+              ? 'No engine is in this catalogue yet. A whole catalogue comes in with npm run catalogue, file by file.'
+              : `No engine answers to all of “${words}”.`}
+          </p>
+        )}
       </div>
     </main>
   );

@@ -1,6 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm, type DefaultValues, type FieldValues, type UseFormReturn } from 'react-hook-form';
 import type { z } from 'zod';
+import { ProblemError } from '../wire/call.ts';
 import { counted } from '@brackenfell/core/words/counted';
 
 /** What is wrong with a field, in words a counter person uses. */
@@ -23,6 +24,12 @@ export const useBodyForm = <S extends z.ZodType<FieldValues, FieldValues>>(
   defaultValues: DefaultValues<z.input<S>>,
 ): UseFormReturn<z.input<S>, unknown, z.output<S>> =>
   useForm({ resolver: zodResolver(schema, { error: sayIssue }), defaultValues });
+
+/** What the server said of one field. */
+export function fieldProblem(error: unknown, name: string): { readonly message: string } | undefined {
+  const message = error instanceof ProblemError ? error.problem.fields?.[name] : undefined;
+  return message === undefined ? undefined : { message };
+}
 
 interface TextFieldProps extends React.ComponentProps<'input'> {
   readonly label: string;

@@ -10,11 +10,17 @@ export function useBeginSlip() {
   const { slipId, slip, inHand, build, staying, duty, go } = useCounter();
   const write = useSlipWrite();
   return (engineId: string | undefined): string => {
-    if (slipId !== undefined) {
+    // The address is ahead of what is drawn where the next answer comes on the heels of the first.
+    const begun = slipId ?? new URLSearchParams(window.location.search).get('slip') ?? undefined;
+    if (begun !== undefined) {
       // An engine picked before the slip knew it goes on the slip first, so that what follows is judged for it.
       if (engineId && slip.data?.engineId === null)
-        write.mutate(slipCall('changeSlip', { params: { slipId }, body: { engineId } }, 'engine chosen'), {}, slipId);
-      return slipId;
+        write.mutate(
+          slipCall('changeSlip', { params: { slipId: begun }, body: { engineId } }, 'engine chosen'),
+          {},
+          begun,
+        );
+      return begun;
     }
     const name = nameNewSlip();
     const body = {

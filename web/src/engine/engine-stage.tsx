@@ -127,10 +127,19 @@ export function EngineStage() {
   );
 }
 
+const NO_ENGINES = [
+  'unknown',
+  'No engine is in this catalogue yet',
+  'A catalogue brings them in: npm run catalogue. Parts are found by number meanwhile.',
+];
+
 /** What stands instead of a question: none left, settled, or nothing still open tells them apart. */
 function Outcome({ data }: { data: Identification }) {
   const [mark, title, more] = {
-    'none-left': ['refuse', 'No engine answers to all of that', 'Take back one of the statements marked at the left.'],
+    'none-left':
+      data.total === 0
+        ? NO_ENGINES
+        : ['refuse', 'No engine answers to all of that', 'Take back one of the statements marked at the left.'],
     settled: [
       'match',
       data.left === 1

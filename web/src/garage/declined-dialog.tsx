@@ -1,3 +1,4 @@
+import { inOurMoney } from '@brackenfell/core/words/money';
 import { oneOf, readPence } from '@brackenfell/core/quantities/plain-figure';
 import type { GarageVehicle } from '@brackenfell/contract/garage';
 import { Dialog } from '../controls/dialog.tsx';
@@ -49,7 +50,7 @@ export function DeclinedDialog({
           />
         </label>
         <label className="grid grid-cols-[1fr_9rem] items-center gap-2">
-          <span className="text-slate">For, £</span>
+          <span className="text-slate">{inOurMoney('For, £')}</span>
           <input
             className="field num"
             value={price}

@@ -1,6 +1,7 @@
 import { homeOrWorkshop } from '@brackenfell/core/service-plan/home-or-workshop';
 import { oneOf, readPence, readPlain, type PlainReading } from '@brackenfell/core/quantities/plain-figure';
-import { printPrice } from '@brackenfell/core/words/money';
+import { inOurMoney, printPrice } from '@brackenfell/core/words/money';
+import { ourTax } from '../shop/our-shop.ts';
 import { Mark } from '../controls/mark.tsx';
 import { useDraftOf } from '../controls/draft.ts';
 import { AskedBack } from '../measuring/asked-back.tsx';
@@ -48,6 +49,7 @@ export function HomePanel({ slipId, partsMinor, minutesFound, stays }: HomePanel
           minutes,
           perHourMinor,
           markUpPercent: oneOf(readings.markUp) ?? 0,
+          taxBasisPoints: ourTax(),
         });
   return (
     <section aria-label="Home or workshop" className="set-up-panel">
@@ -64,7 +66,7 @@ export function HomePanel({ slipId, partsMinor, minutesFound, stays }: HomePanel
         {FIELDS.map(({ name, label, example }) => (
           <div key={name}>
             <label className="grid">
-              <span className="text-slate">{label}</span>
+              <span className="text-slate">{inOurMoney(label)}</span>
               <input
                 className="field num"
                 value={asked.value[name]}

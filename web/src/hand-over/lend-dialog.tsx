@@ -1,3 +1,4 @@
+import { inOurMoney } from '@brackenfell/core/words/money';
 import { oneOf, readPence } from '@brackenfell/core/quantities/plain-figure';
 import { dayAfter } from '@brackenfell/core/words/calendar';
 import { Dialog } from '../controls/dialog.tsx';
@@ -47,7 +48,7 @@ export function LendDialog({ slipId, tool, onClose }: LendProps) {
           />
         </label>
         <label className="grid grid-cols-[1fr_9rem] items-center gap-2">
-          <span className="text-slate">Deposit, £</span>
+          <span className="text-slate">{inOurMoney('Deposit, £')}</span>
           <input
             className="field num"
             value={deposit}

@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import type { Say } from '@brackenfell/core/fitment/say';
-import { printPrice } from '@brackenfell/core/words/money';
+import { inOurMoney, moneySign, printPrice } from '@brackenfell/core/words/money';
 import { USUAL_HORIZON_KM } from '@brackenfell/core/service-plan/cost-over';
 import { compareOptions, paysFromKm, spentAfter, type CostedOption } from '@brackenfell/core/service-plan/options';
 import { PRICED_OVER, sayServed } from '@brackenfell/core/service-plan/running-hours';
@@ -70,7 +70,7 @@ export function OptionsPanel({ card, slipId, say }: OptionsPanelProps) {
       </h2>
       <div className="flex flex-wrap gap-3">
         {field('horizon', 'Reckoned to', served(USUAL_HORIZON_KM))}
-        {field('labour', 'Work each time, £', '0')}
+        {field('labour', inOurMoney('Work each time, £'), '0')}
       </div>
       <table className="w-full">
         <thead className="text-left text-xs text-slate">
@@ -169,7 +169,8 @@ function BreakEven({ options, labourMinor, horizonKm, served }: BreakEvenProps) 
         ))}
         {y.ticks(3).map((minor) => (
           <text key={minor} x={LEFT - 4} y={y(minor) + 4} textAnchor="end" className="num fill-peat text-xs">
-            £{Math.round(minor / 100)}
+            {moneySign()}
+            {Math.round(minor / 100)}
           </text>
         ))}
         {x.ticks(2).map((km) => (

@@ -14,6 +14,7 @@ import { call } from '../wire/call.ts';
 import { HeapBar } from './heap-bar.tsx';
 import { ImportColumns } from './import-columns.tsx';
 import { ImportRows } from './import-rows.tsx';
+import { UnknownMakers } from './unknown-makers.tsx';
 import { sayImport, toWrite } from './import-words.ts';
 import { useColumns } from './use-columns.ts';
 import { isWorked, useImportWrite } from './use-imports.ts';
@@ -83,7 +84,7 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
         <span className="min-w-0 flex-1 text-soft">{then}</span>
         {view.state === 'sorted' && (
           <button type="button" className="button-act shrink-0" disabled={!mayWrite} onClick={() => act('writeImport')}>
-            Write {counted(toWrite(view), 'row')} <Key>Ctrl Enter</Key>
+            {toWrite(view) === 0 ? 'Nothing to write' : `Write ${counted(toWrite(view), 'row')}`} <Key>Ctrl Enter</Key>
           </button>
         )}
         {isAtWork && (
@@ -161,6 +162,7 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
                 Gone from their list: <span className="num">{view.goneNumbers.join(', ')}</span>
               </p>
             )}
+            {mayChange && <UnknownMakers makers={view.unknownMakers} isBusy={isBusy} onAdded={() => readSo({})} />}
             <ImportRows view={view} heap={heap} />
           </>
         )}

@@ -22,6 +22,7 @@ const view = (more: Partial<ImportView>): ImportView => ({
   doing: '',
   outcome: null,
   goneNumbers: [],
+  unknownMakers: [],
   ...more,
 });
 

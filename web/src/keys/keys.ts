@@ -1,7 +1,7 @@
 import { useEffect, useRef, useSyncExternalStore } from 'react';
-import { flushSync } from 'react-dom';
 import { tinykeys } from 'tinykeys';
 import { currentSettings } from '../settings/settings.ts';
+import { InTurn } from './in-turn.ts';
 import { ScanWatch, SEQUENCE_MS, STUMBLE_MS } from './scan-watch.ts';
 
 /** One key of the map: what is pressed, what it says in the help, what it does. */
@@ -73,18 +73,19 @@ const watcher = new ScanWatch();
 let held: Held[] = [];
 let timer: ReturnType<typeof setTimeout> | undefined;
 
-/**
- * After a pause: commands of a person are run, those of a scanner forgotten. Where several have waited, as on a busy
- * machine, each finds the screen as the one before has left it, and does what its key does there.
- */
+const inTurn = new InTurn(act);
+
+/** Tells the keys which address the screen shows by now: one that waits is answered by the screen it was meant for. */
+export const drewAddress = (address: string | undefined): void => {
+  inTurn.drew(address);
+};
+
+/** After a pause: commands of a person are run, those of a scanner forgotten. */
 function settle(): void {
   const waiting = held;
   held = [];
   if (watcher.isBurst) for (const { takeBack } of waiting.reverse()) takeBack?.();
-  else
-    for (const { press } of waiting) {
-      if (press !== undefined) flushSync(() => act(press));
-    }
+  else inTurn.add(waiting.flatMap(({ press }) => press ?? []));
   watcher.pause();
 }
 

@@ -1,6 +1,8 @@
 import { CHANNEL_WORDS } from '@brackenfell/core/authenticity/prior';
 import { printChance } from '@brackenfell/core/authenticity/say-conclusion';
 import { ShareBar } from '../controls/share-bar.tsx';
+import { useSession } from '../session/use-session.ts';
+import { NewSeller } from './new-seller.tsx';
 import { useSellers } from './use-quarantine.ts';
 
 const SHOWN_TO = 0.6;
@@ -8,6 +10,7 @@ const SHOWN_TO = 0.6;
 /** What each seller's settled batches say, with how sure that is. */
 export function SellersPage() {
   const sellers = useSellers();
+  const { data: me } = useSession();
   const all = sellers.data?.sellers ?? [];
   return (
     <main className="desk-main col-span-2" aria-label="Sellers">
@@ -24,6 +27,7 @@ export function SellersPage() {
           </p>
         )}
         {!sellers.data && !sellers.error && <p className="text-soft">Fetching the sellers …</p>}
+        {me?.role !== 'editor' && me?.role !== 'starter' && <NewSeller />}
         {all.length > 0 && (
           <table className="w-full max-w-4xl">
             <thead className="text-left text-xs text-slate">

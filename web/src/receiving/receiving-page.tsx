@@ -1,3 +1,4 @@
+import { inOurMoney } from '@brackenfell/core/words/money';
 import { counted, wordFor } from '@brackenfell/core/words/counted';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -195,7 +196,7 @@ function NewDelivery() {
             <th className="w-[32%] font-normal">Number, as on the box</th>
             <th className="w-[4.5rem] font-normal">Pieces</th>
             <th className="font-normal">Batch code</th>
-            <th className="w-[5.5rem] font-normal">Price each, £</th>
+            <th className="w-[5.5rem] font-normal">{inOurMoney('Price each, £')}</th>
             <th className="w-[22%] font-normal">Ordered under</th>
           </tr>
         </thead>

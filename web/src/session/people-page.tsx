@@ -1,10 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
 import { changeSecret } from '@brackenfell/contract/session';
 import { TextField, useBodyForm } from '../controls/body-form.tsx';
 import { printMoment } from '../controls/moment.ts';
 import { call } from '../wire/call.ts';
+import { PeoplePanel } from './people-panel.tsx';
 import { useSession } from './use-session.ts';
 
 const WHAT_WORDS = { 'sign-in': 'password', pin: 'PIN' } as const;
@@ -21,11 +23,16 @@ export function PeoplePage() {
         aria-label="Sign-ins, secrets and people"
       >
         <h1 className="px-4 pt-3 text-verdict font-semibold">Sign-ins, password and PIN</h1>
+        <p className="px-4">
+          <Link to="/shop" className="button-plain">
+            The shop: name, address, money, tax
+          </Link>
+        </p>
         <div className="grid max-w-5xl grid-cols-2 gap-x-8 gap-y-4 p-4">
           <Sessions />
           <NewSecret />
           <FailedTries everybody={me?.role === 'supervisor'} />
-          {me?.role === 'supervisor' && <People ownId={me.id} />}
+          {me?.role === 'supervisor' && <PeoplePanel ownId={me.id} />}
         </div>
       </div>
     </main>
@@ -136,47 +143,6 @@ function FailedTries({ everybody }: { readonly everybody: boolean }) {
           </li>
         ))}
       </ul>
-    </section>
-  );
-}
-
-function People({ ownId }: { readonly ownId: string }) {
-  const queries = useQueryClient();
-  const people = useQuery({ queryKey: ['people'], queryFn: () => call('listPeople', {}) });
-  const set = useMutation({
-    mutationFn: ({ staffId, active }: { staffId: string; active: boolean }) =>
-      call('setStaffActive', { params: { staffId }, body: { active } }),
-    onSettled: () => {
-      void queries.invalidateQueries({ queryKey: ['people'] });
-      void queries.invalidateQueries({ queryKey: ['staff'] });
-    },
-    onError: (error) => toast.error(error.message),
-  });
-  return (
-    <section aria-label="Who works here">
-      <h2 className="font-semibold text-slate">Who works here</h2>
-      <Trouble error={people.error} />
-      <ul>
-        {people.data?.people.map((person) => (
-          <li key={person.id} className="flex items-baseline gap-2 border-t border-hair py-1">
-            <b className="font-semibold">{person.name}</b>
-            <span className="text-soft">
-              {person.role}
-              {person.active ? '' : ', kept out'}
-            </span>
-            {person.id !== ownId && (
-              <button
-                type="button"
-                className="button-plain ml-auto"
-                onClick={() => set.mutate({ staffId: person.id, active: !person.active })}
-              >
-                {person.active ? 'Keep out' : 'Let in again'}
-              </button>
-            )}
-          </li>
-        ))}
-      </ul>
-      <p className="text-soft">Who is kept out is signed out everywhere at once; what they wrote stays.</p>
     </section>
   );
 }

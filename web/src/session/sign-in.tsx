@@ -9,7 +9,7 @@ interface Fields {
 }
 
 /** The first screen: who is at the counter. What was typed is kept through every failure. */
-export function SignIn() {
+export function SignIn({ place }: { readonly place: string }) {
   const { register, handleSubmit, formState } = useForm<Fields>({ defaultValues: { name: '', password: '' } });
   const signIn = useSignIn();
   const away = useServerAway();
@@ -24,7 +24,7 @@ export function SignIn() {
           <Frond />
           <div>
             <h1 className="text-head font-semibold">Brackenfell</h1>
-            <p className="text-soft">Sallowdale Factors, Cawdle</p>
+            <p className="text-soft">{place}</p>
           </div>
         </div>
         <label className="grid gap-1">

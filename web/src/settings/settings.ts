@@ -30,6 +30,8 @@ function read(): Settings {
   }
 }
 
+const hasChosenUnits = (): boolean => (localStorage.getItem(PLACE) ?? '').includes('"units":');
+
 let settings = read();
 const listeners = new Set<() => void>();
 
@@ -53,6 +55,13 @@ export function changeSettings(change: Partial<Settings>): void {
     // A full or forbidden store only means the choice lasts until the page is closed.
   }
   applySettings();
+  for (const listener of listeners) listener();
+}
+
+/** The shop's own units, for whoever has not chosen on this machine; the choice is not written down. */
+export function takeShopUnits(units: UnitDisplay): void {
+  if (hasChosenUnits() || settings.units === units) return;
+  settings = { ...settings, units };
   for (const listener of listeners) listener();
 }
 

@@ -7,6 +7,7 @@ import { Frame } from './frame.tsx';
 import { AwayBanner } from '../controls/away-banner.tsx';
 import { fetchRooms, room } from '../controls/room.ts';
 import { SignIn } from '../session/sign-in.tsx';
+import { useOurShop } from '../shop/our-shop.ts';
 import { useSession } from '../session/use-session.ts';
 
 /** The tray first: it is what one goes to from the engine. */
@@ -38,12 +39,16 @@ const DuePage = room(async () => (await import('../garage/due-page.tsx')).DuePag
 const LoansPage = room(async () => (await import('../garage/loans-page.tsx')).LoansPage);
 const WorkPage = room(async () => (await import('../work/work-page.tsx')).WorkPage);
 const PeoplePage = room(async () => (await import('../session/people-page.tsx')).PeoplePage);
+const FirstRun = room(async () => (await import('../shop/first-run.tsx')).FirstRun);
+const ShopPage = room(async () => (await import('../shop/shop-page.tsx')).ShopPage);
 const HelpPage = room(async () => (await import('../help/help-page.tsx')).HelpPage);
 const HouseRulesPage = room(async () => (await import('../house-rules/house-rules-page.tsx')).HouseRulesPage);
 
 /** The whole application: sign-in, then the counter's frame with its stages. */
 export function App() {
   const session = useSession();
+  const shop = useOurShop();
+  const error = session.error ?? shop.error;
   const isSignedIn = Boolean(session.data);
   // The counter is usable before: the other screens come while it is looked at.
   useEffect(() => {
@@ -51,16 +56,24 @@ export function App() {
   }, [isSignedIn]);
   return (
     <>
-      {session.isPending && <p className="p-6 text-soft">Opening the counter …</p>}
-      {session.error && !session.data && (
+      {(session.isPending || shop.isPending) && <p className="p-6 text-soft">Opening the counter …</p>}
+      {error && (!session.data || !shop.data) && (
         <div className="p-6">
           <AwayBanner />
-          <p className="mt-2 text-soft">{session.error.message}</p>
+          <p className="mt-2 text-soft">{error.message}</p>
         </div>
       )}
-      {session.data === null && <SignIn />}
-      {session.data && (
-        <ErrorBoundary FallbackComponent={FaultScreen}>
+      {session.data === null && shop.data && (
+        <SignIn place={[shop.data.name, shop.data.address].filter(Boolean).join(', ')} />
+      )}
+      {session.data === null && shop.data === null && (
+        <Suspense fallback={<p className="p-6 text-soft">Opening …</p>}>
+          <FirstRun />
+        </Suspense>
+      )}
+      {session.data && shop.data && (
+        // All is written anew where the shop writes otherwise than before.
+        <ErrorBoundary key={`${shop.data.currency} ${shop.data.locale}`} FallbackComponent={FaultScreen}>
           <Suspense fallback={<p className="p-6 text-soft">Opening …</p>}>
             <Routes>
               <Route path="work/:slipId" element={<WorkPage />} />
@@ -103,6 +116,7 @@ export function App() {
                 <Route path="garage/due" element={<DuePage />} />
                 <Route path="garage/loans" element={<LoansPage />} />
                 <Route path="people" element={<PeoplePage />} />
+                <Route path="shop" element={<ShopPage />} />
                 <Route path="help" element={<HelpPage />} />
                 <Route path="house-rules" element={<HouseRulesPage />} />
                 <Route path="*" element={<Nowhere />} />

@@ -16,7 +16,7 @@ import { FaultScreen } from './fault-screen.tsx';
 import { AwayBanner } from '../controls/away-banner.tsx';
 import { room } from '../controls/room.ts';
 import { KeyHelp } from './key-help.tsx';
-import { useKeys, watchForBursts } from '../keys/keys.ts';
+import { drewAddress, useKeys, watchForBursts } from '../keys/keys.ts';
 import { isCatalogue, isGarage, isQuarantine, isSums, Rail } from './rail.tsx';
 import { CatalogueStrip } from '../catalogue/catalogue-strip.tsx';
 import { QuarantineStrip } from '../quarantine/quarantine-strip.tsx';
@@ -52,6 +52,8 @@ export function Frame({ me }: { me: Staff }) {
   const inCatalogue = isCatalogue(pathname);
   const inQuarantine = isQuarantine(pathname);
   useEffect(() => watchForBursts(keepScan), []);
+  useEffect(() => drewAddress(`${pathname}${search}`), [pathname, search]);
+  useEffect(() => () => drewAddress(undefined), []);
   usePageTitle(pathname, docket, slip.data?.engine ?? undefined);
   useOutboxFlow();
   // A slip begun here gets its number in the address as soon as the server has given it one.

@@ -27,6 +27,7 @@ const TITLES: readonly (readonly [start: string, title: string])[] = [
   ['/sums/convert', 'Conversions'],
   ['/help', 'Getting started'],
   ['/people', 'Sign-ins and people'],
+  ['/shop', 'The shop'],
 ];
 
 /** Names the view in the page's title, with the slip and engine in hand, for tabs and for those who hear the page. */

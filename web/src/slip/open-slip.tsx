@@ -5,6 +5,7 @@ import type { Slip } from '@brackenfell/contract/slip';
 import { isFinal, mayBecome, SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
 import { mayTakeOver, mayWrite } from '@brackenfell/core/slip/who-may';
 import { Key } from '../controls/key.tsx';
+import { printTax } from '@brackenfell/core/money/tax';
 import { printPrice } from '@brackenfell/core/words/money';
 import { useKeys } from '../keys/keys.ts';
 import { LineKeys } from './line-keys.tsx';
@@ -173,7 +174,7 @@ export function OpenSlip({ slip, me, onSlips, onHeard }: OpenSlipProps) {
       <dl className="slip-sums border-t border-line">
         <dt>Goods</dt>
         <dd className="num">{printPrice(slip.goodsMinor)}</dd>
-        <dt>Tax 20%</dt>
+        <dt>{printTax(slip.taxBasisPoints)}</dt>
         <dd className="num">{printPrice(slip.taxMinor)}</dd>
         <dt className="total">To pay</dt>
         <dd className="num total">{printPrice(slip.totalMinor)}</dd>

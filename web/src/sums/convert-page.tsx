@@ -1,3 +1,4 @@
+import { inOurMoney } from '@brackenfell/core/words/money';
 import { Choice } from '../controls/choice.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { useSettings } from '../settings/settings.ts';
@@ -115,7 +116,7 @@ export function ConvertPage() {
                 {fields.map(([name, label, example]) => (
                   <SumField
                     key={name}
-                    label={label}
+                    label={inOurMoney(label)}
                     text={text(name)}
                     example={example}
                     reading={answer.readings?.[name]}

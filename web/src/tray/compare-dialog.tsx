@@ -3,7 +3,7 @@ import type { OpenRow } from '@brackenfell/contract/open-tray';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { Dialog } from '../controls/dialog.tsx';
 import { Mark, MARK_WORDS, VERDICT_MARK } from '../controls/mark.tsx';
-import { printAmount } from '@brackenfell/core/words/money';
+import { inOurMoney, printAmount } from '@brackenfell/core/words/money';
 import { drawPlug } from '../drawing/plug-outline.ts';
 import { frameFor } from '../drawing/section-frame.ts';
 import { Section } from '../drawing/section.tsx';
@@ -61,7 +61,7 @@ export function CompareDialog({ first, second, engine, onClose }: CompareDialogP
             </tr>
           ))}
           <tr className="border-t border-line">
-            <th className="text-left font-normal text-slate">£ each, here</th>
+            <th className="text-left font-normal text-slate">{inOurMoney('£ each, here')}</th>
             {[first, second].map((row) => (
               <td key={row.partId} className="num">
                 {printAmount(row.priceMinor)}, {row.onHand}

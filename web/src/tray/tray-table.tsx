@@ -8,7 +8,8 @@ import { Key } from '../controls/key.tsx';
 import { Mark, MARK_WORDS, MarkPaths, VERDICT_MARK } from '../controls/mark.tsx';
 import type { MarkKind } from '../controls/mark-shapes.ts';
 import { withTax } from '@brackenfell/core/money/tax';
-import { printAmount } from '@brackenfell/core/words/money';
+import { inOurMoney, printAmount } from '@brackenfell/core/words/money';
+import { ourTax } from '../shop/our-shop.ts';
 import { useSettings } from '../settings/settings.ts';
 import { gridColumns, markPlaces, marksWidth } from './columns.ts';
 import { useIsPicked, usePickedAfterPaint, type RowPick } from './row-pick.ts';
@@ -182,12 +183,12 @@ const HeadCells = memo(function HeadCells({ tray, failing }: { tray: OpenTray; f
         Free
       </div>
       <div role="columnheader" className="self-end text-right leading-tight">
-        £ set
+        {inOurMoney('£ set')}
         <br />
         with tax
       </div>
       <div role="columnheader" className="tray-per self-end pr-2 text-right leading-tight">
-        £ per
+        {inOurMoney('£ per')}
         <br />
         {tray.costOver}
       </div>
@@ -340,7 +341,7 @@ const RowCells = memo(function RowCells({ row, columns }: RowCellsProps) {
         {row.held > 0 && <span className="sr-only">, {row.held} more held in quarantine</span>}
       </span>
       <span role="gridcell" className="num text-right">
-        {printAmount(row.priceMinor === null ? null : withTax(row.priceMinor * row.takes))}
+        {printAmount(row.priceMinor === null ? null : withTax(row.priceMinor * row.takes, ourTax()))}
       </span>
       <span role="gridcell" className="num tray-per pr-2 text-right">
         {row.verdict === 'refuse' ? '–' : printAmount(row.costOverServiceMinor)}

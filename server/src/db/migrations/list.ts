@@ -16,6 +16,7 @@ import * as papersAndLoans from './2026-12-08-papers-and-loans.ts';
 import * as heard from './2026-12-10-heard.ts';
 import * as oldOthers from './2026-12-12-old-others.ts';
 import * as imports from './2026-12-13-imports.ts';
+import * as shop from './2026-12-14-shop.ts';
 import * as packs from './2026-12-11-packs.ts';
 import * as sundriesAndKits from './2026-12-09-sundries-and-kits.ts';
 
@@ -40,4 +41,5 @@ export const MIGRATIONS: Record<string, Migration> = {
   '2026-12-11-packs': packs,
   '2026-12-12-old-others': oldOthers,
   '2026-12-13-imports': imports,
+  '2026-12-14-shop': shop,
 };

@@ -10,6 +10,8 @@ import type { SetUpFigures } from '@brackenfell/core/set-up/told-figures';
 import type { PaperView } from '@brackenfell/contract/hand-over';
 import type { GapHow } from '@brackenfell/contract/set-up';
 import type { Verdict } from '@brackenfell/core/fitment/verdict';
+import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
+import type { Currency, Locale } from '@brackenfell/core/words/money';
 import type { ReadingHow } from '@brackenfell/core/slip/piece-readings';
 import type { EndReason, SlipState } from '@brackenfell/core/slip/slip-states';
 
@@ -33,6 +35,24 @@ export interface StaffTable {
   password_hash: string;
   pin_hash: string;
   active: Generated<boolean>;
+}
+/** One row at most: a database is of one shop. */
+export interface ShopTable {
+  name: string;
+  address: string;
+  currency: Currency;
+  tax_basis_points: number;
+  locale: Locale;
+  time_zone: string | null;
+  units: UnitDisplay;
+  version: Generated<number>;
+}
+export interface BackupMadeTable {
+  id: Key;
+  at: Generated<Date>;
+  tables: number;
+  /** A bigint, as its digits. */
+  rows: string;
 }
 export interface SessionTable {
   /** SHA-256 of the token in the cookie; the token itself is never stored. */
@@ -63,6 +83,8 @@ export interface SlipTable {
   /** What the engine is used for, as `printDuty` writes it; empty for standard duty. */
   duty: Generated<string>;
   in_hand_part_id: string | null;
+  /** On its goods, the rate it was begun under. */
+  tax_basis_points: Generated<number>;
   /** Last day that a quote’s prices are held, or that what is ready is kept; a day as YYYY-MM-DD. */
   held_until: Generated<string | null>;
   /** Kinds of part that a reading of old parts holds back, and why; settled with each that is kept. */

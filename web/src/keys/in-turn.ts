@@ -1,0 +1,53 @@
+import { flushSync } from 'react-dom';
+
+/** A room that is long in coming holds the keys up no longer than this. */
+const PATIENCE_MS = 1000;
+
+const addressed = (): string => `${window.location.pathname}${window.location.search}`;
+
+/**
+ * Presses that have waited, one after another: each finds the screen as the one before has left it, and does what its key
+ * does there. Where one led to another address, the next waits until that is what is drawn.
+ */
+export class InTurn {
+  readonly #run: (press: string) => void;
+  #due: string[] = [];
+  #isAtIt = false;
+  /** Undefined on a screen that tells no address: there nothing is waited for. */
+  #drawn: string | undefined;
+  #goOn: (() => void) | undefined;
+
+  constructor(run: (press: string) => void) {
+    this.#run = run;
+  }
+
+  drew(address: string | undefined): void {
+    this.#drawn = address;
+    if (address === addressed()) this.#goOn?.();
+  }
+
+  add(presses: readonly string[]): void {
+    this.#due.push(...presses);
+    if (!this.#isAtIt) void this.#work();
+  }
+
+  async #work(): Promise<void> {
+    this.#isAtIt = true;
+    try {
+      for (let press = this.#due.shift(); press !== undefined; press = this.#due.shift()) {
+        const next = press;
+        if (this.#drawn !== undefined && this.#drawn !== addressed()) await this.#untilDrawn();
+        flushSync(() => this.#run(next));
+      }
+    } finally {
+      this.#isAtIt = false;
+    }
+  }
+
+  #untilDrawn(): Promise<void> {
+    return new Promise((resolve) => {
+      this.#goOn = resolve;
+      setTimeout(resolve, PATIENCE_MS);
+    });
+  }
+}

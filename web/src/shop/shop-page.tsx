@@ -1,0 +1,113 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { FormProvider } from 'react-hook-form';
+import { toast } from 'sonner';
+import type { RequestOf } from '@brackenfell/contract/endpoints';
+import { changeShop, type Shop } from '@brackenfell/contract/shop';
+import { printCount } from '@brackenfell/core/words/counted';
+import { useBodyForm } from '../controls/body-form.tsx';
+import { Key } from '../controls/key.tsx';
+import { printMoment } from '../controls/moment.ts';
+import { useKeys } from '../keys/keys.ts';
+import { useSession } from '../session/use-session.ts';
+import { call } from '../wire/call.ts';
+import { useOurShop } from './our-shop.ts';
+import { ShopFields } from './shop-fields.tsx';
+
+/** What the shop is called and how it counts; for a supervisor, to change it, and how the instance stands. */
+export function ShopPage() {
+  const shop = useOurShop();
+  const { data: me } = useSession();
+  return (
+    <main className="desk-main col-span-2" aria-label="The shop">
+      <div className="min-h-0 flex-1 overflow-auto p-4" tabIndex={0} role="region" aria-label="The shop and its state">
+        <h1 className="pb-2 text-verdict font-semibold">The shop</h1>
+        {shop.data && (
+          <div className="grid max-w-5xl grid-cols-2 gap-8">
+            {me?.role === 'supervisor' ? (
+              // Begun anew with what somebody else has saved meanwhile.
+              <ShopForm key={shop.data.version} shop={shop.data} />
+            ) : (
+              <p>
+                {shop.data.name}
+                {shop.data.address && `, ${shop.data.address}`}. Prices in {shop.data.currency}, tax{' '}
+                {shop.data.taxBasisPoints / 100}%. A supervisor may change it.
+              </p>
+            )}
+            {me?.role === 'supervisor' && <InstanceState />}
+          </div>
+        )}
+      </div>
+    </main>
+  );
+}
+
+function ShopForm({ shop }: { readonly shop: Shop }) {
+  const queries = useQueryClient();
+  const form = useBodyForm(changeShop.body, shop);
+  const change = useMutation({
+    mutationFn: (body: RequestOf<'changeShop'>['body']) => call('changeShop', { body }),
+    onSuccess: () => toast('Kept. Slips that are begun keep the tax they were begun under.'),
+    onSettled: () => void queries.invalidateQueries({ queryKey: ['shop'] }),
+  });
+  const save = form.handleSubmit((body) => change.mutate(body));
+  useKeys('The shop', [{ press: 'Control+Enter', printed: 'Ctrl Enter', does: 'Keep it so', run: () => void save() }]);
+  return (
+    <FormProvider {...form}>
+      <form
+        className="grid content-start gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save();
+        }}
+        noValidate
+      >
+        <ShopFields />
+        {change.error && (
+          <p role="alert" className="text-madder">
+            {change.error.message}
+          </p>
+        )}
+        <button type="submit" className="button-act justify-self-start" disabled={change.isPending}>
+          Keep it so <Key>Ctrl Enter</Key>
+        </button>
+      </form>
+    </FormProvider>
+  );
+}
+
+const MEGABYTE = 1_000_000;
+
+function InstanceState() {
+  const state = useQuery({ queryKey: ['shop', 'state'], queryFn: () => call('getShopState', {}) });
+  return (
+    <section aria-label="How it stands">
+      <h2 className="font-semibold text-slate">How it stands</h2>
+      {state.error && (
+        <p role="alert" className="text-madder">
+          {state.error.message}
+        </p>
+      )}
+      {state.isPending && <p className="text-soft">Looking …</p>}
+      {state.data && (
+        <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+          <dt className="text-slate">Last backup</dt>
+          <dd>
+            {state.data.backup
+              ? `${printMoment(state.data.backup.at)}: ${printCount(state.data.backup.rows)} rows of ${state.data.backup.tables} tables, read back`
+              : 'None yet. npm run backup makes one.'}
+          </dd>
+          <dt className="text-slate">Database</dt>
+          <dd className="num">{printCount(Math.ceil(state.data.databaseBytes / MEGABYTE))} MB</dd>
+          <dt className="text-slate">Brought up to</dt>
+          <dd className="num">{state.data.lastMigration}</dd>
+          <dt className="text-slate">Jobs</dt>
+          <dd>
+            {state.data.jobs.length === 0
+              ? 'None yet.'
+              : state.data.jobs.map(({ kind, state: at, count }) => `${kind} ${at}: ${count}`).join('; ')}
+          </dd>
+        </dl>
+      )}
+    </section>
+  );
+}
