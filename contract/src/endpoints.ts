@@ -63,6 +63,7 @@ import {
   withdrawServedReading,
 } from './garage.ts';
 import { listClaims, saveClaim } from './heard.ts';
+import { getMending, mendPart, previewMending, undoMending } from './mending.ts';
 import { getHandOver, getPaper, listPapers, printPaper, tickStep } from './hand-over.ts';
 import { lendTool, listLoans, settleLoan } from './loan.ts';
 import { addGapReading, getBlades, getSetUp, saveBlades, withdrawGapReading } from './set-up.ts';
@@ -114,6 +115,10 @@ import { getNearMisses, getTray } from './tray.ts';
 /** Every endpoint of the application. The server must register each; the OpenAPI document lists them. */
 export const ENDPOINTS = {
   health,
+  getMending,
+  previewMending,
+  mendPart,
+  undoMending,
   addMaker,
   addSeller,
   getShop,

@@ -33,6 +33,7 @@ import { releaseRoutes } from './release/routes.ts';
 import { dimensionRoutes } from './dimensions/routes.ts';
 import { garageRoutes } from './garage/routes.ts';
 import { importRoutes } from './imports/routes.ts';
+import { mendingRoutes } from './mending/routes.ts';
 import { loanRoutes } from './loan/routes.ts';
 import { handOverRoutes } from './hand-over/routes.ts';
 import { heardRoutes } from './heard/routes.ts';
@@ -136,6 +137,7 @@ export function createApp(context: Context): Express {
   receivingRoutes(app, context);
   auditRoutes(app, context);
   importRoutes(app, context);
+  mendingRoutes(app, context);
   openFormatRoutes(app, context);
   identifyRoutes(app, context);
 

@@ -18,6 +18,16 @@ export type FactAnswer =
       readonly options: readonly { readonly value: string | boolean | number; readonly says: string }[];
     };
 
+/** What one of a measure's own unit comes to in the base unit that figures are read in. */
+const BASE_PER_UNIT = { mm: 1, kΩ: 1000, km: 1 } as const;
+type Unit = keyof typeof BASE_PER_UNIT;
+
+/** A figure that was read in base units (mm, Ω), in the unit that its fact is recorded in. */
+export const inFactUnit = (unit: Unit, base: number): number => base / BASE_PER_UNIT[unit];
+
+/** The other way, to be printed. */
+export const inBaseUnit = (unit: Unit, own: number): number => own * BASE_PER_UNIT[unit];
+
 /** A length taken with a slide gauge, or a gap with a wire. */
 export const gauged = (
   quantity: 'reach' | 'hex' | 'length' | 'thread' | 'gap',

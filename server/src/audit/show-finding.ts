@@ -4,7 +4,7 @@ import { sayIn } from '@brackenfell/core/fitment/say';
 import type { AuditFinding } from '@brackenfell/contract/audit';
 import { readHeatScales, readPartSheets } from '../catalogue/fact-store.ts';
 import type { Database } from '../db/database.ts';
-import { printFact } from '../part/present.ts';
+import { printFact } from '../part/print-fact.ts';
 import { plugShape } from '../tray/shapes.ts';
 import { readPartRows } from '../catalogue/part-store.ts';
 import { readDecisions, readEvidence, readRivalFigures, readTouchedEngines, type FindingRow } from './store.ts';

@@ -10,7 +10,7 @@ import { readPartSheets, readPartTitles } from '../catalogue/fact-store.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { listPositions } from '../engine/store.ts';
-import { printFact } from '../part/present.ts';
+import { printFact } from '../part/print-fact.ts';
 import { judgeEngine } from '../tray/judge-engine.ts';
 import type { JudgedCandidate } from '../tray/judge-plugs.ts';
 import { readNumbers } from './store.ts';

@@ -1,5 +1,5 @@
 import { sql, type InferResult } from 'kysely';
-import type { FactId } from '@brackenfell/core/facts/facts';
+import type { FactId, FactSheet } from '@brackenfell/core/facts/facts';
 import type { PieceReading, ReadingHow } from '@brackenfell/core/slip/piece-readings';
 import type { SlipChoice } from '@brackenfell/core/house-rules/settle-rules';
 import type { Database, Writing } from '../db/database.ts';
@@ -50,6 +50,8 @@ export type ReadingRow = InferResult<ReturnType<typeof readingsOf>>[number];
 
 /** What was found of the pieces on a slip and of its vehicle, ready to be laid over what is on paper. */
 export interface FoundHere {
+  /** Sheets as they would be after a change that is only thought of, in place of the catalogue's. */
+  readonly asIf?: ReadonlyMap<string, FactSheet>;
   readonly ofVehicle: readonly PieceReading[];
   readonly ofPart: ReadonlyMap<string, readonly PieceReading[]>;
   /** House rules settled otherwise for this slip. */

@@ -46,7 +46,8 @@ export async function judgeOthers(
   const jobFacts = jobFactsOf(asked, question);
   const standing = standingBy(ruling.rules);
   const say = sayIn(units);
-  const sheetOf = (id: string) => withReadings(others.get(id)!.sheet, question.found?.ofPart.get(id) ?? []);
+  const sheetOf = (id: string) =>
+    withReadings(question.found?.asIf?.get(id) ?? others.get(id)!.sheet, question.found?.ofPart.get(id) ?? []);
   const candidates = ids
     .map((id): JudgedCandidate => {
       const part = { ...(stock.get(id) ?? notLookedFor(id)), ...others.get(id)!.title };

@@ -31,7 +31,8 @@ export function layOut(asked: Asked<HeldPlugs>, ruling: Ruling, found: FoundHere
   const groupsAt = (place: string) => groups.filter((group) => group.place === place);
 
   const sheetOf = (id: string): FactSheet =>
-    withReadings(plugs.sheetOf(plugs.placeOf(id)!), found.ofPart.get(id) ?? []);
+    withReadings(found.asIf?.get(id) ?? plugs.sheetOf(plugs.placeOf(id)!), found.ofPart.get(id) ?? []);
+  const isApart = (id: string) => found.ofPart.has(id) || (found.asIf?.has(id) ?? false);
   const judgeRead = (id: string, facts: FactSheet, evidence: Evidence, say: Say) =>
     judgePlug({ ...sheetOf(id), ...facts }, evidence, say);
 
@@ -42,7 +43,7 @@ export function layOut(asked: Asked<HeldPlugs>, ruling: Ruling, found: FoundHere
       .map((place): ScreenedCandidate => {
         const evidence = asked.evidenceAt(place, id);
         const judged = groupsAt(place).map(({ facts, screen: columns }) =>
-          found.ofPart.has(id) ? judgeRead(id, facts, evidence, PLAIN) : columns.judge(plug, evidence),
+          isApart(id) ? judgeRead(id, facts, evidence, PLAIN) : columns.judge(plug, evidence),
         );
         const verdict = worstVerdict(judged.map((j) => j.verdict));
         return { id, place, evidence, verdict, closeness: Math.max(...judged.map((j) => j.closeness)) };
@@ -84,7 +85,7 @@ export function layOut(asked: Asked<HeldPlugs>, ruling: Ruling, found: FoundHere
       return judgeOverPositions(
         groups.flatMap((group, i) => {
           if (group.place !== place) return [];
-          const judgement = found.ofPart.has(id)
+          const judgement = isApart(id)
             ? judgeRead(id, group.facts, evidence, say)
             : weighFindings(PLUG_CHECKS, explainers[i]!.findingsOf(plug, sheet), evidence);
           return [{ labels: group.positions.map(({ label }) => label), judgement }];

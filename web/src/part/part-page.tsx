@@ -16,6 +16,7 @@ import { SOURCE_LETTERS } from '../engine/engine-card.tsx';
 import { useKeys } from '../keys/keys.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { LETTERS } from '../session/switch-person.tsx';
+import { useSession } from '../session/use-session.ts';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
 import { FillsTable } from './fills-table.tsx';
@@ -67,6 +68,8 @@ function Card({ part }: { part: PartCard }) {
   const engines = part.engines.slice(0, LETTERS.length);
   const isPart = isPartKind(part.kind);
   const inHand = isPart ? { inHand: part.partId, row: part.partId, part: part.kind === 'plug' ? null : part.kind } : {};
+  const { data: me } = useSession();
+  const mayMend = isPart && (me?.role === 'editor' || me?.role === 'supervisor');
   const judge = (engineId: string) => go('/counter/parts', { engine: engineId, ...inHand });
   useKeys('Part', [
     ...engines.map((engine, i) => ({
@@ -76,6 +79,9 @@ function Card({ part }: { part: PartCard }) {
     })),
     ...(successor
       ? [{ press: 'n', does: `Its successor, ${successor.printed}`, run: () => go(`/parts/${successor.partId}`) }]
+      : []),
+    ...(mayMend
+      ? [{ press: 'w', does: 'Mend what is recorded of it', run: () => go(`/parts/${part.partId}/mend`) }]
       : []),
     { press: 'v', does: 'References as a graph', run: () => go(`/parts/${part.partId}/graph`) },
   ]);
@@ -139,6 +145,11 @@ function Card({ part }: { part: PartCard }) {
                 units={units}
               />
             </div>
+          )}
+          {mayMend && (
+            <button type="button" className="button-plain" onClick={() => go(`/parts/${part.partId}/mend`)}>
+              Mend what is recorded of it <Key>w</Key>
+            </button>
           )}
           <h2 className="pt-3 pb-1 font-semibold text-slate">For which engine?</h2>
           <p className="pb-2 text-soft">

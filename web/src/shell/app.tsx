@@ -27,6 +27,7 @@ const AuditPage = room(async () => (await import('../audit/audit-page.tsx')).Aud
 const ImportsPage = room(async () => (await import('../imports/imports-page.tsx')).ImportsPage);
 const EngineList = room(async () => (await import('../catalogue/engine-list.tsx')).EngineList);
 const EnginePage = room(async () => (await import('../catalogue/engine-page.tsx')).EnginePage);
+const MendingPage = room(async () => (await import('../mending/mending-page.tsx')).MendingPage);
 const GraphPage = room(async () => (await import('../interchange/graph-page.tsx')).GraphPage);
 const DimensionPage = room(async () => (await import('../dimensions/dimension-page.tsx')).DimensionPage);
 const SparkPage = room(async () => (await import('../sums/spark-page.tsx')).SparkPage);
@@ -97,6 +98,7 @@ export function App() {
                 <Route path="parts/:partId" element={<PartPage />} />
                 <Route path="slips/:slipId" element={<SlipAddress />} />
                 <Route path="parts/:partId/graph" element={<GraphPage />} />
+                <Route path="parts/:partId/mend" element={<MendingPage />} />
                 <Route path="engines/:engineId" element={<EnginePage />} />
                 <Route path="catalogue" element={<Navigate to="/catalogue/engines" replace />} />
                 <Route path="catalogue/engines" element={<EngineList />} />

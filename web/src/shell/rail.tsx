@@ -16,7 +16,8 @@ const ROOMS = [
 ] as const;
 
 /** The catalogue room: its sheets, and the pages of engines and graphs it opens. */
-export const isCatalogue = (pathname: string): boolean => /^\/(catalogue|engines|parts\/[^/]+\/graph)/.test(pathname);
+export const isCatalogue = (pathname: string): boolean =>
+  /^\/(catalogue|engines|parts\/[^/]+\/(graph|mend))/.test(pathname);
 
 export const isQuarantine = (pathname: string): boolean => pathname.startsWith('/quarantine');
 

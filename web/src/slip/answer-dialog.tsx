@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { FACTS, type FactId } from '@brackenfell/core/facts/facts';
 import { formatQuantity } from '@brackenfell/core/quantities/format-quantity';
-import { isOfVehicle, type FactAnswer } from '@brackenfell/core/facts/fact-answers';
+import { inBaseUnit, inFactUnit, isOfVehicle, type FactAnswer } from '@brackenfell/core/facts/fact-answers';
 import { settles, type PieceReading } from '@brackenfell/core/slip/piece-readings';
 import type { Slip, SlipReading } from '@brackenfell/contract/slip';
 import { useDevice } from '../measuring/use-device.ts';
@@ -114,14 +114,17 @@ function Measured({ fact, answer, part, engineId, readings, onClose }: Answering
     piece: 1,
   });
   const steady = state?.kind === 'reading' && state.steady ? state.value : undefined;
-  const print = (value: number) => formatQuantity(answer.quantity, value, value, units);
+  const print = (value: number) => {
+    const base = inBaseUnit(answer.unit, value);
+    return formatQuantity(answer.quantity, base, base, units);
+  };
   const settled = settles(fact, readings.map(asReading));
   const take = () => {
     if (steady !== undefined) read({ fact, value: Number(steady.toFixed(2)), how: 'gauged', device: device?.name });
   };
   const store = () => {
     if (typed.value === undefined) return;
-    read({ fact, value: Number(typed.value.toFixed(3)), how: 'typed' });
+    read({ fact, value: Number(inFactUnit(answer.unit, typed.value).toFixed(3)), how: 'typed' });
     typed.setText('');
   };
   useKeys(

@@ -1,0 +1,140 @@
+import { z } from 'zod';
+import { RECORDED_FACT_IDS, SOURCE_RANKS } from '@brackenfell/core/facts/facts';
+import { WRITTEN_RANKS } from '@brackenfell/core/facts/fact-form';
+import { VERDICTS } from '@brackenfell/core/fitment/verdict';
+import { EngineKey, endpoint, Id, line } from './endpoint.ts';
+import { PartKind } from './part-kind.ts';
+
+/** Those who mend the catalogue. */
+const EDITORS = ['editor', 'supervisor'] as const;
+
+const Form = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('figure'), quantity: z.string(), unit: z.enum(['mm', 'kΩ', 'km']) }),
+  z.object({
+    kind: z.literal('choose'),
+    options: z.array(z.object({ value: z.union([z.string(), z.boolean(), z.number()]), says: z.string() })),
+  }),
+  /** A rating of one of these scales. */
+  z.object({ kind: z.literal('heat'), scales: z.array(z.object({ maker: z.string(), name: z.string() })) }),
+]);
+
+export const Mending = z
+  .object({
+    partId: Id,
+    printed: z.string(),
+    maker: z.string(),
+    kind: PartKind,
+    facts: z.array(
+      z.object({
+        fact: z.enum(RECORDED_FACT_IDS),
+        label: z.string(),
+        question: z.string(),
+        /** How it is written down here; null for what comes in with a file alone. */
+        form: Form.nullable(),
+        figures: z.array(
+          z.object({
+            figureId: Id,
+            value: z.string(),
+            rank: z.enum(SOURCE_RANKS),
+            source: z.string(),
+            /** It is one of those the checks go by. */
+            rules: z.boolean(),
+          }),
+        ),
+      }),
+    ),
+    price: z.object({ eachMinor: z.number().int(), packOf: z.number().int() }).nullable(),
+    /** The latest first. */
+    history: z.array(
+      z.object({
+        entryId: Id,
+        at: z.iso.datetime(),
+        by: z.string(),
+        says: z.string(),
+        /** It is the last word on what it changed, and can be taken back. */
+        canUndo: z.boolean(),
+      }),
+    ),
+  })
+  .meta({ id: 'Mending' });
+export type Mending = z.infer<typeof Mending>;
+
+export const MendingChange = z.discriminatedUnion('what', [
+  z
+    .object({
+      what: z.literal('figure'),
+      fact: z.enum(RECORDED_FACT_IDS),
+      /** As the fact records it; refused where it does not. */
+      value: z.json(),
+      rank: z.enum(WRITTEN_RANKS),
+      source: line(60).trim().min(2),
+    })
+    .strict(),
+  z.object({ what: z.literal('withdraw'), figureId: Id }).strict(),
+  z
+    .object({
+      what: z.literal('price'),
+      eachMinor: z.number().int().min(1).max(10_000_000),
+      packOf: z.number().int().min(1).max(100),
+    })
+    .strict(),
+]);
+export type MendingChange = z.infer<typeof MendingChange>;
+
+/** What becomes of verdicts, engine by engine; only those that change. */
+export const Consequences = z
+  .object({
+    changes: z.array(
+      z.object({
+        partId: Id,
+        printed: z.string(),
+        engineId: EngineKey,
+        engine: z.string(),
+        before: z.enum(VERDICTS),
+        after: z.enum(VERDICTS),
+        /** Why it is judged so afterwards. */
+        reason: z.string(),
+      }),
+    ),
+    /** Verdicts that were looked at, those that stay among them. */
+    judged: z.number().int(),
+    /** Beyond these it was not looked. */
+    isWhole: z.boolean(),
+  })
+  .meta({ id: 'Consequences' });
+export type Consequences = z.infer<typeof Consequences>;
+
+const params = z.object({ partId: Id });
+
+export const getMending = endpoint('getMending', {
+  summary: 'All that is recorded of a part, what it rules, and what was changed.',
+  roles: EDITORS,
+  params,
+  response: Mending,
+});
+
+export const previewMending = endpoint('previewMending', {
+  summary: 'What a change would make of verdicts; nothing is written.',
+  roles: EDITORS,
+  params,
+  body: z.object({ change: MendingChange }).strict(),
+  response: Consequences,
+});
+
+export const mendPart = endpoint('mendPart', {
+  summary: 'Record a figure, withdraw one, or set price and pack.',
+  roles: EDITORS,
+  params,
+  body: z.object({ change: MendingChange }).strict(),
+  response: Mending,
+  idempotent: true,
+});
+
+export const undoMending = endpoint('undoMending', {
+  summary: 'Take a change back: what it replaced holds again.',
+  roles: EDITORS,
+  params,
+  body: z.object({ entryId: Id }).strict(),
+  response: Mending,
+  idempotent: true,
+});

@@ -1,0 +1,120 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { Consequences, Mending } from '@brackenfell/contract/mending';
+import { fetchTray, openTestCounter, partIdOf, rowOf, write, type TestCounter } from '../testing/counter.ts';
+
+const PLUG = 'KN 426G-63IR';
+const SHEET = { rank: 'part-maker', source: 'Karnow sheet 12' } as const;
+
+let counter: TestCounter;
+let partId: string;
+beforeAll(async () => {
+  counter = await openTestCounter();
+  partId = await partIdOf(counter, PLUG);
+});
+afterAll(() => counter.close());
+
+const reach = (value: unknown, more: object = {}) => ({
+  what: 'figure',
+  fact: 'plug.reachMm',
+  value,
+  ...SHEET,
+  ...more,
+});
+const at = (end = '') => `/api/parts/${partId}/mending${end}`;
+const see = async () => (await (await counter.as('editor')).get(at()).expect(200)).body as Mending;
+const preview = async (change: object) => {
+  const answer = await (await counter.as('editor')).post(at('/preview')).send({ change });
+  return answer.body as Consequences;
+};
+const mend = async (change: object, role: 'editor' | 'specialist' = 'editor') =>
+  write(await counter.as(role), 'post', at(), { change });
+const undo = async (entryId: string) => write(await counter.as('editor'), 'post', at('/undo'), { entryId });
+const figuresOf = ({ facts }: Mending, fact: string) => facts.find((one) => one.fact === fact)!.figures;
+const verdictIn = async (engineId: string) =>
+  rowOf(await fetchTray(await counter.as('specialist'), engineId), PLUG).verdict;
+const standing = () =>
+  counter.db
+    .selectFrom('chosen_figure')
+    .innerJoin('figure', 'figure.id', 'chosen_figure.figure_id')
+    .select(['figure.id', 'chosen_figure.rules'])
+    .where('chosen_figure.part_id', '=', partId)
+    .orderBy('figure.id')
+    .execute();
+
+describe('a figure of a part', () => {
+  test('tells before it is recorded which verdicts turn, and those are what the trays then say', async () => {
+    const [before, version] = [
+      await standing(),
+      await counter.db.selectFrom('catalogue_version').selectAll().execute(),
+    ];
+    // The maker’s own list beside it says otherwise: neither rules, so an engine maker’s word is what turns it.
+    const change = reach(19, { rank: 'engine-maker' });
+    const { changes, judged } = await preview(change);
+    expect(changes.length).toBeGreaterThan(0);
+    expect(judged).toBeGreaterThanOrEqual(changes.length);
+    expect([await standing(), await counter.db.selectFrom('catalogue_version').selectAll().execute()]).toEqual([
+      before,
+      version,
+    ]);
+    for (const { engineId, before: was } of changes)
+      expect([engineId, await verdictIn(engineId)]).toEqual([engineId, was]);
+    await mend(change).then(({ status }) => expect(status).toBe(200));
+    for (const { engineId, after } of changes) expect([engineId, await verdictIn(engineId)]).toEqual([engineId, after]);
+    const { history } = await see();
+    expect(history[0]).toMatchObject({ by: 'Corwin', says: 'reach 19.0 mm (Karnow sheet 12): added', canUndo: true });
+
+    // Taken back, the very figures rule that ruled before; and the taking back can itself be taken back.
+    await undo(history[0]!.entryId).then(({ status }) => expect(status).toBe(200));
+    expect(await standing()).toEqual(before);
+    for (const { engineId, before: was } of changes)
+      expect([engineId, await verdictIn(engineId)]).toEqual([engineId, was]);
+    const again = await undo(history[0]!.entryId);
+    expect([again.status, again.body.code]).toEqual([409, 'changed-meanwhile']);
+  });
+
+  test('is withdrawn with its consequences told, once, and can stand again', async () => {
+    const [own] = figuresOf(await see(), 'plug.seat');
+    const { changes } = await preview({ what: 'withdraw', figureId: own!.figureId });
+    expect(changes.every(({ after }) => after !== 'sell')).toBe(true);
+    const gone = (await mend({ what: 'withdraw', figureId: own!.figureId })).body as Mending;
+    expect(figuresOf(gone, 'plug.seat')).toEqual([]);
+    expect((await mend({ what: 'withdraw', figureId: own!.figureId })).status).toBe(409);
+    const back = (await undo(gone.history[0]!.entryId)).body as Mending;
+    expect(figuresOf(back, 'plug.seat')).toEqual([own]);
+  });
+
+  test('is refused where it is of another kind, no such value, or gauged; and nobody at the counter may write one', async () => {
+    const codes = await Promise.all(
+      [
+        reach('long'),
+        reach(-2),
+        reach(19, { fact: 'coil.pinsCount' }),
+        reach(19, { rank: 'gauged' }),
+        reach(19, { source: '' }),
+        { what: 'withdraw', figureId: '999999999' },
+      ].map(async (change) => (await mend(change)).body.code as string),
+    );
+    expect(codes).toEqual([...Array<string>(5).fill('invalid-request'), 'changed-meanwhile']);
+    expect((await mend(reach(19), 'specialist')).status).toBe(403);
+  });
+});
+
+test('a price is set and goes back; a slip that was told it keeps it', async () => {
+  const was = (await see()).price!;
+  const slip = await write(await counter.as('specialist'), 'post', '/api/slips', { engineId: 'aldersyke-as22' }).expect(
+    201,
+  );
+  const put = await write(await counter.as('specialist'), 'post', `/api/slips/${slip.body.slipId}/lines`, {
+    partId,
+    version: slip.body.version,
+  });
+  interface Body { lines: { unitPriceMinor: number }[] }
+  const line = (body: Body) => body.lines[0]!.unitPriceMinor;
+  expect([put.status, line(put.body as Body)]).toEqual([201, was.eachMinor]);
+  const dearer = (await mend({ what: 'price', eachMinor: was.eachMinor + 100, packOf: was.packOf })).body as Mending;
+  expect(dearer.price).toEqual({ ...was, eachMinor: was.eachMinor + 100 });
+  const kept = await (await counter.as('specialist')).get(`/api/slips/${slip.body.slipId}`).expect(200);
+  expect(line(kept.body as Body)).toBe(was.eachMinor);
+  const back = (await undo(dearer.history[0]!.entryId)).body as Mending;
+  expect(back.price).toEqual(was);
+});
