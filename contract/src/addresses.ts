@@ -19,6 +19,7 @@ export const ADDRESSES = {
   changeSecret: ['POST', '/api/session/secret'],
   setStaffActive: ['POST', '/api/staff/:staffId/active'],
   addSeller: ['POST', '/api/sellers'],
+  importConsequences: ['GET', '/api/imports/:importId/consequences'],
   addMaker: ['POST', '/api/makers'],
   ask: ['GET', '/api/ask'],
   listEngines: ['GET', '/api/engines'],

@@ -26,6 +26,7 @@ import {
 } from './quarantine.ts';
 import {
   addMaker,
+  importConsequences,
   getImport,
   getImportRows,
   listImports,
@@ -120,6 +121,7 @@ export const ENDPOINTS = {
   mendPart,
   undoMending,
   addMaker,
+  importConsequences,
   addSeller,
   getShop,
   beginShop,

@@ -4,6 +4,7 @@ import { COLUMN_UNITS, COLUMN_USES } from '@brackenfell/core/imports/columns';
 import { LARGEST_FILE_BYTES } from '@brackenfell/core/imports/largest-file';
 import { HEAPS } from '@brackenfell/core/imports/sort-row';
 import { endpoint, Id, line } from './endpoint.ts';
+import { Consequences } from './mending.ts';
 
 /** Those who mend the catalogue. */
 const EDITORS = ['editor', 'supervisor'] as const;
@@ -191,4 +192,16 @@ export const addMaker = endpoint('addMaker', {
   response: z.object({ makerId: z.string(), name: z.string() }),
   status: 201,
   idempotent: true,
+});
+
+export const importConsequences = endpoint('importConsequences', {
+  summary: 'Verdicts that a sorted list would turn, of what is on the shelf; nothing is written.',
+  roles: EDITORS,
+  params: z.object({ importId: Id }),
+  response: z.object({
+    consequences: Consequences,
+    /** Parts on the shelf whose figures it changes, and how many of them were looked at. */
+    stocked: count,
+    looked: count,
+  }),
 });

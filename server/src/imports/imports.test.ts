@@ -5,6 +5,7 @@ import ExcelJS from 'exceljs';
 import fc from 'fast-check';
 import { sql } from 'kysely';
 import type { ImportRow, ImportView } from '@brackenfell/contract/imports';
+import type { Consequences } from '@brackenfell/contract/mending';
 import { silentLog } from '../context/log.ts';
 import { workOneJob } from '../jobs/work-jobs.ts';
 import { leaveImport } from './work-import.ts';
@@ -457,3 +458,28 @@ test('a worker that is cut off at any point of writing leaves the old or the new
 const stateNow = async ({ importId }: ImportView) =>
   (await counter.owner.selectFrom('list_import').select('state').where('id', '=', importId).executeTakeFirstOrThrow())
     .state;
+
+test('which verdicts of what is on the shelf a list turns is told before it is written, and is what the trays say after', async () => {
+  const printed = 'TS 500 231';
+  const partId = await partIdOf(counter, printed);
+  await sql`insert into stock (part_id, on_hand) values (${partId}, 6)
+    on conflict (part_id) do update set on_hand = 6`.execute(counter.owner);
+  const list = await take(`Number;Reach mm\n${printed};19,0`, 'Norrad Direct');
+  const told = (await editor.get(`/api/imports/${list.importId}/consequences`).expect(200)).body as {
+    consequences: Consequences;
+    stocked: number;
+    looked: number;
+  };
+  expect([told.stocked, told.looked]).toEqual([1, 1]);
+  const { changes } = told.consequences;
+  expect(changes.length).toBeGreaterThan(0);
+  const verdictIn = async (engineId: string) =>
+    (await fetchTray(await counter.as('specialist'), engineId, `?inHand=${partId}`)).rows.find(
+      (row) => row.partId === partId,
+    )?.verdict;
+  const before = await Promise.all(changes.map(({ engineId }) => verdictIn(engineId)));
+  expect(before).toEqual(changes.map((change) => change.before));
+  await go(list, 'write');
+  const after = await Promise.all(changes.map(({ engineId }) => verdictIn(engineId)));
+  expect(after).toEqual(changes.map((change) => change.after));
+});

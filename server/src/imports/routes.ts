@@ -2,6 +2,7 @@ import type { Express } from 'express';
 import {
   addMaker,
   getImport,
+  importConsequences,
   getImportRows,
   listImports,
   readImportSo,
@@ -18,6 +19,7 @@ import type { Writing } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
+import { verdictsTurned } from './verdicts-turned.ts';
 import { importView, lineView, rejectedSheetOf, rowView } from './present.ts';
 import {
   addImport,
@@ -78,6 +80,12 @@ export function importRoutes(app: Express, context: Context): void {
     imports: (await readImports(db)).map(lineView),
     suppliers: await readSuppliers(db),
   }));
+
+  serve(app, context, importConsequences, async ({ params: { importId }, db }) => {
+    const list = await findImport(db, importId);
+    if (!list) return trouble('not-found', GONE);
+    return verdictsTurned(context, db, list);
+  });
 
   serve(app, context, addMaker, async ({ body: { name }, staff, trx }) => {
     const makerId = await addMakerRow(trx, name);

@@ -1,5 +1,6 @@
 import { sql } from 'kysely';
-import type { Column } from '@brackenfell/core/imports/columns';
+import { FIGURE_USE_IDS, type Column } from '@brackenfell/core/imports/columns';
+import type { ReadRow } from '@brackenfell/core/imports/read-row';
 import type { Heap } from '@brackenfell/core/imports/sort-row';
 import type { ImportState } from '@brackenfell/contract/imports';
 import type { Database, Writing } from '../db/database.ts';
@@ -37,6 +38,24 @@ export const readSuppliers = async (db: Database): Promise<string[]> =>
   (await db.selectFrom('list_mapping').select('supplier').orderBy('supplier').execute()).map(
     ({ supplier }) => supplier,
   );
+
+/** What a sorted list changes of figures of parts that are on the shelf, by part; the most of them first. */
+export async function readStockedFigures(db: Database, importId: string, most: number) {
+  const { rows } = await sql<{ part_id: string; read: ReadRow; uses: string[]; kind: string; stocked: number }>`
+    with told as (
+      select distinct on (r.part_id) r.part_id, p.kind, r.read, u.uses, s.on_hand
+        from list_row r
+        join stock s on s.part_id = r.part_id and s.on_hand > 0
+        join part p on p.id = r.part_id
+        cross join lateral (
+          select array_agg(c ->> 'what') as uses from jsonb_array_elements(r.changes) c
+           where c ->> 'what' = any(${[...FIGURE_USE_IDS]}::text[])) u
+       where r.import_id = ${importId} and r.heap = 'changed' and u.uses is not null
+       order by r.part_id, r.line desc)
+    select part_id, kind, read, uses, (count(*) over ())::int as stocked from told
+     order by on_hand desc, part_id limit ${most}`.execute(db);
+  return rows;
+}
 
 const MOST_UNKNOWN = 12;
 /** Makers that rows of a list name and nobody here is called. */

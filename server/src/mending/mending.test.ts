@@ -108,7 +108,9 @@ test('a price is set and goes back; a slip that was told it keeps it', async () 
     partId,
     version: slip.body.version,
   });
-  interface Body { lines: { unitPriceMinor: number }[] }
+  interface Body {
+    lines: { unitPriceMinor: number }[];
+  }
   const line = (body: Body) => body.lines[0]!.unitPriceMinor;
   expect([put.status, line(put.body as Body)]).toEqual([201, was.eachMinor]);
   const dearer = (await mend({ what: 'price', eachMinor: was.eachMinor + 100, packOf: was.packOf })).body as Mending;

@@ -15,6 +15,7 @@ import { HeapBar } from './heap-bar.tsx';
 import { ImportColumns } from './import-columns.tsx';
 import { ImportRows } from './import-rows.tsx';
 import { UnknownMakers } from './unknown-makers.tsx';
+import { ShelfVerdicts } from './shelf-verdicts.tsx';
 import { sayImport, toWrite } from './import-words.ts';
 import { useColumns } from './use-columns.ts';
 import { isWorked, useImportWrite } from './use-imports.ts';
@@ -163,6 +164,7 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
               </p>
             )}
             {mayChange && <UnknownMakers makers={view.unknownMakers} isBusy={isBusy} onAdded={() => readSo({})} />}
+            {view.state === 'sorted' && (view.counts?.changed ?? 0) > 0 && <ShelfVerdicts view={view} />}
             <ImportRows view={view} heap={heap} />
           </>
         )}
