@@ -37,7 +37,8 @@ import {
   takeList,
   writeImport,
 } from './imports.ts';
-import { exportCatalogue, openCatalogueSchema } from './open-catalogue.ts';
+import { exportCatalogue, exportSheets, openCatalogueSchema } from './open-catalogue.ts';
+import { exportSlips, exportStock } from './books.ts';
 import { identify, lookUpPlate, readSentence } from './identify.ts';
 import { getPart, getPartEngines, getPartFills, getPartGraph } from './part.ts';
 import { getFittedSet } from './fitted-set.ts';
@@ -121,6 +122,9 @@ export const ENDPOINTS = {
   mendPart,
   undoMending,
   addMaker,
+  exportSheets,
+  exportStock,
+  exportSlips,
   importConsequences,
   addSeller,
   getShop,

@@ -168,6 +168,13 @@ export const exportCatalogue = endpoint('exportCatalogue', {
   produces: 'application/x-ndjson',
 });
 
+export const exportSheets = endpoint('exportSheets', {
+  summary: 'The same as CSV sheets in a zip, one a kind of line.',
+  roles: EDITORS,
+  response: z.unknown(),
+  produces: 'application/zip',
+});
+
 export const openCatalogueSchema = endpoint('openCatalogueSchema', {
   summary: 'The JSON Schema that a line of the open format keeps to.',
   roles: EVERYONE,

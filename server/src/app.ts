@@ -16,6 +16,7 @@ import { inspectionRoutes } from './authenticity/routes.ts';
 import type { Context } from './context/context.ts';
 import { answers } from './db/answers.ts';
 import { engineRoutes } from './engine/routes.ts';
+import { bookRoutes } from './books/routes.ts';
 import { identifyRoutes } from './identify/routes.ts';
 import { plainJson } from './http/plain-json.ts';
 import { knownHost, sameOriginJson } from './http/same-origin.ts';
@@ -139,6 +140,7 @@ export function createApp(context: Context): Express {
   importRoutes(app, context);
   mendingRoutes(app, context);
   openFormatRoutes(app, context);
+  bookRoutes(app, context);
   identifyRoutes(app, context);
 
   app.use('/api', (req, res) => {

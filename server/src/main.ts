@@ -8,6 +8,7 @@ import { readConfig } from './context/config.ts';
 import { createContext } from './context/context.ts';
 import { openDatabase } from './db/database.ts';
 import { sweepReceipts } from './http/receipt-store.ts';
+import { serveMetrics } from './metrics/metrics.ts';
 import { keepToShop } from './shop/write-as-shop.ts';
 import { keepAlive } from './keep-alive.ts';
 
@@ -33,6 +34,7 @@ function main(): void {
   });
   const context = createContext(db, log, config);
   keepToShop(db);
+  if (config.metricsPort !== undefined) serveMetrics(context.metrics, db, config.metricsPort, log);
   const server = createServer(createApp(context));
   server.on('error', (error) => {
     log.error({ err: error }, 'cannot listen');

@@ -5,6 +5,7 @@ import { CatalogueIndexes } from '../catalogue/catalogue-index.ts';
 import { FactSheets } from '../catalogue/fact-sheets.ts';
 import type { Database } from '../db/database.ts';
 import { EntryFrames } from '../inspection/entry-frames.ts';
+import { Metrics } from '../metrics/metrics.ts';
 import { RecentSessions } from '../staff/recent-sessions.ts';
 
 /** What every route works with. */
@@ -17,6 +18,7 @@ export interface Context {
   /** The register of plates and serial numbers: the simulated one until a real one is put in its place. */
   readonly plates: PlateRegister;
   readonly log: Logger;
+  readonly metrics: Metrics;
   readonly webFolder: string | undefined;
   /** What receipts of calls are keyed with. */
   readonly secret: string;
@@ -47,6 +49,7 @@ export function createContext(
     recentSessions: new RecentSessions(),
     entryFrames: new EntryFrames(),
     plates: simulatedPlates,
+    metrics: new Metrics(),
     log,
     webFolder,
     secret: secret ?? randomBytes(32).toString('base64url'),

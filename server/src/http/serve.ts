@@ -48,6 +48,11 @@ export function serve<const E extends Endpoint>(
   registered.set(app, [...(registered.get(app) ?? []), endpoint]);
   const method = endpoint.method.toLowerCase() as 'get' | 'post' | 'patch' | 'delete';
   app[method](endpoint.path, async (req, res) => {
+    const began = performance.now();
+    res.once('close', () => {
+      const { path: route, method: by } = endpoint;
+      context.metrics.took((performance.now() - began) / 1000, { route, method: by, status: res.statusCode });
+    });
     const reply = await answer(context, endpoint, handler, req, res);
     if (isTrouble(reply)) sendTrouble(req, res, reply);
     else if (isLines(reply)) await sendLines(endpoint, res, reply);
@@ -56,11 +61,11 @@ export function serve<const E extends Endpoint>(
   });
 }
 
-const isLines = (reply: unknown): reply is AsyncIterable<string> =>
+const isLines = (reply: unknown): reply is AsyncIterable<string | Uint8Array> =>
   typeof reply === 'object' && reply !== null && Symbol.asyncIterator in reply;
 
 /** A document as it is made, however long: a reader who is slow slows its making, and one who goes ends it. */
-async function sendLines(endpoint: Endpoint, res: Response, lines: AsyncIterable<string>): Promise<void> {
+async function sendLines(endpoint: Endpoint, res: Response, lines: AsyncIterable<string | Uint8Array>): Promise<void> {
   // Called as its address ends.
   const name = endpoint.path.split('/').at(-1)!;
   res.status(200).type(endpoint.produces!).set('Content-Disposition', `attachment; filename="${name}"`);

@@ -1,9 +1,15 @@
 import type { Express } from 'express';
-import { exportCatalogue, openCatalogueJsonSchema, openCatalogueSchema } from '@brackenfell/contract/open-catalogue';
+import {
+  exportCatalogue,
+  exportSheets,
+  openCatalogueJsonSchema,
+  openCatalogueSchema,
+} from '@brackenfell/contract/open-catalogue';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { serve } from '../http/serve.ts';
 import { readOpenLines } from './export-store.ts';
+import { zippedSheets } from './sheets.ts';
 
 /** The catalogue as the bytes of its file, line by line. */
 export async function* openFile(db: Database): AsyncGenerator<string> {
@@ -13,5 +19,6 @@ export async function* openFile(db: Database): AsyncGenerator<string> {
 export function openFormatRoutes(app: Express, context: Context): void {
   const schema = openCatalogueJsonSchema();
   serve(app, context, openCatalogueSchema, () => Promise.resolve(schema));
+  serve(app, context, exportSheets, ({ db }) => Promise.resolve(zippedSheets(db)));
   serve(app, context, exportCatalogue, ({ db }) => Promise.resolve(openFile(db)));
 }

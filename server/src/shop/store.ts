@@ -1,5 +1,6 @@
 import { sql, type Insertable } from 'kysely';
 import type { Shop } from '@brackenfell/contract/shop';
+import { countJobs } from '../db/job-counts-store.ts';
 import type { Database, Writing } from '../db/database.ts';
 import type { ShopTable, StaffTable } from '../db/tables/counter.ts';
 
@@ -81,19 +82,13 @@ export async function readState(db: Database) {
   const [{ rows: sizes }, { rows: migrations }, jobs, backup] = await Promise.all([
     sql<{ bytes: string }>`select pg_database_size(current_database()) as bytes`.execute(db),
     sql<{ name: string }>`select name from kysely_migration order by name desc limit 1`.execute(db),
-    db
-      .selectFrom('job')
-      .select(['kind', 'state', ({ fn }) => fn.countAll<string>().as('count')])
-      .groupBy(['kind', 'state'])
-      .orderBy('kind')
-      .orderBy('state')
-      .execute(),
+    countJobs(db),
     db.selectFrom('backup_made').selectAll().orderBy('id', 'desc').limit(1).executeTakeFirst(),
   ]);
   return {
     databaseBytes: Number(sizes[0]!.bytes),
     lastMigration: migrations[0]?.name ?? '',
-    jobs: jobs.map(({ kind, state, count }) => ({ kind, state, count: Number(count) })),
+    jobs,
     backup: backup ? { at: backup.at.toISOString(), tables: backup.tables, rows: Number(backup.rows) } : null,
   };
 }

@@ -106,6 +106,10 @@ export function TakeList({ suppliers, onTaken }: TakeListProps) {
         <a className="underline" href={WHOLE} download>
           Whole catalogue, taken out <Key>w</Key>
         </a>
+        {', '}
+        <a className="underline" href="/api/catalogue.zip" download>
+          or as sheets in a zip
+        </a>
       </p>
     </div>
   );

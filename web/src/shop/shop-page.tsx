@@ -1,12 +1,13 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { FormProvider } from 'react-hook-form';
 import { toast } from 'sonner';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
 import { changeShop, type Shop } from '@brackenfell/contract/shop';
 import { printCount } from '@brackenfell/core/words/counted';
-import { useBodyForm } from '../controls/body-form.tsx';
+import { TextField, useBodyForm } from '../controls/body-form.tsx';
 import { Key } from '../controls/key.tsx';
-import { printMoment } from '../controls/moment.ts';
+import { printMoment, todayHere } from '../controls/moment.ts';
 import { useKeys } from '../keys/keys.ts';
 import { useSession } from '../session/use-session.ts';
 import { call } from '../wire/call.ts';
@@ -33,7 +34,12 @@ export function ShopPage() {
                 {shop.data.taxBasisPoints / 100}%. A supervisor may change it.
               </p>
             )}
-            {me?.role === 'supervisor' && <InstanceState />}
+            {me?.role === 'supervisor' && (
+              <div className="grid content-start gap-4">
+                <InstanceState />
+                <TakenOut />
+              </div>
+            )}
           </div>
         )}
       </div>
@@ -72,6 +78,30 @@ function ShopForm({ shop }: { readonly shop: Shop }) {
         </button>
       </form>
     </FormProvider>
+  );
+}
+
+/** The shop's own figures as sheets, for the books and for whoever counts the shelf. */
+function TakenOut() {
+  const [from, setFrom] = useState(() => `${todayHere().slice(0, 8)}01`);
+  const [to, setTo] = useState(todayHere);
+  return (
+    <section aria-label="Taken out" className="grid gap-2">
+      <h2 className="font-semibold text-slate">Taken out, as sheets</h2>
+      <p>
+        <a className="underline" href="/api/stock.csv" download>
+          What is on the shelf, with prices
+        </a>
+      </p>
+      <div className="flex flex-wrap items-end gap-2">
+        <TextField label="Slips from" type="date" value={from} onChange={(event) => setFrom(event.target.value)} />
+        <TextField label="to" type="date" value={to} onChange={(event) => setTo(event.target.value)} />
+        <a className="underline" href={`/api/slips.csv?from=${from}&to=${to}`} download>
+          their lines
+        </a>
+      </div>
+      <p className="text-soft">No customer is named in them.</p>
+    </section>
   );
 }
 

@@ -1,0 +1,70 @@
+import { ask, expect, expectAccessible, expectTray, pickRow, signIn, test, whyPanel } from './counter.ts';
+
+test('a sheet says another reach: which verdicts turn is seen before it is recorded, the tray follows, and it is taken back', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter, 'Corwin');
+  await ask(page, 'kn 426g-63ir', /KN 426G-63IR/);
+  await expect(page.getByRole('button', { name: /Mend what is recorded/ })).toBeVisible();
+  await page.keyboard.press('w');
+  const facts = page.getByRole('listbox', { name: 'Facts' });
+  await expect(facts).toBeVisible();
+  await expectAccessible(page);
+  for (const key of ['j', 'j', 'a']) await page.keyboard.press(key);
+  const form = page.getByRole('form', { name: 'A figure of reach' });
+  // Inches are read; what can hardly be meant is asked back and judges nothing.
+  await page.keyboard.type('190');
+  await expect(form.getByRole('alert')).toBeVisible();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('3/4 in');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Home');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('Sheet of spring');
+  await expect(form).toContainText(/verdicts? of \d+ would change/);
+  await expect(form).toContainText('Aldersyke AS22');
+  await expectAccessible(page);
+  await page.keyboard.press('Control+Enter');
+  await expect(facts.getByRole('option', { selected: true })).toContainText('19.1 mm');
+  const mending = page.url();
+  await page.reload();
+  const main = page.getByRole('main', { name: 'Mend a part' });
+  await expect(main).toContainText('(Sheet of spring): added');
+
+  await page.keyboard.press(',');
+  await page.keyboard.press('c');
+  await ask(page, 'as22', /Aldersyke AS22/);
+  await expectTray(page);
+  await pickRow(page, 'KN 426G-63IR');
+  await expect(whyPanel(page)).toContainText('has 19.1 mm');
+
+  await page.goto(mending);
+  await main.getByRole('button', { name: /^Take back: reach/ }).click();
+  await expect(main).toContainText('(Sheet of spring): withdrawn');
+  await expect(facts).toContainText('26.5 mm');
+});
+
+test('by pointer: a figure is withdrawn after a look at what follows, a price is set and taken back', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter, 'Isolde');
+  await ask(page, 'kn 426g-63ir', /KN 426G-63IR/);
+  await page.getByRole('button', { name: /Mend what is recorded/ }).click();
+  const main = page.getByRole('main', { name: 'Mend a part' });
+  await page.getByRole('listbox', { name: 'Facts' }).getByText('seat', { exact: true }).click();
+  await main.getByRole('button', { name: /^Withdraw gasket-fixed/ }).click();
+  await main.getByRole('button', { name: 'Withdraw it; it can stand again' }).click();
+  await expect(main).toContainText('Nothing is recorded of it');
+  await main.getByRole('button', { name: /^Take back: seat/ }).click();
+  await expect(main).toContainText('gasket-fixed');
+  const price = main.getByLabel(/^Price each/);
+  const before = await price.inputValue();
+  await price.fill('99,90');
+  await main.getByRole('button', { name: 'Keep the price' }).click();
+  await expect(main).toContainText('price £99.90');
+  await main.getByRole('button', { name: /^Take back: price/ }).click();
+  await expect(price).toHaveValue(before);
+  await expectAccessible(page);
+});
