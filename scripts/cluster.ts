@@ -35,6 +35,8 @@ export interface Cluster {
   /** Address of a database as the cluster's superuser. */
   superUrl(database: string): string;
   stop(): Promise<void>;
+  /** Ends it at once, as a power cut would. */
+  kill(): void;
 }
 
 interface Owner {
@@ -281,6 +283,7 @@ export async function openCluster(options: {
     isAdopted: holder !== undefined,
     isUp: () => isAlive(running),
     stop: () => stopProcess(running),
+    kill: () => process.kill(running, 'SIGKILL'),
   };
 }
 

@@ -31,6 +31,7 @@ export const ADDRESSES = {
   saveClaim: ['POST', '/api/heard/:claimId'],
   getTray: ['GET', '/api/engines/:engineId/tray'],
   getNearMisses: ['GET', '/api/engines/:engineId/near-misses'],
+  listNumbers: ['GET', '/api/numbers'],
   getPart: ['GET', '/api/parts/:partId'],
   getPartEngines: ['GET', '/api/parts/:partId/engines'],
   getPartGraph: ['GET', '/api/parts/:partId/graph'],

@@ -40,7 +40,7 @@ import {
 import { exportCatalogue, exportSheets, openCatalogueSchema } from './open-catalogue.ts';
 import { exportSlips, exportStock } from './books.ts';
 import { identify, lookUpPlate, readSentence } from './identify.ts';
-import { getPart, getPartEngines, getPartFills, getPartGraph } from './part.ts';
+import { getPart, getPartEngines, getPartFills, getPartGraph, listNumbers } from './part.ts';
 import { getFittedSet } from './fitted-set.ts';
 import { searchByDimension } from './dimensions.ts';
 import { chooseOnSlip, keepOnSlip } from './slip-work.ts';
@@ -122,6 +122,7 @@ export const ENDPOINTS = {
   mendPart,
   undoMending,
   addMaker,
+  listNumbers,
   exportSheets,
   exportStock,
   exportSlips,

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { VERDICTS } from '@brackenfell/core/fitment/verdict';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
 import { StoredKind } from './part-kind.ts';
-import { EngineKey, endpoint, EVERYONE, Id, Units } from './endpoint.ts';
+import { NAME_KINDS } from './catalogue-file.ts';
+import { EngineKey, endpoint, EVERYONE, Id, line, Units } from './endpoint.ts';
 import { Succession } from './ask.ts';
 import { PlugShape } from './shapes.ts';
 import { Source } from './engine.ts';
@@ -165,4 +166,44 @@ export const getPartFills = endpoint('getPartFills', {
   params: z.object({ partId: Id }),
   query: z.object({ engine: EngineKey.optional(), units: Units.default('metric') }),
   response: PartFills,
+});
+
+/** Rows of a page of numbers. */
+export const NUMBERS_A_PAGE = 100;
+
+export const NumberRow = z
+  .object({
+    nameId: Id,
+    /** Where the next page goes on. */
+    normal: z.string(),
+    partId: Id,
+    printed: z.string(),
+    /** What the number is of the part: its catalogue number, what is stamped on it, on its box. */
+    as: z.enum(NAME_KINDS),
+    maker: z.string(),
+    kind: StoredKind,
+    onHand: z.number().int().nullable(),
+    priceMinor: z.number().int().nullable(),
+  })
+  .meta({ id: 'NumberRow' });
+export type NumberRow = z.infer<typeof NumberRow>;
+
+export const listNumbers = endpoint('listNumbers', {
+  summary:
+    'Numbers of the catalogue in their order, a page at a time: from the letters they begin with, by kind, maker, shelf.',
+  roles: EVERYONE,
+  query: z.object({
+    begins: line(40).default(''),
+    kind: StoredKind.optional(),
+    maker: line(60).optional(),
+    /** Only what is on the shelf. */
+    stocked: z.enum(['yes']).optional(),
+    afterForm: line(60).optional(),
+    afterId: Id.optional(),
+  }),
+  response: z.object({
+    numbers: z.array(NumberRow),
+    hasMore: z.boolean(),
+    makers: z.array(z.object({ makerId: z.string(), name: z.string() })),
+  }),
 });

@@ -4,7 +4,14 @@ import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { VERDICTS } from '@brackenfell/core/fitment/verdict';
 import { followSupersession } from '@brackenfell/core/interchange/supersession';
-import { getPart, getPartEngines, getPartFills, getPartGraph } from '@brackenfell/contract/part';
+import {
+  getPart,
+  getPartEngines,
+  getPartFills,
+  getPartGraph,
+  listNumbers,
+  NUMBERS_A_PAGE,
+} from '@brackenfell/contract/part';
 import { readPartSheets } from '../catalogue/fact-store.ts';
 import { tellSuccession } from '../ask/present.ts';
 import { readNamedParts } from '../catalogue/part-store.ts';
@@ -19,6 +26,7 @@ import { readPartRows } from '../catalogue/part-store.ts';
 import { shelfCard } from '../catalogue/shelf-store.ts';
 import { readFills } from './fills.ts';
 import { readGraph } from './graph.ts';
+import { readMakers, readNumbers } from './number-store.ts';
 import { decodedView, factLines } from './present.ts';
 import { asRecordedFigure, namesOf, readEnginesOf, readMakerId, readReferences, recordedOf } from './store.ts';
 
@@ -26,6 +34,25 @@ const NO_PART = 'No part of this catalogue has that number.';
 const MOST_JUDGED = 20;
 
 export function partRoutes(app: Express, context: Context): void {
+  serve(app, context, listNumbers, async ({ query, db }) => {
+    const [rows, makers] = await Promise.all([readNumbers(db, query), readMakers(db)]);
+    return {
+      numbers: rows.slice(0, NUMBERS_A_PAGE).map((row) => ({
+        nameId: row.id,
+        normal: row.normal_form,
+        partId: row.part_id,
+        printed: row.printed,
+        as: row.kind,
+        maker: row.maker,
+        kind: row.part_kind,
+        onHand: row.on_hand,
+        priceMinor: row.each_minor,
+      })),
+      hasMore: rows.length > NUMBERS_A_PAGE,
+      makers,
+    };
+  });
+
   serve(app, context, getPart, async ({ params, query, db }) => {
     const [part] = await readPartRows(db, [params.partId]);
     if (!part) return trouble('not-found', NO_PART);

@@ -14,7 +14,7 @@ export function CatalogueStrip() {
       sheets={[
         { key: '1', name: 'Engines', to: '/catalogue/engines', needs: 'by words' },
         { key: '2', name: 'By dimension', to: '/catalogue/dimensions', needs: 'tape or gauge' },
-        { key: '3', name: 'References', needs: 'from a part’s page' },
+        { key: '3', name: 'Numbers', to: '/catalogue/numbers', needs: 'parts, in their order' },
         { key: '4', name: 'Imports', to: '/catalogue/imports', needs: 'lists of suppliers' },
         {
           key: '5',

@@ -26,6 +26,7 @@ const ReceivingPage = room(async () => (await import('../receiving/receiving-pag
 const AuditPage = room(async () => (await import('../audit/audit-page.tsx')).AuditPage);
 const ImportsPage = room(async () => (await import('../imports/imports-page.tsx')).ImportsPage);
 const EngineList = room(async () => (await import('../catalogue/engine-list.tsx')).EngineList);
+const NumberList = room(async () => (await import('../catalogue/number-list.tsx')).NumberList);
 const EnginePage = room(async () => (await import('../catalogue/engine-page.tsx')).EnginePage);
 const MendingPage = room(async () => (await import('../mending/mending-page.tsx')).MendingPage);
 const GraphPage = room(async () => (await import('../interchange/graph-page.tsx')).GraphPage);
@@ -102,6 +103,7 @@ export function App() {
                 <Route path="engines/:engineId" element={<EnginePage />} />
                 <Route path="catalogue" element={<Navigate to="/catalogue/engines" replace />} />
                 <Route path="catalogue/engines" element={<EngineList />} />
+                <Route path="catalogue/numbers" element={<NumberList />} />
                 <Route path="catalogue/dimensions" element={<DimensionPage />} />
                 <Route path="catalogue/imports" element={<ImportsPage />} />
                 <Route path="catalogue/imports/:importId" element={<ImportsPage />} />

@@ -11,6 +11,7 @@ const TITLES: readonly (readonly [start: string, title: string])[] = [
   ['/parts', 'Part'],
   ['/engines', 'Engine card'],
   ['/catalogue/audit', 'Audit'],
+  ['/catalogue/numbers', 'Numbers'],
   ['/catalogue/dimensions', 'Search by dimension'],
   ['/catalogue', 'Catalogue'],
   ['/quarantine/receiving', 'Deliveries'],
