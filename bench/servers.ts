@@ -14,6 +14,7 @@ import { fillDemo } from '@brackenfell/scripts/fill-demo';
 import { runTool } from '@brackenfell/scripts/pg-tools';
 import { scratchFolder } from '@brackenfell/scripts/places';
 import { startServer, type RunningServer } from '@brackenfell/scripts/server-process';
+import { chances, crash } from './faults/crash.ts';
 import { roundRobin } from './faults/round-robin.ts';
 import { Till } from './faults/till.ts';
 
@@ -23,14 +24,6 @@ const WRITERS = 8;
 const BETWEEN_MS = 150;
 const kills = Number(process.argv.find((arg) => arg.startsWith('--kills='))?.slice(8) ?? 60);
 const SEED = 20261127;
-
-/** The same kills at every run. */
-function* chances(seed: number): Generator<number, never> {
-  for (let state = seed; ;) {
-    state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0;
-    yield state / 2 ** 32;
-  }
-}
 
 interface Written {
   slipId: string;
@@ -169,20 +162,6 @@ async function main(): Promise<void> {
   await primary.stop();
   rmSync(scratch, { recursive: true, force: true });
   process.exit();
-}
-
-/** Ends a database as a power cut would, its helpers being left to notice; started again, it recovers by its journal. */
-async function crash(cluster: Cluster, again: (port: number) => Promise<Cluster>): Promise<Cluster> {
-  cluster.kill();
-  for (let tries = 0; ; tries += 1) {
-    await sleep(300);
-    try {
-      return await again(cluster.port);
-    } catch (error) {
-      // Helpers of the dead one still hold its memory.
-      if (tries > 40) throw error;
-    }
-  }
 }
 
 /** Whether the replica reaches where the primary is, within ten seconds. */

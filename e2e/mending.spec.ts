@@ -66,5 +66,17 @@ test('by pointer: a figure is withdrawn after a look at what follows, a price is
   await expect(main).toContainText('price £99.90');
   await main.getByRole('button', { name: /^Take back: price/ }).click();
   await expect(price).toHaveValue(before);
+  await main.getByRole('button', { name: 'Add a reference' }).click();
+  const reference = main.getByRole('form', { name: 'A reference' });
+  await reference.getByLabel('Number it refers to').fill('KN 419G-63DR');
+  await reference.getByLabel('where: sheet, list, page').fill('List of spring');
+  await expect(reference.getByRole('alert')).toContainText('The dimensions deny it: ');
+  await expectAccessible(page);
+  await reference.getByRole('button', { name: 'Record the reference' }).click();
+  const references = main.getByRole('region', { name: 'References' });
+  await expect(references).toContainText('List of spring');
+  await main.getByRole('button', { name: /^Take back: equivalent to KN 419G-63DR/ }).click();
+  await expect(references).not.toContainText('List of spring');
+  await expect(main).toContainText('KN 419G-63DR (List of spring): cut');
   await expectAccessible(page);
 });

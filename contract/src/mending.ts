@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { RECORDED_FACT_IDS, SOURCE_RANKS } from '@brackenfell/core/facts/facts';
 import { WRITTEN_RANKS } from '@brackenfell/core/facts/fact-form';
+import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
 import { VERDICTS } from '@brackenfell/core/fitment/verdict';
 import { EngineKey, endpoint, Id, line } from './endpoint.ts';
 import { PartKind } from './part-kind.ts';
@@ -43,6 +44,20 @@ export const Mending = z
         ),
       }),
     ),
+    /** Standing ones, in and out of it. */
+    references: z.array(
+      z.object({
+        edgeId: Id,
+        /** `to`: said of this part; `from`: of the other. A part that is replaced stands before what replaces it. */
+        direction: z.enum(['to', 'from']),
+        grade: z.enum(REFERENCE_GRADES),
+        printed: z.string(),
+        maker: z.string(),
+        source: z.string(),
+        notedOn: z.string(),
+        inForceFrom: z.string().nullable(),
+      }),
+    ),
     price: z.object({ eachMinor: z.number().int(), packOf: z.number().int() }).nullable(),
     /** The latest first. */
     history: z.array(
@@ -73,6 +88,17 @@ export const MendingChange = z.discriminatedUnion('what', [
   z.object({ what: z.literal('withdraw'), figureId: Id }).strict(),
   z
     .object({
+      what: z.literal('reference'),
+      toPartId: Id,
+      grade: z.enum(REFERENCE_GRADES),
+      source: line(60).trim().min(2),
+      /** Null where it is in force already. */
+      inForceFrom: z.iso.date().nullable(),
+    })
+    .strict(),
+  z.object({ what: z.literal('cut'), edgeId: Id }).strict(),
+  z
+    .object({
       what: z.literal('price'),
       eachMinor: z.number().int().min(1).max(10_000_000),
       packOf: z.number().int().min(1).max(100),
@@ -100,6 +126,8 @@ export const Consequences = z
     judged: z.number().int(),
     /** Beyond these it was not looked. */
     isWhole: z.boolean(),
+    /** Of a reference: what the dimensions say against it. */
+    contradicts: z.string().nullable(),
   })
   .meta({ id: 'Consequences' });
 export type Consequences = z.infer<typeof Consequences>;

@@ -52,5 +52,5 @@ export async function consequencesOf(
       reason: reasonPhrase(is.judgement.findings, is.judgement.verdict, is.evidence),
     });
   }
-  return { changes, judged, isWhole: pairs.length <= MOST_JUDGED };
+  return { changes, judged, isWhole: pairs.length <= MOST_JUDGED, contradicts: null };
 }

@@ -119,4 +119,69 @@ test('a price is set and goes back; a slip that was told it keeps it', async () 
   expect(line(kept.body as Body)).toBe(was.eachMinor);
   const back = (await undo(dearer.history[0]!.entryId)).body as Mending;
   expect(back.price).toEqual(was);
+  // What a list has made of it since is not gone back over.
+  await counter.owner.updateTable('price').set({ each_minor: 77 }).where('part_id', '=', partId).execute();
+  expect((await see()).history[0]!.canUndo).toBe(false);
+  expect((await undo(back.history[0]!.entryId)).status).toBe(409);
+});
+
+describe('a reference of a part', () => {
+  const other = (printed: string) => partIdOf(counter, printed);
+  const say = async (printed: string, more: object = {}) => ({
+    what: 'reference',
+    toPartId: await other(printed),
+    grade: 'equivalent',
+    source: 'List of spring',
+    inForceFrom: null,
+    ...more,
+  });
+  const reached = async () => rowOf(await fetchTray(await counter.as('specialist'), 'aldersyke-as22'), PLUG).verdict;
+
+  test('that the dimensions deny says so before it is recorded; it is cut and joined again, and the clusters follow', async () => {
+    const change = await say('KN 419G-63DR');
+    expect((await preview(change)).contradicts).toMatch(/^(reach|thread)/);
+    const clusters = async () =>
+      counter.db
+        .selectFrom('part')
+        .select(['id', 'cluster_id'])
+        .where('cluster_id', 'is not', null)
+        .orderBy('id')
+        .execute();
+    const groups = (rows: Awaited<ReturnType<typeof clusters>>) => {
+      const by = new Map<string, string[]>();
+      for (const { id, cluster_id } of rows) by.set(cluster_id!, [...(by.get(cluster_id!) ?? []), id]);
+      return [...by.values()].map((ids) => ids.join()).sort();
+    };
+    const before = groups(await clusters());
+    const told = (await mend(change)).body as Mending;
+    expect(told.references).toContainEqual(
+      expect.objectContaining({ printed: 'KN 419G-63DR', source: 'List of spring' }),
+    );
+    expect(groups(await clusters())).not.toEqual(before);
+    expect((await mend(change)).body.code).toBe('already-there');
+    const { edgeId } = told.references.find(({ source }) => source === 'List of spring')!;
+    const cut = (await mend({ what: 'cut', edgeId })).body as Mending;
+    expect(groups(await clusters())).toEqual(before);
+    expect((await mend({ what: 'cut', edgeId })).status).toBe(409);
+    const joined = (await undo(cut.history[0]!.entryId)).body as Mending;
+    expect(joined.references.map((one) => one.edgeId)).toContain(edgeId);
+    await undo(joined.history[0]!.entryId);
+    expect(groups(await clusters())).toEqual(before);
+    expect(await reached()).toBe('sell');
+  });
+
+  test('to come is kept with its day; none is said of itself, nor cut of another part', async () => {
+    const later = (await mend(await say('KN 426G-63DR', { inForceFrom: '2099-01-01' }))).body as Mending;
+    expect(later.references).toContainEqual(expect.objectContaining({ inForceFrom: '2099-01-01' }));
+    expect((await mend(await say(PLUG))).status).toBe(400);
+    const { id } = await counter.db
+      .selectFrom('reference')
+      .select('id')
+      .where('from_part_id', '!=', partId)
+      .where('to_part_id', '!=', partId)
+      .limit(1)
+      .executeTakeFirstOrThrow();
+    expect((await mend({ what: 'cut', edgeId: id })).status).toBe(409);
+    expect((await mend(await say('KN 419G-63DR', { inForceFrom: 'spring' }))).status).toBe(400);
+  });
 });

@@ -1,4 +1,5 @@
 import { sql } from 'kysely';
+import type { ReferenceGrade } from '@brackenfell/core/interchange/trail';
 import type { MendingChange } from '@brackenfell/contract/mending';
 import type { Database, Writing } from '../db/database.ts';
 
@@ -50,6 +51,49 @@ export async function addFigure(
   return id;
 }
 
+/** References in and out of a part, with the other's number; those that were cut too, for what is told of them. */
+export async function readEdges(db: Database, partId: string) {
+  const { rows } = await sql<EdgeFound>`
+    select r.id, case when r.from_part_id = ${partId} then 'to' else 'from' end as direction, r.grade, r.source,
+           r.noted_on, r.in_force_from, r.rejected_at is not null as is_cut,
+           (select printed from part_name n where n.part_id = o.id order by n.id limit 1) as printed, m.name as maker
+      from reference r
+      join part o on o.id = case when r.from_part_id = ${partId} then r.to_part_id else r.from_part_id end
+      join maker m on m.id = o.maker_id
+     where r.from_part_id = ${partId} or r.to_part_id = ${partId}
+     order by r.id limit ${MOST_EDGES}`.execute(db);
+  return rows;
+}
+
+const MOST_EDGES = 400;
+
+interface EdgeFound {
+  readonly id: string;
+  readonly direction: 'to' | 'from';
+  readonly grade: ReferenceGrade;
+  readonly source: string;
+  readonly noted_on: string;
+  readonly in_force_from: string | null;
+  readonly is_cut: boolean;
+  readonly printed: string;
+  readonly maker: string;
+}
+
+/** The new reference's id; undefined where that source has said the same of them already. */
+export async function addEdge(
+  trx: Writing,
+  partId: string,
+  { toPartId, grade, source, inForceFrom }: Extract<MendingChange, { what: 'reference' }>,
+  today: string,
+): Promise<string | undefined> {
+  const { rows } = await sql<{ id: string }>`
+    insert into reference (from_part_id, to_part_id, grade, source, noted_on, in_force_from, from_cluster_id, to_cluster_id)
+    select f.id, t.id, ${grade}, ${source}, ${today}, ${inForceFrom}::date, f.cluster_id, t.cluster_id
+      from part f, part t where f.id = ${partId} and t.id = ${toPartId}
+    on conflict do nothing returning id`.execute(trx);
+  return rows[0]?.id;
+}
+
 export interface Price {
   readonly eachMinor: number;
   readonly packOf: number;
@@ -77,7 +121,7 @@ export interface MendingEntry {
   readonly id: string;
   readonly at: Date;
   readonly by: string;
-  readonly subject: 'figure' | 'price';
+  readonly subject: 'figure' | 'price' | 'reference';
   readonly subject_id: string;
   readonly action: string;
   readonly before: unknown;
@@ -96,6 +140,8 @@ export async function readHistory(db: Database, partId: string): Promise<readonl
       from change_entry c left join staff s on s.id = c.staff_id
      where (c.subject = 'figure' and c.subject_id in (select id::text from figure where part_id = ${partId}))
         or (c.subject = 'price' and c.subject_id = ${partId})
+        or (c.subject = 'reference' and c.subject_id in (
+              select id::text from reference where from_part_id = ${partId} or to_part_id = ${partId}))
      order by c.id desc limit ${MOST_ENTRIES}`.execute(db);
   return rows;
 }

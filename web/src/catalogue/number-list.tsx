@@ -50,7 +50,7 @@ export function NumberList() {
           ...pageParam,
         },
       }),
-    initialPageParam: {} as { afterForm?: string; afterId?: string },
+    initialPageParam: {},
     getNextPageParam: ({ numbers, hasMore }) => {
       const last = numbers.at(-1);
       return hasMore && last ? { afterForm: last.normal, afterId: last.nameId } : undefined;

@@ -11,6 +11,7 @@ import { usePickList } from '../controls/pick-list.ts';
 import { SOURCE_LETTERS } from '../engine/engine-card.tsx';
 import { useKeys } from '../keys/keys.ts';
 import { FigureForm } from './figure-form.tsx';
+import { ReferencesPanel } from './references-panel.tsx';
 import { useConsequences, useMend, useMending } from './use-mending.ts';
 import { WouldChange } from './would-change.tsx';
 
@@ -95,6 +96,7 @@ function Facts({ mending }: { readonly mending: Mending }) {
             <p className="text-soft">It has parts of its own, and comes in with a file.</p>
           )}
           <PriceForm key={`${mending.price?.eachMinor ?? 'none'} ${mending.price?.packOf ?? ''}`} mending={mending} />
+          <ReferencesPanel mending={mending} />
           <History mending={mending} />
         </div>
       </main>

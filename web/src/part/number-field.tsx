@@ -15,13 +15,15 @@ interface NumberFieldProps {
   readonly part: FoundPart | undefined;
   readonly onChange: (text: string, part: FoundPart | undefined) => void;
   readonly first?: boolean;
+  /** Also a number to order by, or one that is only spoken of. */
+  readonly anyKind?: boolean;
 }
 
 /**
  * A part number that must be of the catalogue: says which part it is, or why it is none, while it is typed. A part found
  * before stands until the text changes or an answer says otherwise: a lookup that fails takes nothing away.
  */
-export function NumberField({ label, text, part, onChange, first = false }: NumberFieldProps) {
+export function NumberField({ label, text, part, onChange, first = false, anyKind = false }: NumberFieldProps) {
   const asked = text.trim();
   const found = useQuery({
     queryKey: ['number', asked],
@@ -30,7 +32,7 @@ export function NumberField({ label, text, part, onChange, first = false }: Numb
     placeholderData: (before) => before,
   });
   const answered = asked.length > 1 && found.data !== undefined && !found.isPlaceholderData;
-  const sold = asked.length > 1 ? (found.data?.parts.filter(({ kind }) => isPartKind(kind)) ?? []) : [];
+  const sold = asked.length > 1 ? (found.data?.parts.filter(({ kind }) => anyKind || isPartKind(kind)) ?? []) : [];
   const only = answered && sold.length === 1 ? sold[0] : undefined;
   useEffect(() => {
     if (answered && only?.partId !== part?.partId) onChange(text, only);

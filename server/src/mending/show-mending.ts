@@ -1,0 +1,116 @@
+import { factsOfKind, formOf, isRecordedFact } from '@brackenfell/core/facts/fact-form';
+import { FACTS, knowFact, type RecordedFactId } from '@brackenfell/core/facts/facts';
+import type { HeatScales } from '@brackenfell/core/facts/fact';
+import { isPartKind } from '@brackenfell/core/facts/part-kinds';
+import { sayIn } from '@brackenfell/core/fitment/say';
+import { printPrice } from '@brackenfell/core/words/money';
+import type { Mending } from '@brackenfell/contract/mending';
+import { readPartRows } from '../catalogue/part-store.ts';
+import type { Context } from '../context/context.ts';
+import type { Database } from '../db/database.ts';
+import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
+import { printFact } from '../part/print-fact.ts';
+import { canUndo } from './make-change.ts';
+import { findFigure, readEdges, readFigures, readHistory, readPrice, type Price } from './store.ts';
+
+const METRIC = sayIn('metric');
+
+const printRecorded = (fact: RecordedFactId, value: unknown, scales: HeatScales): string => {
+  const known = knowFact(fact, value, scales);
+  // A rating on a scale nobody has given is told by its code.
+  if (known === undefined) return (value as { code: string }).code;
+  return printFact(fact, known, METRIC);
+};
+
+const sayOfEdge = (edge: Awaited<ReturnType<typeof readEdges>>[number] | undefined): string =>
+  edge === undefined ? 'a reference' : `${edge.grade} ${edge.direction} ${edge.printed} (${edge.source})`;
+
+const sayOfPrice = (price: Price | null): string =>
+  price === null ? 'no price' : `${printPrice(price.eachMinor)}, pack of ${price.packOf}`;
+
+/** A part that is mended: what an engine may ask for. */
+export async function partToMend(db: Database, partId: string) {
+  const [part] = await readPartRows(db, [partId]);
+  if (!part) return trouble('not-found', 'No part of this catalogue has that number.');
+  const { kind, ...rest } = part;
+  return isPartKind(kind)
+    ? { ...rest, kind }
+    : trouble('not-allowed-now', 'A number that is only spoken of has no figures.');
+}
+
+/** All that is recorded of a part, and what was changed of it. */
+export async function showMending(context: Context, db: Database, partId: string): Promise<Mending | Trouble> {
+  const part = await partToMend(db, partId);
+  if (isTrouble(part)) return part;
+  const [{ scales }, figures, price, entries, edges] = await Promise.all([
+    context.sheets.at(db),
+    readFigures(db, partId),
+    readPrice(db, partId),
+    readHistory(db, partId),
+    readEdges(db, partId),
+  ]);
+  const figuresById = new Map<string, string>();
+  for (const { subject, subject_id: id } of entries) {
+    if (subject !== 'figure' || figuresById.has(id)) continue;
+    const figure = await findFigure(db, partId, id);
+    if (figure && isRecordedFact(figure.attribute))
+      figuresById.set(
+        id,
+        `${FACTS[figure.attribute].label} ${printRecorded(figure.attribute, figure.value, scales)} (${figure.source_name})`,
+      );
+  }
+  return {
+    partId,
+    printed: part.printed,
+    maker: part.maker,
+    kind: part.kind,
+    facts: factsOfKind(part.kind).map((fact) => {
+      const form = formOf(fact);
+      return {
+        fact,
+        label: FACTS[fact].label,
+        question: FACTS[fact].question,
+        form:
+          form === undefined
+            ? null
+            : form.kind === 'heat'
+              ? { kind: 'heat' as const, scales: [...scales].map(([maker, { maker: name }]) => ({ maker, name })) }
+              : form.kind === 'choose'
+                ? { kind: 'choose' as const, options: [...form.options] }
+                : form,
+        figures: figures
+          .filter(({ attribute }) => attribute === fact)
+          .map((figure) => ({
+            figureId: figure.id,
+            value: printRecorded(fact, figure.value, scales),
+            rank: figure.source_rank,
+            source: figure.source_name,
+            rules: figure.rules === true,
+          })),
+      };
+    }),
+    references: edges
+      .filter(({ is_cut }) => !is_cut)
+      .map((edge) => ({
+        edgeId: edge.id,
+        direction: edge.direction,
+        grade: edge.grade,
+        printed: edge.printed,
+        maker: edge.maker,
+        source: edge.source,
+        notedOn: edge.noted_on,
+        inForceFrom: edge.in_force_from,
+      })),
+    price,
+    history: entries.map((entry) => ({
+      entryId: entry.id,
+      at: entry.at.toISOString(),
+      by: entry.by,
+      says:
+        entry.subject === 'price'
+          ? `price ${sayOfPrice(entry.after as Price)}; before ${sayOfPrice(entry.before as Price | null)}`
+          : `${figuresById.get(entry.subject_id) ?? sayOfEdge(edges.find(({ id }) => id === entry.subject_id))}: ${entry.action}`,
+      canUndo: canUndo(entry, price),
+    })),
+  };
+}
