@@ -39,7 +39,7 @@ const VIEWS: Readonly<Record<string, readonly Theme[]>> = {
   'house-rules': ['night'],
   audit: ['chalk'],
   proof: ['chalk'],
-  batch: ['chalk'],
+  mend: ['chalk'],
 };
 
 /** Pictures of every main view in one theme, from the demo data, by keyboard. */
@@ -110,6 +110,19 @@ async function shoot(page: Page, address: string, theme: Theme): Promise<void> {
   await press(page, ['j', 'j', 'j']);
   await shot('audit');
   await shootImports(page, shot);
+  await shootMending(page, `${address}${new URL(part).pathname}/mend`, shot);
+}
+
+/** A reach as another sheet has it, with the verdicts it would turn. */
+async function shootMending(page: Page, at: string, shot: (name: string) => Promise<void>): Promise<void> {
+  await page.goto(at);
+  await page.getByRole('listbox', { name: 'Facts' }).waitFor();
+  await press(page, ['j', 'j', 'a']);
+  await page.keyboard.type('19');
+  await page.getByLabel('stated by').selectOption('engine-maker');
+  await page.getByLabel('where: sheet, list, page').fill('Sheet 12 of spring');
+  await page.getByText(/verdicts? of \d+ would change/).waitFor();
+  await shot('mend');
 }
 
 /** A supplier's list whose gaps are thousandths under a millimetre heading. */
@@ -221,7 +234,6 @@ async function shootProof(page: Page, address: string, shot: (name: string) => P
   await page.getByText(/Concluded/).waitFor();
   await page.goto(`${address}/quarantine/batches`);
   await page.getByRole('region', { name: 'Sold of it' }).waitFor();
-  await shot('batch');
 }
 
 /** Signs somebody of another role in instead. */
