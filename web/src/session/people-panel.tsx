@@ -96,7 +96,7 @@ function PersonRow({ person, isSelf, onReset }: PersonRowProps) {
       >
         {ROLES.map((role) => (
           <option key={role} value={role}>
-            {ROLE_WORDS[role]}
+            {role}
           </option>
         ))}
       </select>
