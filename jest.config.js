@@ -24,4 +24,5 @@ const project = (name, extra = {}) => ({
   ...extra,
 });
 
-export default { projects: ['core', 'contract', 'demo', 'server', 'web'].map((name) => project(name)), maxWorkers: 2 };
+const projects = ['core', 'contract', 'demo', 'server', 'web'].map((name) => project(name));
+export default { projects: [...projects, project('scripts', { testMatch: ['<rootDir>/*.test.ts'] })], maxWorkers: 2 };

@@ -5,6 +5,7 @@ import { inBaseUnit, inFactUnit } from './fact-answers.ts';
 import { factsOfKind, formOf, isRecordable, toRecord } from './fact-form.ts';
 import { FACTS, rulingValue } from './facts.ts';
 import { PART_KINDS } from './part-kinds.ts';
+import { resolveFigures } from './resolve-figures.ts';
 
 describe('a figure that is written down', () => {
   test('is in the unit of its fact: five kilohms typed are five, wherever they are recorded', () => {
@@ -28,6 +29,16 @@ describe('a figure that is written down', () => {
       }
     }
     expect(formOf('plug.torque')).toBeUndefined();
+  });
+
+  test('says the same in whatever order its parts are kept: two sources that agree do not differ', () => {
+    const source = (name: string) => ({ rank: 'part-maker' as const, name });
+    const entry = resolveFigures<unknown>([
+      { value: { maker: 'kestrane', code: '63' }, source: source('list') },
+      { value: { code: '63', maker: 'kestrane' }, source: source('sheet') },
+      { value: { code: '65', maker: 'kestrane' }, source: source('box') },
+    ]);
+    expect(entry!.ruling.map(({ source: { name } }) => name)).toEqual(['list', 'box']);
   });
 
   test('is refused where the fact records no such thing', () => {

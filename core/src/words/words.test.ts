@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { counted, listed, printAverage, printCount, wordFor } from './counted.ts';
 import { CURRENCIES, inOurMoney, LOCALES, printAmount, printPrice, writeMoneyIn } from './money.ts';
-import { printMoment } from './moments.ts';
+import { printMoment, writeMomentsAs } from './moments.ts';
 
 describe('words of a counter', () => {
   test('a count takes the word it takes: one line, no lines, several batches', () => {
@@ -55,5 +55,9 @@ describe('words of a counter', () => {
     const of = (iso: string) => printMoment(iso, new globalThis.Date(2026, 10, 26));
     expect(of('2026-11-25T12:00:00')).toMatch(/^25 Nov,? 12:00$/);
     expect(of('2024-02-29T12:00:00')).toBe('29 Feb 2024');
+    // Where the month is written first, it is; the words stay those of the counter.
+    writeMomentsAs('en-US');
+    expect(of('2024-02-29T12:00:00')).toBe('Feb 29, 2024');
+    writeMomentsAs('en-GB');
   });
 });

@@ -37,7 +37,12 @@ export class InTurn {
       for (let press = this.#due.shift(); press !== undefined; press = this.#due.shift()) {
         const next = press;
         if (this.#drawn !== undefined && this.#drawn !== addressed()) await this.#untilDrawn();
-        flushSync(() => this.#run(next));
+        try {
+          flushSync(() => this.#run(next));
+        } catch (error) {
+          // Told as any fault of a command is; the keys after it are none of it.
+          reportError(error);
+        }
       }
     } finally {
       this.#isAtIt = false;

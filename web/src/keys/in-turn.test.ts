@@ -1,0 +1,62 @@
+import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
+import { InTurn } from './in-turn.ts';
+
+let address = { pathname: '/counter/engine', search: '' };
+beforeEach(() => {
+  jest.useFakeTimers();
+  address = { pathname: '/counter/engine', search: '' };
+  Object.assign(globalThis, { window: { location: address } });
+});
+afterEach(() => {
+  jest.useRealTimers();
+});
+const goTo = (pathname: string) => Object.assign(address, { pathname });
+
+test('presses that waited together are run one by one, each once', () => {
+  const ran: string[] = [];
+  const inTurn = new InTurn((press) => ran.push(press));
+  inTurn.drew('/counter/engine');
+  inTurn.add(['b', 'a']);
+  inTurn.add(['b']);
+  expect(ran).toEqual(['b', 'a', 'b']);
+});
+
+test('a press after one that leads elsewhere waits until that is drawn', async () => {
+  const ran: string[] = [];
+  const inTurn = new InTurn((press) => {
+    ran.push(`${press} at ${address.pathname}`);
+    if (press === ', s') goTo('/sums/feelers');
+  });
+  inTurn.drew('/counter/engine');
+  inTurn.add([', s', '1']);
+  await jest.advanceTimersByTimeAsync(100);
+  expect(ran).toEqual([', s at /counter/engine']);
+  inTurn.drew('/sums/feelers');
+  await jest.advanceTimersByTimeAsync(0);
+  expect(ran).toEqual([', s at /counter/engine', '1 at /sums/feelers']);
+});
+
+test('a room that never comes holds the keys up for a second and no longer', async () => {
+  const ran: string[] = [];
+  const inTurn = new InTurn((press) => ran.push(press));
+  inTurn.drew('/counter/parts');
+  inTurn.add(['j']);
+  await jest.advanceTimersByTimeAsync(900);
+  expect(ran).toEqual([]);
+  await jest.advanceTimersByTimeAsync(200);
+  expect(ran).toEqual(['j']);
+});
+
+test('one press that fails does not take the keys after it with it', () => {
+  const ran: string[] = [];
+  const inTurn = new InTurn((press) => {
+    if (press === 'x') throw new Error('a fault of the desk');
+    ran.push(press);
+  });
+  const told: unknown[] = [];
+  Object.assign(globalThis, { reportError: (error: unknown) => told.push(error) });
+  inTurn.add(['x', 'j']);
+  inTurn.add(['k']);
+  expect(ran).toEqual(['j', 'k']);
+  expect(told).toEqual([new Error('a fault of the desk')]);
+});
