@@ -74,6 +74,7 @@ const COPIED = [
   'duty',
   'engine_count',
   'garage_vehicle_id',
+  'tax_basis_points',
 ] as const;
 
 /** A slip that was ready is open again; nobody holds it. */

@@ -168,6 +168,8 @@ describe('a slip that is collected in part', () => {
     const [line] = slip.lines;
     const part = (quantity: number) =>
       step(slip, 'collect-part', wren, { lines: [{ lineId: line!.lineId, quantity }] });
+    // Whatever the shop charges by now, the rest is taxed as the whole was.
+    await counter.owner.updateTable('shop').set({ tax_basis_points: 700 }).execute();
     await part(5).expect(400);
     await part(4).expect(400);
     const sold = (await part(3).expect(200)).body as Slip;
@@ -176,6 +178,7 @@ describe('a slip that is collected in part', () => {
     expect(rest).toMatchObject({
       state: 'ordered',
       customer: 'Hesper Lowmoor',
+      taxBasisPoints: 2000,
       linked: [{ slipId: sold.slipId, state: 'collected' }],
       lines: [{ quantity: 1, unitPriceMinor: line!.unitPriceMinor, verdict: line!.verdict }],
     });
@@ -189,6 +192,7 @@ describe('a slip that is collected in part', () => {
     await onShelf(1);
     expect((await listed()).map(({ waitsFor }) => waitsFor)).toEqual(['all of it is here: make it ready']);
     await done(await done(rest, 'ready'), 'collect');
+    await counter.owner.updateTable('shop').set({ tax_basis_points: 2000 }).execute();
   });
 });
 

@@ -26,7 +26,8 @@ export function useOurShop() {
       if (found) takeAsOurs(found);
       return found;
     },
-    staleTime: 60_000,
+    // A till may stand open for days.
+    refetchInterval: 60_000,
   });
   const units = shop.data?.units;
   useEffect(() => {
