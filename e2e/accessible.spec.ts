@@ -55,7 +55,6 @@ test('no screen of the catalogue has an accessibility violation, in either theme
   await page.keyboard.press('f');
   await page.keyboard.type('ivx c19');
   await page.keyboard.press('Escape');
-  await page.keyboard.press('x');
   await expect(page.getByRole('link', { name: 'IVX-C19-F10' })).toBeVisible();
   await expect(page.getByRole('region', { name: 'List of numbers' })).not.toContainText('Kestrane');
   await page.goto(`${counter.address}/engines/aldersyke-at20`);

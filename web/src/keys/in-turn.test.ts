@@ -15,7 +15,7 @@ const goTo = (pathname: string) => Object.assign(address, { pathname });
 test('presses that waited together are run one by one, each once', () => {
   const ran: string[] = [];
   const inTurn = new InTurn((press) => ran.push(press));
-  inTurn.drew('/counter/engine');
+  inTurn.drew({ pathname: '/counter/engine', search: '' });
   inTurn.add(['b', 'a']);
   inTurn.add(['b']);
   expect(ran).toEqual(['b', 'a', 'b']);
@@ -27,11 +27,11 @@ test('a press after one that leads elsewhere waits until that is drawn', async (
     ran.push(`${press} at ${address.pathname}`);
     if (press === ', s') goTo('/sums/feelers');
   });
-  inTurn.drew('/counter/engine');
+  inTurn.drew({ pathname: '/counter/engine', search: '' });
   inTurn.add([', s', '1']);
   await jest.advanceTimersByTimeAsync(100);
   expect(ran).toEqual([', s at /counter/engine']);
-  inTurn.drew('/sums/feelers');
+  inTurn.drew({ pathname: '/sums/feelers', search: '' });
   await jest.advanceTimersByTimeAsync(0);
   expect(ran).toEqual([', s at /counter/engine', '1 at /sums/feelers']);
 });
@@ -39,7 +39,7 @@ test('a press after one that leads elsewhere waits until that is drawn', async (
 test('a room that never comes holds the keys up for a second and no longer', async () => {
   const ran: string[] = [];
   const inTurn = new InTurn((press) => ran.push(press));
-  inTurn.drew('/counter/parts');
+  inTurn.drew({ pathname: '/counter/parts', search: '' });
   inTurn.add(['j']);
   await jest.advanceTimersByTimeAsync(900);
   expect(ran).toEqual([]);
@@ -59,4 +59,13 @@ test('one press that fails does not take the keys after it with it', () => {
   inTurn.add(['k']);
   expect(ran).toEqual(['j', 'k']);
   expect(told).toEqual([new Error('a fault of the desk')]);
+});
+
+test('a row picked in the tray, which only the address knows of, holds no key up', () => {
+  const ran: string[] = [];
+  const inTurn = new InTurn((press) => ran.push(press));
+  inTurn.drew({ pathname: '/counter/parts', search: '?engine=skerrow-sc20&slip=7' });
+  Object.assign(address, { pathname: '/counter/parts', search: '?engine=skerrow-sc20&slip=7&row=41' });
+  inTurn.add(['+', '=']);
+  expect(ran).toEqual(['+', '=']);
 });

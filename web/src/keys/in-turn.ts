@@ -3,7 +3,14 @@ import { flushSync } from 'react-dom';
 /** A room that is long in coming holds the keys up no longer than this. */
 const PATIENCE_MS = 1000;
 
-const addressed = (): string => `${window.location.pathname}${window.location.search}`;
+/** What of an address the screen draws. The picked row is written into it without being drawn anew. */
+function drawnOf({ pathname, search }: { readonly pathname: string; readonly search: string }): string {
+  const params = new URLSearchParams(search);
+  params.delete('row');
+  return `${pathname}?${params.toString()}`;
+}
+
+const addressed = (): string => drawnOf(window.location);
 
 /**
  * Presses that have waited, one after another: each finds the screen as the one before has left it, and does what its key
@@ -21,9 +28,9 @@ export class InTurn {
     this.#run = run;
   }
 
-  drew(address: string | undefined): void {
-    this.#drawn = address;
-    if (address === addressed()) this.#goOn?.();
+  drew(address: { readonly pathname: string; readonly search: string } | undefined): void {
+    this.#drawn = address && drawnOf(address);
+    if (this.#drawn === addressed()) this.#goOn?.();
   }
 
   add(presses: readonly string[]): void {

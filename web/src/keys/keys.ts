@@ -76,7 +76,7 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 const inTurn = new InTurn(act);
 
 /** Tells the keys which address the screen shows by now: one that waits is answered by the screen it was meant for. */
-export const drewAddress = (address: string | undefined): void => {
+export const drewAddress = (address: { readonly pathname: string; readonly search: string } | undefined): void => {
   inTurn.drew(address);
 };
 

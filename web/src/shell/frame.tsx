@@ -52,7 +52,7 @@ export function Frame({ me }: { me: Staff }) {
   const inCatalogue = isCatalogue(pathname);
   const inQuarantine = isQuarantine(pathname);
   useEffect(() => watchForBursts(keepScan), []);
-  useEffect(() => drewAddress(`${pathname}${search}`), [pathname, search]);
+  useEffect(() => drewAddress({ pathname, search }), [pathname, search]);
   useEffect(() => () => drewAddress(undefined), []);
   usePageTitle(pathname, docket, slip.data?.engine ?? undefined);
   useOutboxFlow();
