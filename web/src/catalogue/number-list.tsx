@@ -1,5 +1,5 @@
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
-import { useDeferredValue, useRef } from 'react';
+import { useDeferredValue, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
 import { KIND_WORDS, PART_KINDS } from '@brackenfell/core/facts/part-kinds';
@@ -24,7 +24,8 @@ type Query = RequestOf<'listNumbers'>['query'];
 export function NumberList() {
   const [search, setSearch] = useSearchParams();
   const field = useRef<HTMLInputElement>(null);
-  const begins = search.get('begins') ?? '';
+  // Typed here, and only written into the address: that follows after, and would take back what is typed meanwhile.
+  const [begins, setBegins] = useState(search.get('begins') ?? '');
   const kind = search.get('kind') ?? ALL;
   const maker = search.get('maker') ?? ALL;
   const isStocked = search.get('shelf') === 'yes';
@@ -79,7 +80,10 @@ export function NumberList() {
             value={begins}
             maxLength={40}
             spellCheck={false}
-            onChange={(event) => set('begins', event.target.value)}
+            onChange={(event) => {
+              setBegins(event.target.value);
+              set('begins', event.target.value);
+            }}
           />
         </label>
         <Choice
