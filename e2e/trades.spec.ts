@@ -151,7 +151,7 @@ test('a tool of the kit is lent with a deposit to a day, its note is printed, an
   await page.keyboard.press('Enter');
   await lend.click();
   await dialog.getByRole('textbox', { name: 'Deposit, £' }).fill('much');
-  await expect(dialog.getByRole('alert')).toContainText('An amount in pounds');
+  await expect(dialog.getByRole('alert')).toContainText('An amount in £');
   await dialog.getByRole('textbox', { name: 'Deposit, £' }).fill('30');
   await page.keyboard.press('Enter');
   const lent = stageOf(page).getByRole('region', { name: 'Lent' });
