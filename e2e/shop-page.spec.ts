@@ -70,6 +70,28 @@ test('who forgot a password gets another, and is signed out at the counter they 
   await theirs.context().close();
 });
 
+test('who becomes a supervisor gets a password that lets others in; a weak one makes nobody one', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter, 'Isolde');
+  await page.goto(`${counter.address}/people`);
+  const may = page.getByRole('combobox', { name: 'What Wren may do' });
+  await may.selectOption('supervisor');
+  const form = page.getByRole('form', { name: 'Wren as supervisor' });
+  await form.getByLabel('New password').fill('ten letters');
+  await form.getByLabel('New PIN').fill('4201');
+  await page.keyboard.press('Enter');
+  await expect(form).toContainText('12 characters or more');
+  await expectAccessible(page);
+  await expect(may).toHaveValue('specialist');
+  await form.getByLabel('New password').fill('heron over the mere');
+  await page.keyboard.press('Enter');
+  await expect(may).toHaveValue('supervisor');
+  await may.selectOption('editor');
+  await expect(may).toHaveValue('editor');
+});
+
 test('the numbers of the catalogue go on where a page ends, and the address keeps how they were narrowed', async ({
   page,
   counter,

@@ -1,11 +1,8 @@
 import { z } from 'zod';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
-import { EngineKey, endpoint, EVERYONE, Id, line } from './endpoint.ts';
+import { EDITORS, endpoint, EngineKey, EVERYONE, Id, line } from './endpoint.ts';
 import { Source } from './engine.ts';
 import { PlugShape } from './shapes.ts';
-
-/** Those who mend the catalogue. */
-const EDITORS = ['editor', 'supervisor'] as const;
 
 export const AUDIT_ACTIONS = ['accept', 'note', 'cut', 'choose'] as const;
 

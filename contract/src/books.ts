@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { endpoint } from './endpoint.ts';
 
-const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'must be a day such as 2026-11-27');
+const day = z.iso.date('must be a day such as 2026-11-27');
 
 export const exportStock = endpoint('exportStock', {
   summary: 'What is on the shelf, part by part, with its price; as CSV.',

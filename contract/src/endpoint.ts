@@ -47,6 +47,9 @@ export const EVERYONE = ['specialist', 'starter', 'supervisor', 'editor'] as con
 /** Those who serve customers: everyone but the catalogue editor, whose work is the catalogue. */
 export const COUNTER = ['specialist', 'starter', 'supervisor'] as const;
 
+/** Those who mend the catalogue. */
+export const EDITORS = ['editor', 'supervisor'] as const;
+
 /** Database ids travel as decimal strings: they may outgrow a double. */
 export const Id = z
   .string()

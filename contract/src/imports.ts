@@ -3,11 +3,8 @@ import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { COLUMN_UNITS, COLUMN_USES } from '@brackenfell/core/imports/columns';
 import { LARGEST_FILE_BYTES } from '@brackenfell/core/imports/largest-file';
 import { HEAPS } from '@brackenfell/core/imports/sort-row';
-import { endpoint, Id, line } from './endpoint.ts';
-import { Consequences } from './mending.ts';
-
-/** Those who mend the catalogue. */
-const EDITORS = ['editor', 'supervisor'] as const;
+import { EDITORS, endpoint, Id, line } from './endpoint.ts';
+import { Consequences } from './consequences.ts';
 
 /** Where an import is. Nothing of it is in the catalogue but in `written`. */
 export const IMPORT_STATES = [

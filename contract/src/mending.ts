@@ -2,12 +2,9 @@ import { z } from 'zod';
 import { RECORDED_FACT_IDS, SOURCE_RANKS } from '@brackenfell/core/facts/facts';
 import { WRITTEN_RANKS } from '@brackenfell/core/facts/fact-form';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
-import { VERDICTS } from '@brackenfell/core/fitment/verdict';
-import { EngineKey, endpoint, Id, line } from './endpoint.ts';
+import { EDITORS, endpoint, Id, line } from './endpoint.ts';
+import { Consequences } from './consequences.ts';
 import { PartKind } from './part-kind.ts';
-
-/** Those who mend the catalogue. */
-const EDITORS = ['editor', 'supervisor'] as const;
 
 const Form = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('figure'), quantity: z.string(), unit: z.enum(['mm', 'kΩ', 'km']) }),
@@ -107,31 +104,6 @@ export const MendingChange = z.discriminatedUnion('what', [
 ]);
 export type MendingChange = z.infer<typeof MendingChange>;
 
-/** What becomes of verdicts, engine by engine; only those that change. */
-export const Consequences = z
-  .object({
-    changes: z.array(
-      z.object({
-        partId: Id,
-        printed: z.string(),
-        engineId: EngineKey,
-        engine: z.string(),
-        before: z.enum(VERDICTS),
-        after: z.enum(VERDICTS),
-        /** Why it is judged so afterwards. */
-        reason: z.string(),
-      }),
-    ),
-    /** Verdicts that were looked at, those that stay among them. */
-    judged: z.number().int(),
-    /** Beyond these it was not looked. */
-    isWhole: z.boolean(),
-    /** Of a reference: what the dimensions say against it. */
-    contradicts: z.string().nullable(),
-  })
-  .meta({ id: 'Consequences' });
-export type Consequences = z.infer<typeof Consequences>;
-
 const params = z.object({ partId: Id });
 
 export const getMending = endpoint('getMending', {
@@ -150,7 +122,7 @@ export const previewMending = endpoint('previewMending', {
 });
 
 export const mendPart = endpoint('mendPart', {
-  summary: 'Record a figure, withdraw one, or set price and pack.',
+  summary: 'Record a figure or a reference, withdraw or cut one, or set price and pack.',
   roles: EDITORS,
   params,
   body: z.object({ change: MendingChange }).strict(),

@@ -3,11 +3,8 @@ import { RECORDED_FACT_IDS, SOURCE_RANKS } from '@brackenfell/core/facts/facts';
 import { PART_KINDS, SHELF_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
 import { EngineTraits, NAME_KINDS, NumberGrammar, shapeOf } from './catalogue-file.ts';
-import { EngineKey, endpoint, EVERYONE } from './endpoint.ts';
+import { EDITORS, endpoint, EngineKey, EVERYONE } from './endpoint.ts';
 import { EngineNote, EnginePlan } from './engine-plan.ts';
-
-/** Those who mend the catalogue. */
-const EDITORS = ['editor', 'supervisor'] as const;
 
 const month = z.string().regex(/^\d{4}-\d{2}$/);
 const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/);

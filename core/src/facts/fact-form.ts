@@ -1,5 +1,5 @@
 import type { FactAnswer } from './fact-answers.ts';
-import { FACTS, RECORDED_SHAPES, type FactId, type RecordedFactId, type SourceRank } from './facts.ts';
+import { FACTS, RECORDED_SHAPES, type RecordedFactId, type SourceRank } from './facts.ts';
 
 /** How somebody who keeps the catalogue writes a figure down. */
 export type FactForm =
@@ -44,4 +44,4 @@ const PREFIX: Readonly<Record<string, string>> = { 'lead-set': 'leads' };
 export const factsOfKind = (kind: string): readonly RecordedFactId[] =>
   (Object.keys(RECORDED_SHAPES) as RecordedFactId[]).filter((fact) => fact.startsWith(`${PREFIX[kind] ?? kind}.`));
 
-export const isRecordedFact = (fact: string): fact is RecordedFactId & FactId => fact in RECORDED_SHAPES;
+export const isRecordedFact = (fact: string): fact is RecordedFactId => fact in RECORDED_SHAPES;

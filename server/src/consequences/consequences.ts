@@ -1,7 +1,7 @@
 import type { FactSheet } from '@brackenfell/core/facts/facts';
 import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
-import type { Consequences } from '@brackenfell/contract/mending';
+import type { Consequences } from '@brackenfell/contract/consequences';
 import { readPartRows } from '../catalogue/part-store.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';

@@ -5,7 +5,7 @@ import ExcelJS from 'exceljs';
 import fc from 'fast-check';
 import { sql } from 'kysely';
 import type { ImportRow, ImportView } from '@brackenfell/contract/imports';
-import type { Consequences } from '@brackenfell/contract/mending';
+import type { Consequences } from '@brackenfell/contract/consequences';
 import { silentLog } from '../context/log.ts';
 import { workOneJob } from '../jobs/work-jobs.ts';
 import { leaveImport } from './work-import.ts';

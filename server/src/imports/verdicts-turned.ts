@@ -1,6 +1,6 @@
 import { FIGURE_USE_IDS } from '@brackenfell/core/imports/columns';
 import type { PartKind } from '@brackenfell/core/facts/part-kinds';
-import type { Consequences } from '@brackenfell/contract/mending';
+import type { Consequences } from '@brackenfell/contract/consequences';
 import { consequencesOf } from '../consequences/consequences.ts';
 import { wouldBe, type FigureChange } from '../consequences/would-be-store.ts';
 import type { Context } from '../context/context.ts';

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Consequences, Mending } from '@brackenfell/contract/mending';
+import type { Consequences } from '@brackenfell/contract/consequences';
+import type { Mending } from '@brackenfell/contract/mending';
 import { fetchTray, openTestCounter, partIdOf, rowOf, write, type TestCounter } from '../testing/counter.ts';
 
 const PLUG = 'KN 426G-63IR';

@@ -11,7 +11,7 @@ import type { Database } from '../db/database.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
 import { printFact } from '../part/print-fact.ts';
 import { canUndo } from './make-change.ts';
-import { findFigure, readEdges, readFigures, readHistory, readPrice, type Price } from './store.ts';
+import { readEdges, readFigures, readHistory, readPrice, type Price } from './store.ts';
 
 const METRIC = sayIn('metric');
 
@@ -49,16 +49,12 @@ export async function showMending(context: Context, db: Database, partId: string
     readHistory(db, partId),
     readEdges(db, partId),
   ]);
-  const figuresById = new Map<string, string>();
-  for (const { subject, subject_id: id } of entries) {
-    if (subject !== 'figure' || figuresById.has(id)) continue;
-    const figure = await findFigure(db, partId, id);
-    if (figure && isRecordedFact(figure.attribute))
-      figuresById.set(
-        id,
-        `${FACTS[figure.attribute].label} ${printRecorded(figure.attribute, figure.value, scales)} (${figure.source_name})`,
-      );
-  }
+  const sayOfFigure = (id: string): string => {
+    const figure = figures.find((one) => one.id === id);
+    if (!figure || !isRecordedFact(figure.attribute)) return 'a figure';
+    const { attribute: fact, value, source_name: source } = figure;
+    return `${FACTS[fact].label} ${printRecorded(fact, value, scales)} (${source})`;
+  };
   return {
     partId,
     printed: part.printed,
@@ -79,7 +75,7 @@ export async function showMending(context: Context, db: Database, partId: string
                 ? { kind: 'choose' as const, options: [...form.options] }
                 : form,
         figures: figures
-          .filter(({ attribute }) => attribute === fact)
+          .filter((figure) => figure.attribute === fact && figure.withdrawn_at === null)
           .map((figure) => ({
             figureId: figure.id,
             value: printRecorded(fact, figure.value, scales),
@@ -109,7 +105,7 @@ export async function showMending(context: Context, db: Database, partId: string
       says:
         entry.subject === 'price'
           ? `price ${sayOfPrice(entry.after as Price)}; before ${sayOfPrice(entry.before as Price | null)}`
-          : `${figuresById.get(entry.subject_id) ?? sayOfEdge(edges.find(({ id }) => id === entry.subject_id))}: ${entry.action}`,
+          : `${entry.subject === 'figure' ? sayOfFigure(entry.subject_id) : sayOfEdge(edges.find(({ id }) => id === entry.subject_id))}: ${entry.action}`,
       canUndo: canUndo(entry, price),
     })),
   };

@@ -3,7 +3,7 @@ import type { ReferenceGrade } from '@brackenfell/core/interchange/trail';
 import type { MendingChange } from '@brackenfell/contract/mending';
 import type { Database, Writing } from '../db/database.ts';
 
-/** Every figure of a part that stands, with whether the checks go by it. */
+/** Every figure of a part there ever was, with whether it stands and whether the checks go by it. */
 export const readFigures = (db: Database, partId: string) =>
   db
     .selectFrom('figure')
@@ -14,10 +14,10 @@ export const readFigures = (db: Database, partId: string) =>
       'figure.value',
       'figure.source_rank',
       'figure.source_name',
+      'figure.withdrawn_at',
       'chosen_figure.rules',
     ])
     .where('figure.part_id', '=', partId)
-    .where('figure.withdrawn_at', 'is', null)
     .orderBy('figure.id')
     .execute();
 
@@ -25,7 +25,7 @@ export const readFigures = (db: Database, partId: string) =>
 export const findFigure = (db: Database, partId: string, figureId: string) =>
   db
     .selectFrom('figure')
-    .select(['id', 'attribute', 'value', 'source_rank', 'source_name', 'withdrawn_at'])
+    .select(['id', 'withdrawn_at'])
     .where('id', '=', figureId)
     .where('part_id', '=', partId)
     .executeTakeFirst();

@@ -1,5 +1,7 @@
 import { hash, verify } from '@node-rs/argon2';
 import type { Request } from 'express';
+import { weaknessFor } from '@brackenfell/core/shop/passwords';
+import type { Role } from '@brackenfell/contract/endpoint';
 import type { Database } from '../db/database.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
 import { readSecretForTry } from '../staff/store.ts';
@@ -26,6 +28,14 @@ const isRight = (kept: string | undefined, typed: string): Promise<boolean> =>
 
 /** A new secret's hash, in the same queue. */
 export const hashSecret = (secret: string): Promise<string> => oneAtATime(() => hash(secret));
+
+/** Why a new password will not do for somebody of a role; undefined where it will. */
+export function tooWeak(role: Role, password: string, name: string, field: string): Trouble | undefined {
+  const why = weaknessFor(role, password, name);
+  return why === undefined
+    ? undefined
+    : trouble('invalid-request', 'A supervisor’s password lets others in: choose a stronger one.', { [field]: why });
+}
 
 interface Asked {
   /** Whose secret it is; undefined where nobody has that name. */

@@ -17,7 +17,7 @@ import type { Database } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';
-import { checkSecret, hashSecret } from './check-secret.ts';
+import { checkSecret, hashSecret, tooWeak } from './check-secret.ts';
 import { clearSessionCookie, readSessionToken, writeSessionCookie } from '../staff/cookie.ts';
 import {
   beginSession,
@@ -121,6 +121,8 @@ export function sessionRoutes(app: Express, context: Context): void {
       wrong: 'Your password of now is not that one; nothing was changed.',
     });
     if (wrong) return wrong;
+    const weak = body.newPassword && tooWeak(staff.role, body.newPassword, staff.name, 'newPassword');
+    if (weak) return weak;
     const changes = {
       ...(body.newPassword === undefined ? {} : { password_hash: await hashSecret(body.newPassword) }),
       ...(body.newPin === undefined ? {} : { pin_hash: await hashSecret(body.newPin) }),

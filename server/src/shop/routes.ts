@@ -9,14 +9,16 @@ import {
   getShopState,
   resetSecrets,
 } from '@brackenfell/contract/shop';
+import type { Staff } from '@brackenfell/contract/session';
 import type { Context } from '../context/context.ts';
+import type { Writing } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
-import { trouble } from '../http/trouble.ts';
-import { hashSecret } from '../session/check-secret.ts';
+import { trouble, type Trouble } from '../http/trouble.ts';
+import { hashSecret, tooWeak } from '../session/check-secret.ts';
 import { countTry, strike } from '../session/try-store.ts';
 import { writeSessionCookie } from '../staff/cookie.ts';
-import { beginSession, endEverySession, setRole, setSecret } from '../staff/store.ts';
+import { beginSession, endEverySession, findAnybody, setRole, setSecret } from '../staff/store.ts';
 import { addPersonRow, changeShopRow, hasPrices, hasStaff, readShop, readState, takePlace } from './store.ts';
 import { writeAsShop } from './write-as-shop.ts';
 
@@ -91,10 +93,16 @@ export function shopRoutes(app: Express, context: Context): void {
     return { id, ...row, active: true };
   });
 
-  serve(app, context, changePerson, async ({ params: { staffId }, body: { role }, staff, trx }) => {
+  serve(app, context, changePerson, async ({ params: { staffId }, body: { role, secrets }, staff, trx }) => {
     const changed = await setRole(trx, staffId, role);
     if (!changed) return trouble('not-found', 'There is no such person.');
     const { before, ...person } = changed;
+    if (role === 'supervisor' && before !== 'supervisor') {
+      if (!secrets)
+        return trouble('invalid-request', NEEDS_SECRETS, { secrets: 'a password of twelve characters and a PIN' });
+      const weak = await giveSecrets(trx, person, secrets, 'secrets.password');
+      if (weak) return weak;
+    }
     await recordChange(trx, {
       staffId: staff.id,
       subject: 'staff',
@@ -107,17 +115,31 @@ export function shopRoutes(app: Express, context: Context): void {
     return person;
   });
 
-  serve(app, context, resetSecrets, async ({ params: { staffId }, body: { password, pin }, staff, trx }) => {
+  serve(app, context, resetSecrets, async ({ params: { staffId }, body, staff, trx }) => {
     if (staffId === staff.id)
       return trouble('not-allowed-now', 'Change your own under Password and PIN, with the one you have.');
-    const isThere = await setSecret(trx, staffId, {
-      password_hash: await hashSecret(password),
-      pin_hash: await hashSecret(pin),
-    });
-    if (!isThere) return trouble('not-found', 'There is no such person.');
-    await endEverySession(trx, staffId);
+    const person = await findAnybody(trx, staffId);
+    if (!person) return trouble('not-found', 'There is no such person.');
+    const weak = await giveSecrets(trx, person, body, 'password');
+    if (weak) return weak;
     await recordChange(trx, { staffId: staff.id, subject: 'staff', subjectId: staffId, action: 'reset secret' });
     context.recentSessions.forgetAll();
     return { ok: true as const };
   });
+}
+
+const NEEDS_SECRETS = 'Who becomes a supervisor gets a password of their own for it: one that lets others in.';
+
+/** New secrets for somebody, who signs in with them wherever they were; a trouble where the password will not do for their role. */
+async function giveSecrets(
+  trx: Writing,
+  { id, role, name }: Staff,
+  { password, pin }: { readonly password: string; readonly pin: string },
+  field: string,
+): Promise<Trouble | undefined> {
+  const weak = tooWeak(role, password, name, field);
+  if (weak) return weak;
+  await setSecret(trx, id, { password_hash: await hashSecret(password), pin_hash: await hashSecret(pin) });
+  await endEverySession(trx, id);
+  return undefined;
 }

@@ -95,6 +95,30 @@ describe('a shop at work', () => {
     await signIn('Perrin', 'another of ten').expect(200);
   });
 
+  test('has no supervisor with a weak password: not by promotion, nor a reset, nor a change of one’s own', async () => {
+    const isolde = await counter.as('supervisor');
+    const added = await addTo({ name: 'Hob', initials: 'HO', role: 'starter', password: 'ten letters', pin: '2222' });
+    const hob = added.body as Staff;
+    const at = `/api/staff/${hob.id}`;
+    const promote = (secrets?: object) =>
+      write(isolde, 'patch', at, { role: 'supervisor', ...(secrets ? { secrets } : {}) });
+    expect((await promote()).body.fields).toHaveProperty('secrets');
+    expect((await promote({ password: 'ten letters', pin: '2222' })).body.fields).toHaveProperty(['secrets.password']);
+    // Refused, nothing of it stands: neither the role nor the password.
+    const before = await signIn('Hob', 'ten letters').expect(200);
+    expect((before.body as Staff).role).toBe('starter');
+    await promote({ password: 'heron over the mere', pin: '2222' }).then(({ status }) => expect(status).toBe(200));
+    await signIn('Hob', 'ten letters').expect(401);
+    const now = counter.fresh();
+    const entered = await now.post('/api/session').send({ name: 'Hob', password: 'heron over the mere' }).expect(200);
+    expect((entered.body as Staff).role).toBe('supervisor');
+    const own = { password: 'heron over the mere', newPassword: 'hob hob hob hob' };
+    expect((await write(now, 'post', '/api/session/secret', own)).body.fields).toHaveProperty('newPassword');
+    const reset = await write(isolde, 'post', `${at}/secrets`, { password: 'ten letters', pin: '2222' });
+    expect(reset.body.fields).toHaveProperty('password');
+    await write(isolde, 'patch', at, { role: 'editor' }).expect(200);
+  });
+
   test('is never left without a supervisor, though two step down at the same moment', async () => {
     const isolde = await counter.as('supervisor');
     const me = await whoIs(isolde);

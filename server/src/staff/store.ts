@@ -77,15 +77,17 @@ export async function endEverySession(trx: Writing, staffId: string): Promise<vo
   await trx.deleteFrom('session').where('staff_id', '=', staffId).execute();
 }
 
-/** False where there is no such person. */
 export async function setSecret(
   trx: Writing,
   staffId: string,
   changes: { password_hash?: string; pin_hash?: string },
-): Promise<boolean> {
-  const done = await trx.updateTable('staff').set(changes).where('id', '=', staffId).returning('id').executeTakeFirst();
-  return done !== undefined;
+): Promise<void> {
+  await trx.updateTable('staff').set(changes).where('id', '=', staffId).execute();
 }
+
+/** Somebody by id, also one who is kept out. */
+export const findAnybody = (db: Database, staffId: string): Promise<Staff | undefined> =>
+  db.selectFrom('staff').select(STAFF_COLUMNS).where('id', '=', staffId).executeTakeFirst();
 
 /** Who it is now, and the role they had; undefined where there is no such person. That a supervisor stays is the database's to say. */
 export async function setRole(trx: Writing, staffId: string, role: Role) {

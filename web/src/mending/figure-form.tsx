@@ -6,6 +6,7 @@ import type { QuantityKind } from '@brackenfell/core/quantities/plausible-ranges
 import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
 import { asOne } from '@brackenfell/core/quantities/plain-figure';
 import type { Mending, MendingChange } from '@brackenfell/contract/mending';
+import { Trouble } from '../controls/trouble.tsx';
 import { Key } from '../controls/key.tsx';
 import { SOURCE_LETTERS } from '../engine/engine-card.tsx';
 import { useKeys } from '../keys/keys.ts';
@@ -142,11 +143,7 @@ export function FigureForm({ partId, fact, onDone }: FigureFormProps) {
           {would.data && <WouldChange found={would.data} />}
         </div>
       )}
-      {(mend.error ?? would.error) && (
-        <p role="alert" className="text-madder">
-          {(mend.error ?? would.error)?.message}
-        </p>
-      )}
+      <Trouble error={mend.error ?? would.error} />
       <p className="flex gap-2">
         <button type="submit" className="button-act" disabled={!change || mend.isPending}>
           Record it <Key>Ctrl Enter</Key>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { REFERENCE_GRADES, type ReferenceGrade } from '@brackenfell/core/interchange/trail';
 import { printDate } from '@brackenfell/core/words/moments';
 import type { Mending, MendingChange } from '@brackenfell/contract/mending';
+import { Trouble } from '../controls/trouble.tsx';
 import { TextField } from '../controls/body-form.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { SureButton } from '../controls/sure-button.tsx';
@@ -45,11 +46,7 @@ export function ReferencesPanel({ mending: { partId, references } }: { readonly 
           </li>
         ))}
       </ul>
-      {mend.error && (
-        <p role="alert" className="text-madder">
-          {mend.error.message}
-        </p>
-      )}
+      <Trouble error={mend.error} />
       {isAdding ? (
         <ReferenceForm partId={partId} onDone={() => setAdding(false)} />
       ) : (
@@ -138,11 +135,7 @@ function ReferenceForm({ partId, onDone }: { readonly partId: string; readonly o
           <Mark kind="refuse" /> The dimensions deny it: {against}. Recorded all the same, the audit will name it.
         </p>
       )}
-      {(mend.error ?? would.error) && (
-        <p role="alert" className="text-madder">
-          {(mend.error ?? would.error)?.message}
-        </p>
-      )}
+      <Trouble error={mend.error ?? would.error} />
       <p className="flex gap-2">
         <button type="submit" className="button-act" disabled={!change || !would.data || mend.isPending}>
           Record the reference

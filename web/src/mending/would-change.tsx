@@ -1,6 +1,6 @@
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { counted } from '@brackenfell/core/words/counted';
-import type { Consequences } from '@brackenfell/contract/mending';
+import type { Consequences } from '@brackenfell/contract/consequences';
 import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
 
 interface WouldChangeProps {

@@ -4,6 +4,7 @@ import { toast } from 'sonner';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
 import { changeSecret } from '@brackenfell/contract/session';
 import { TextField, useBodyForm } from '../controls/body-form.tsx';
+import { Trouble } from '../controls/trouble.tsx';
 import { printMoment } from '../controls/moment.ts';
 import { call } from '../wire/call.ts';
 import { PeoplePanel } from './people-panel.tsx';
@@ -38,13 +39,6 @@ export function PeoplePage() {
     </main>
   );
 }
-
-const Trouble = ({ error }: { readonly error: Error | null }) =>
-  error && (
-    <p role="alert" className="text-madder">
-      {error.message}
-    </p>
-  );
 
 function Sessions() {
   const queries = useQueryClient();

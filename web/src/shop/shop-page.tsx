@@ -5,6 +5,7 @@ import { toast } from 'sonner';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
 import { changeShop, type Shop } from '@brackenfell/contract/shop';
 import { printCount } from '@brackenfell/core/words/counted';
+import { Trouble } from '../controls/trouble.tsx';
 import { TextField, useBodyForm } from '../controls/body-form.tsx';
 import { Key } from '../controls/key.tsx';
 import { printMoment, todayHere } from '../controls/moment.ts';
@@ -68,11 +69,7 @@ function ShopForm({ shop }: { readonly shop: Shop }) {
         noValidate
       >
         <ShopFields />
-        {change.error && (
-          <p role="alert" className="text-madder">
-            {change.error.message}
-          </p>
-        )}
+        <Trouble error={change.error} />
         <button type="submit" className="button-act justify-self-start" disabled={change.isPending}>
           Keep it so <Key>Ctrl Enter</Key>
         </button>
@@ -112,11 +109,7 @@ function InstanceState() {
   return (
     <section aria-label="How it stands">
       <h2 className="font-semibold text-slate">How it stands</h2>
-      {state.error && (
-        <p role="alert" className="text-madder">
-          {state.error.message}
-        </p>
-      )}
+      <Trouble error={state.error} />
       {state.isPending && <p className="text-soft">Looking …</p>}
       {state.data && (
         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
