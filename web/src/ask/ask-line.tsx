@@ -1,8 +1,7 @@
 import { counted } from '@brackenfell/core/words/counted';
 import { isPartKind } from '@brackenfell/core/facts/part-kinds';
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Command } from 'cmdk';
-import { useEffect, useState, type RefObject } from 'react';
+import { useEffect, useEffectEvent, useState, type RefObject } from 'react';
 import type { PartAnswer } from '@brackenfell/contract/ask';
 import type { AskedDimensions } from '@brackenfell/contract/dimensions';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
@@ -11,43 +10,14 @@ import { printPrice } from '@brackenfell/core/words/money';
 import { Mark } from '../controls/mark.tsx';
 import { STATE_MARK, STATE_WORDS } from '../quarantine/batch-words.ts';
 import { useCounter } from '../counter/use-counter.ts';
-import { call } from '../wire/call.ts';
 import { mayBePlate } from '@brackenfell/core/garage/plate';
 import { useScans, whenScanned } from './scans.ts';
-import { useTake } from './take-answer.ts';
+import { partGroups } from './part-groups.ts';
+import { takersOf, useTake } from './take-answer.ts';
+import { useAnswer } from './use-answer.ts';
 
-/** Suggestions follow the typing; the full search waits until the typing rests. */
-const PAUSE_MS = 40;
-const REST_MS = 180;
 const LONGEST = 120;
 const UNIT_SIGNS: Record<UnitDisplay, string> = { metric: 'mm, N·m', imperial: 'in, lbf·ft', both: 'mm and in' };
-
-function useSettled(text: string, pauseMs: number): string {
-  const [settled, settle] = useState(text);
-  useEffect(() => {
-    const timer = setTimeout(() => settle(text), pauseMs);
-    return () => {
-      clearTimeout(timer);
-    };
-  }, [text, pauseMs]);
-  return settled;
-}
-
-/** What answers to a question: quick suggestions at once, then everything. */
-function useAnswer(text: string, engine: string | undefined, units: UnitDisplay) {
-  const typed = useSettled(text, PAUSE_MS);
-  const rested = useSettled(text, REST_MS);
-  const query = (q: string, quick: 'yes' | 'no') => ({
-    queryKey: ['ask', q, quick, engine, units],
-    queryFn: ({ signal }: { signal: AbortSignal }) =>
-      call('ask', { query: { q, quick, units, ...(engine ? { engine } : {}) } }, { signal }),
-    enabled: q !== '',
-  });
-  const quick = useQuery({ ...query(typed, 'yes'), placeholderData: keepPreviousData });
-  const full = useQuery(query(rested, 'no'));
-  const isFull = rested === text && full.data !== undefined;
-  return { data: text === '' ? undefined : isFull ? full.data : quick.data, isFull, error: full.error ?? quick.error };
-}
 
 /** The one box for everything: numbers, stampings, barcodes, engines, vehicles, slips, batches. In it every character is text. */
 export function AskLine({
@@ -66,6 +36,8 @@ export function AskLine({
   const [text, setText] = useState('');
   const [open, setOpen] = useState(false);
   const [chosen, choose] = useState('');
+  /** The question whose answer is to be taken as soon as it is there. */
+  const [due, setDue] = useState<string>();
   const { engineId } = useCounter();
   const { total } = useScans();
   useEffect(
@@ -82,26 +54,27 @@ export function AskLine({
   const question = text.trim();
   const answer = useAnswer(question, engineId, units);
   const take = useTake(() => {
+    setDue(undefined);
     setOpen(false);
     onLeave();
   });
   const { data } = answer;
   const groups = data ? partGroups(data.parts) : [];
-  const values = data
-    ? [
-        ...groups.flatMap(({ parts }) => parts.map((p) => `part ${p.partId}`)),
-        ...data.engines.map((e) => `engine ${e.engineId}`),
-        ...data.vehicles.map((v) => `vehicle ${v.vehicleId}`),
-        ...data.garage.map((v) => `garage ${v.vehicleId}`),
-        ...data.slips.map((s) => `slip ${s.slipId}`),
-        ...data.batches.map((b) => `batch ${b.batchId}`),
-        ...(data.measured ? ['measured'] : []),
-        ...(mayBePlate(question) ? ['plate'] : []),
-      ]
-    : [];
-  // The first answer is picked until an arrow picks another; answers arrive later than letters are typed.
-  const picked = values.includes(chosen) ? chosen : (values[0] ?? '');
-  const nothing = data && answer.isFull && values.length === 0 && data.measures.length === 0;
+  const takers = takersOf(data, question, take);
+  const by = (value: string) => ({ value, onSelect: takers.get(value) ?? (() => undefined) });
+  // The first answer is picked until an arrow picks another, and stays so when more answers come under the eye. What any
+  // word can be, a plate or a measure, is picked only once nothing better has come.
+  const isLastResort = (value: string) => value === 'plate' || value === 'measured';
+  const quick = takersOf(answer.quick, question, take);
+  const first = [...quick.keys()].find((value) => takers.has(value) && !isLastResort(value));
+  const picked = takers.has(chosen) ? chosen : (first ?? [...takers.keys()][0] ?? '');
+  // Enter is of what was typed: while only fewer letters are answered, it waits.
+  const isOf = answer.full !== undefined || first !== undefined;
+  const takePicked = useEffectEvent(() => takers.get(picked)?.());
+  useEffect(() => {
+    if (due === question && isOf) takePicked();
+  }, [due, question, isOf]);
+  const nothing = answer.full && takers.size === 0 && answer.full.measures.length === 0;
   return (
     <div className="frame-ask" role="search">
       <Command
@@ -112,7 +85,12 @@ export function AskLine({
         value={picked}
         onValueChange={choose}
         onKeyDown={(event) => {
+          if (event.key === 'Enter') {
+            event.preventDefault();
+            setDue(question);
+          }
           if (event.key !== 'Escape') return;
+          setDue(undefined);
           setOpen(false);
           onLeave();
         }}
@@ -125,13 +103,17 @@ export function AskLine({
           onValueChange={(value) => {
             setText(value);
             choose('');
+            setDue(undefined);
             setOpen(true);
           }}
           onFocus={(event) => {
             setOpen(true);
             event.currentTarget.select();
           }}
-          onBlur={() => setOpen(false)}
+          onBlur={() => {
+            setDue(undefined);
+            setOpen(false);
+          }}
           placeholder="Number, stamping, engine, vehicle, slip"
           aria-label="Ask: part number, stamping, barcode, engine, vehicle or slip"
           className="ask-input num"
@@ -185,12 +167,7 @@ export function AskLine({
           {groups.map(({ heading, parts }) => (
             <Command.Group key={heading} heading={heading}>
               {parts.map((part) => (
-                <Command.Item
-                  key={`part ${part.partId}`}
-                  value={`part ${part.partId}`}
-                  onSelect={() => take.part(part)}
-                  className="answer"
-                >
+                <Command.Item key={`part ${part.partId}`} {...by(`part ${part.partId}`)} className="answer">
                   <Printed text={part.printed} differs={part.differs} />
                   <span className="text-soft">{part.kind === 'oe-number' ? `${part.maker} number` : part.maker}</span>
                   <span>{howFound(part)}</span>
@@ -204,12 +181,7 @@ export function AskLine({
           {data && data.engines.length > 0 && (
             <Command.Group heading="Engines">
               {data.engines.map((engine) => (
-                <Command.Item
-                  key={`engine ${engine.engineId}`}
-                  value={`engine ${engine.engineId}`}
-                  onSelect={() => take.engine(engine.engineId)}
-                  className="answer"
-                >
+                <Command.Item key={`engine ${engine.engineId}`} {...by(`engine ${engine.engineId}`)} className="answer">
                   <b className="font-semibold">{engine.title}</b>
                   <span className="text-soft">{engine.summary}</span>
                 </Command.Item>
@@ -221,8 +193,7 @@ export function AskLine({
               {data.vehicles.map((vehicle) => (
                 <Command.Item
                   key={`vehicle ${vehicle.vehicleId}`}
-                  value={`vehicle ${vehicle.vehicleId}`}
-                  onSelect={() => take.engine(vehicle.engineId, `${vehicle.title} ${vehicle.years}`)}
+                  {...by(`vehicle ${vehicle.vehicleId}`)}
                   className="answer"
                 >
                   <b className="font-semibold">{vehicle.title}</b>
@@ -237,8 +208,7 @@ export function AskLine({
               {data.garage.map((vehicle) => (
                 <Command.Item
                   key={`garage ${vehicle.vehicleId}`}
-                  value={`garage ${vehicle.vehicleId}`}
-                  onSelect={() => take.garage(vehicle.vehicleId)}
+                  {...by(`garage ${vehicle.vehicleId}`)}
                   className="answer"
                 >
                   <b className="font-semibold">{vehicle.called}</b>
@@ -251,12 +221,7 @@ export function AskLine({
           {data && data.slips.length > 0 && (
             <Command.Group heading="Slips">
               {data.slips.map((slip) => (
-                <Command.Item
-                  key={`slip ${slip.slipId}`}
-                  value={`slip ${slip.slipId}`}
-                  onSelect={() => take.slip(slip.slipId)}
-                  className="answer"
-                >
+                <Command.Item key={`slip ${slip.slipId}`} {...by(`slip ${slip.slipId}`)} className="answer">
                   <b className="num font-semibold">{slip.docket}</b>
                   <span className="text-soft">{slip.title}</span>
                 </Command.Item>
@@ -266,12 +231,7 @@ export function AskLine({
           {data && data.batches.length > 0 && (
             <Command.Group heading="Batches">
               {data.batches.map((batch) => (
-                <Command.Item
-                  key={`batch ${batch.batchId}`}
-                  value={`batch ${batch.batchId}`}
-                  onSelect={() => take.batch(batch.batchId)}
-                  className="answer"
-                >
+                <Command.Item key={`batch ${batch.batchId}`} {...by(`batch ${batch.batchId}`)} className="answer">
                   <Mark kind={STATE_MARK[batch.state]} />
                   <b className="num font-semibold">{batch.code}</b>
                   <span className="num">{batch.printed}</span>
@@ -284,7 +244,7 @@ export function AskLine({
           )}
           {data?.measured && (
             <Command.Group heading="A part that was measured">
-              <Command.Item value="measured" onSelect={() => take.measured(data.measured!)} className="answer">
+              <Command.Item {...by('measured')} className="answer">
                 <b className="font-semibold">Search by dimension</b>
                 <span className="num text-soft">{sayMeasured(data.measured)}</span>
               </Command.Item>
@@ -292,7 +252,7 @@ export function AskLine({
           )}
           {data && mayBePlate(question) && (
             <Command.Group heading="A plate or serial number">
-              <Command.Item value="plate" onSelect={() => take.plate(question)} className="answer">
+              <Command.Item {...by('plate')} className="answer">
                 <b className="num font-semibold">{question.toUpperCase()}</b>
                 <span className="text-soft">ask the register; what it knows fills the slip’s vehicle</span>
               </Command.Item>
@@ -302,25 +262,6 @@ export function AskLine({
       </Command>
     </div>
   );
-}
-
-/** Parts under the name of what was asked: sure readings by what kind of name answered, near ones as a question. */
-function partGroups(parts: readonly PartAnswer[]): { heading: string; parts: PartAnswer[] }[] {
-  const isSure = ({ stage }: PartAnswer) => stage === 'exact' || stage === 'fold' || stage === 'wildcard';
-  const sure = parts.filter(isSure);
-  const groups = [
-    { heading: 'Barcodes', parts: sure.filter((p) => p.nameKind === 'barcode') },
-    { heading: 'Parts', parts: sure.filter((p) => p.nameKind !== 'barcode' && isPartKind(p.kind)) },
-    {
-      heading: 'Engine makers’ numbers',
-      parts: sure.filter((p) => p.nameKind !== 'barcode' && p.kind === 'oe-number'),
-    },
-    { heading: 'Kits, tools and sundries', parts: sure.filter((p) => p.kind === 'kit' || p.kind === 'sundry') },
-    { heading: 'Spoken of, held by no catalogue', parts: sure.filter((p) => p.kind === 'unheld') },
-    { heading: 'Did you mean', parts: parts.filter((p) => !isSure(p) && p.stage !== 'looser') },
-    { heading: 'Only alike', parts: parts.filter((p) => p.stage === 'looser') },
-  ];
-  return groups.filter((group) => group.parts.length > 0);
 }
 
 function howFound(part: PartAnswer): string {

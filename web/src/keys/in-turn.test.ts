@@ -14,7 +14,7 @@ const goTo = (pathname: string) => Object.assign(address, { pathname });
 
 test('presses that waited together are run one by one, each once', () => {
   const ran: string[] = [];
-  const inTurn = new InTurn((press) => ran.push(press));
+  const inTurn = new InTurn<string>((press) => ran.push(press));
   inTurn.drew({ pathname: '/counter/engine', search: '' });
   inTurn.add(['b', 'a']);
   inTurn.add(['b']);
@@ -23,7 +23,7 @@ test('presses that waited together are run one by one, each once', () => {
 
 test('a press after one that leads elsewhere waits until that is drawn', async () => {
   const ran: string[] = [];
-  const inTurn = new InTurn((press) => {
+  const inTurn = new InTurn<string>((press) => {
     ran.push(`${press} at ${address.pathname}`);
     if (press === ', s') goTo('/sums/feelers');
   });
@@ -38,7 +38,7 @@ test('a press after one that leads elsewhere waits until that is drawn', async (
 
 test('a room that never comes holds the keys up for a second and no longer', async () => {
   const ran: string[] = [];
-  const inTurn = new InTurn((press) => ran.push(press));
+  const inTurn = new InTurn<string>((press) => ran.push(press));
   inTurn.drew({ pathname: '/counter/parts', search: '' });
   inTurn.add(['j']);
   await jest.advanceTimersByTimeAsync(900);
@@ -49,7 +49,7 @@ test('a room that never comes holds the keys up for a second and no longer', asy
 
 test('one press that fails does not take the keys after it with it', () => {
   const ran: string[] = [];
-  const inTurn = new InTurn((press) => {
+  const inTurn = new InTurn<string>((press) => {
     if (press === 'x') throw new Error('a fault of the desk');
     ran.push(press);
   });
@@ -63,7 +63,7 @@ test('one press that fails does not take the keys after it with it', () => {
 
 test('a row picked in the tray, which only the address knows of, holds no key up', () => {
   const ran: string[] = [];
-  const inTurn = new InTurn((press) => ran.push(press));
+  const inTurn = new InTurn<string>((press) => ran.push(press));
   inTurn.drew({ pathname: '/counter/parts', search: '?engine=skerrow-sc20&slip=7' });
   Object.assign(address, { pathname: '/counter/parts', search: '?engine=skerrow-sc20&slip=7&row=41' });
   inTurn.add(['+', '=']);

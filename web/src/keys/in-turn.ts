@@ -16,16 +16,21 @@ const addressed = (): string => drawnOf(window.location);
  * Presses that have waited, one after another: each finds the screen as the one before has left it, and does what its key
  * does there. Where one led to another address, the next waits until that is what is drawn.
  */
-export class InTurn {
-  readonly #run: (press: string) => void;
-  #due: string[] = [];
-  #isAtIt = false;
+export class InTurn<Press> {
+  readonly #run: (press: Press) => void;
+  #due: Press[] = [];
+  #working = false;
   /** Undefined on a screen that tells no address: there nothing is waited for. */
   #drawn: string | undefined;
   #goOn: (() => void) | undefined;
 
-  constructor(run: (press: string) => void) {
+  constructor(run: (press: Press) => void) {
     this.#run = run;
+  }
+
+  /** Whether a press waits for its screen. */
+  get isAtIt(): boolean {
+    return this.#working;
   }
 
   drew(address: { readonly pathname: string; readonly search: string } | undefined): void {
@@ -33,13 +38,13 @@ export class InTurn {
     if (this.#drawn === addressed()) this.#goOn?.();
   }
 
-  add(presses: readonly string[]): void {
+  add(presses: readonly Press[]): void {
     this.#due.push(...presses);
-    if (!this.#isAtIt) void this.#work();
+    if (!this.#working) void this.#work();
   }
 
   async #work(): Promise<void> {
-    this.#isAtIt = true;
+    this.#working = true;
     try {
       for (let press = this.#due.shift(); press !== undefined; press = this.#due.shift()) {
         const next = press;
@@ -52,7 +57,7 @@ export class InTurn {
         }
       }
     } finally {
-      this.#isAtIt = false;
+      this.#working = false;
     }
   }
 

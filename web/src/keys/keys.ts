@@ -1,6 +1,7 @@
 import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { tinykeys } from 'tinykeys';
 import { currentSettings } from '../settings/settings.ts';
+import { fieldInHand, isOfControl, isOurs, isTyping, takeOut, typeInto } from './fields.ts';
 import { InTurn } from './in-turn.ts';
 import { ScanWatch, SEQUENCE_MS, STUMBLE_MS } from './scan-watch.ts';
 
@@ -63,17 +64,26 @@ export function keyClashes(
 /** A command waits this long for the key after it: only then is it known not to be the beginning of a scan. */
 const HOLD_MS = 30;
 
-interface Held {
-  /** Left out for a command that ran at once and is taken back when a scan it was. */
-  readonly press?: string;
-  readonly takeBack?: () => void;
+/** A key press that waits: the command it is on this screen, and the key itself, which is text in a field. */
+interface Waiting {
+  readonly press: string;
+  readonly key: string;
 }
+
+/** What is not yet known to be a person's: a press that waits, or what takes back a command that ran at once. */
+type Held = (Waiting & { readonly event: KeyboardEvent }) | { readonly takeBack: () => void };
 
 const watcher = new ScanWatch();
 let held: Held[] = [];
 let timer: ReturnType<typeof setTimeout> | undefined;
 
-const inTurn = new InTurn(act);
+/** A key that has waited goes where it would have gone by now: into the field that has the hand, or to its command. */
+const inTurn = new InTurn<Waiting>(({ press, key }) => {
+  const field = fieldInHand();
+  if (field && isText(key)) typeInto(field, key);
+  else act(press);
+});
+const isText = (key: string): boolean => key.length === 1 || key === 'Enter';
 
 /** Tells the keys which address the screen shows by now: one that waits is answered by the screen it was meant for. */
 export const drewAddress = (address: { readonly pathname: string; readonly search: string } | undefined): void => {
@@ -84,22 +94,42 @@ export const drewAddress = (address: { readonly pathname: string; readonly searc
 function settle(): void {
   const waiting = held;
   held = [];
-  if (watcher.isBurst) for (const { takeBack } of waiting.reverse()) takeBack?.();
-  else inTurn.add(waiting.flatMap(({ press }) => press ?? []));
+  if (!watcher.isBurst) inTurn.add(waiting.filter((one) => 'press' in one));
+  else for (const one of waiting.reverse()) if ('takeBack' in one) one.takeBack();
   watcher.pause();
 }
 
+const somethingWaits = (): boolean => inTurn.isAtIt || held.some((one) => 'press' in one);
+
+/**
+ * A machine that is busy hands over the keys of a second at once, before the first of them has opened the ask line or a
+ * sheet: what was typed behind it waits too.
+ */
+function waitBehind(event: KeyboardEvent): void {
+  const isChord = event.ctrlKey || event.metaKey || event.altKey;
+  if (!somethingWaits() || !isText(event.key) || isChord || isTyping(event.target) || isOfControl(event)) return;
+  event.preventDefault();
+  held.push({ press: event.key, key: event.key, event });
+}
+
+const isHeld = (event: KeyboardEvent): boolean => {
+  const last = held.at(-1);
+  return last !== undefined && 'event' in last && last.event === event;
+};
+
 /** Has a command wait until it is known that no scan has begun; one that can be taken back runs at once. */
-function hold(binding: KeyBinding): void {
-  if (binding.takeBack) {
+function hold(binding: KeyBinding, event: KeyboardEvent): void {
+  if (isHeld(event)) held.pop();
+  if (binding.takeBack && !somethingWaits()) {
     binding.run();
     held.push({ takeBack: binding.takeBack });
-  } else held.push({ press: binding.press });
+  } else held.push({ press: binding.press, key: event.key, event });
 }
 
 /** Watches every key press, so that a scanner's burst on the desk is told from a person's keys and read as a scan. */
 export function watchForBursts(onScan: (code: string, behindSheet: boolean) => void): () => void {
   const watch = (event: KeyboardEvent) => {
+    if (isOurs(event)) return;
     watcher.press(event.key, event.timeStamp, event.repeat);
     if (event.key === 'Enter' && watcher.isBurst && takesScans(event.target)) {
       const code = watcher.takeCode();
@@ -120,7 +150,7 @@ export function watchForBursts(onScan: (code: string, behindSheet: boolean) => v
       event.stopPropagation();
       takeOut(event.target, code);
       if (code !== '') onScan(code, true);
-    }
+    } else waitBehind(event);
     clearTimeout(timer);
     timer = setTimeout(settle, watcher.isBurst ? STUMBLE_MS : HOLD_MS);
   };
@@ -130,26 +160,6 @@ export function watchForBursts(onScan: (code: string, behindSheet: boolean) => v
     window.removeEventListener('keydown', watch, { capture: true });
   };
 }
-
-/** Takes what a scanner typed at the end of a field out of it again, as if a person had deleted it. */
-function takeOut(field: HTMLInputElement, code: string): void {
-  if (code === '' || !field.value.endsWith(code)) return;
-  // Through the element's own setter, so that whoever listens hears of it.
-  const own = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value');
-  own?.set?.call(field, field.value.slice(0, -code.length));
-  field.dispatchEvent(new Event('input', { bubbles: true }));
-}
-
-const isTickBox = (target: EventTarget | null): boolean =>
-  target instanceof HTMLInputElement && target.type === 'checkbox';
-
-/** In a field characters are text; in an open choice, or on one, they go to what begins with them. A box to tick takes none. */
-const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  !isTickBox(target) &&
-  (target.isContentEditable ||
-    /^(INPUT|TEXTAREA)$/.test(target.tagName) ||
-    target.closest('[role="combobox"], [data-choice]') !== null);
 
 /** In an open dialog only the dialog's own keys count. */
 const dialogIsOpen = (): boolean => document.querySelector('[role="dialog"]') !== null;
@@ -185,7 +195,7 @@ export function useKeys(
         press,
         (event: KeyboardEvent) => {
           const binding = latest.current.find((b) => b.press === press);
-          if (!binding || event.defaultPrevented || watcher.isBurst) return;
+          if (!binding || (event.defaultPrevented && !isHeld(event)) || watcher.isBurst) return;
           const isSingle = !/Control|Meta|Alt|Arrow|Enter|Escape/.test(press);
           if (isTyping(event.target) && !press.startsWith('Control')) return;
           if (isSingle && !currentSettings().singleKeys) return;
@@ -195,15 +205,9 @@ export function useKeys(
           if (!binding.first && groups.some((g) => g.bindings.some((b) => b.press === press && b.first))) return;
           // The end of a sequence is not also the command it would be alone.
           if (groups.some((g) => g.bindings.some((b) => b.press === `${watcher.leader} ${press}`))) return;
-          // Enter and Space on a focused control are that control's own.
-          if (
-            /^(Enter|Space)$/.test(press) &&
-            event.target instanceof HTMLElement &&
-            (isTickBox(event.target) || /^(BUTTON|A)$/.test(event.target.tagName))
-          )
-            return;
+          if (isOfControl(event)) return;
           event.preventDefault();
-          if (isSingle || press === 'Enter') hold(binding);
+          if (isSingle || press === 'Enter') hold(binding, event);
           else binding.run();
         },
       ]),

@@ -1,0 +1,44 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
+import { call } from '../wire/call.ts';
+
+/** Suggestions follow the typing; the full search waits until the typing rests. */
+const PAUSE_MS = 40;
+const REST_MS = 180;
+
+function useSettled(text: string, pauseMs: number): string {
+  const [settled, settle] = useState(text);
+  useEffect(() => {
+    const timer = setTimeout(() => settle(text), pauseMs);
+    return () => {
+      clearTimeout(timer);
+    };
+  }, [text, pauseMs]);
+  return settled;
+}
+
+/**
+ * What answers to a question: quick suggestions at once, then everything. `data` may still be of fewer letters; `quick` and
+ * `full` are of this very question or left out.
+ */
+export function useAnswer(text: string, engine: string | undefined, units: UnitDisplay) {
+  const typed = useSettled(text, PAUSE_MS);
+  const rested = useSettled(text, REST_MS);
+  const query = (q: string, quick: 'yes' | 'no') => ({
+    queryKey: ['ask', q, quick, engine, units],
+    queryFn: ({ signal }: { signal: AbortSignal }) =>
+      call('ask', { query: { q, quick, units, ...(engine ? { engine } : {}) } }, { signal }),
+    enabled: q !== '',
+  });
+  const suggested = useQuery({ ...query(typed, 'yes'), placeholderData: keepPreviousData });
+  const everything = useQuery(query(rested, 'no'));
+  const full = rested === text ? everything.data : undefined;
+  const quick = typed === text && !suggested.isPlaceholderData ? suggested.data : undefined;
+  return {
+    data: text === '' ? undefined : (full ?? suggested.data),
+    quick,
+    full,
+    error: everything.error ?? suggested.error,
+  };
+}
