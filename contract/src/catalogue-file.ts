@@ -9,6 +9,7 @@ import {
 import { makersInstruction } from '@brackenfell/core/facts/makers-instruction';
 import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { LAYOUTS, LEADS_GO } from '@brackenfell/core/identification/traits';
+import { isHotToCold } from '@brackenfell/core/heat-range/heat-scale';
 import { isSchool } from '@brackenfell/core/house-rules/house-rules';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
 import { SUNDRY_USE } from '@brackenfell/core/kit/sundries';
@@ -213,6 +214,12 @@ const ListingEntry = z.object({
 });
 export type ListingEntry = z.input<typeof ListingEntry>;
 
+/** Ratings of a heat scale, each colder than the one before and called differently. */
+export const HOT_TO_COLD = [
+  (ratings: readonly { readonly code: string; readonly indexBar: number }[]) => isHotToCold(ratings),
+  'ratings run from hot to cold, each with a code of its own',
+] as const;
+
 const DecodedFact = z.object({
   fact: z.enum(RECORDED_FACT_IDS),
   low: z.number().optional(),
@@ -227,28 +234,31 @@ export const NumberGrammar = z.object({
   significant: z.string().default(''),
   fields: z
     .array(
-      z.object({
-        id: z.string(),
-        title: z.string(),
-        of: z.enum(['letters', 'digits']),
-        least: z.number().int().min(0).max(20),
-        most: z.number().int().min(1).max(20),
-        means: z.discriminatedUnion('kind', [
-          z.object({ kind: z.literal('constant'), text: z.string().min(1), says: z.string() }),
-          z.object({
-            kind: z.literal('codes'),
-            codes: z.record(z.string(), z.object({ says: z.string(), facts: z.array(DecodedFact).optional() })),
-          }),
-          z.object({
-            kind: z.literal('cut-off'),
-            fact: z.enum(RECORDED_FACT_IDS),
-            unitMm: z.number().positive(),
-            says: z.string(),
-          }),
-          z.object({ kind: z.literal('rating'), maker: z.string() }),
-          z.object({ kind: z.literal('count'), fact: z.enum(RECORDED_FACT_IDS), says: z.string() }),
-        ]),
-      }),
+      z
+        .object({
+          id: z.string(),
+          title: z.string(),
+          of: z.enum(['letters', 'digits']),
+          /** Characters it has at least and at most. */
+          least: z.number().int().min(0).max(20),
+          most: z.number().int().min(1).max(20),
+          means: z.discriminatedUnion('kind', [
+            z.object({ kind: z.literal('constant'), text: z.string().min(1), says: z.string() }),
+            z.object({
+              kind: z.literal('codes'),
+              codes: z.record(z.string(), z.object({ says: z.string(), facts: z.array(DecodedFact).optional() })),
+            }),
+            z.object({
+              kind: z.literal('cut-off'),
+              fact: z.enum(RECORDED_FACT_IDS),
+              unitMm: z.number().positive(),
+              says: z.string(),
+            }),
+            z.object({ kind: z.literal('rating'), maker: z.string() }),
+            z.object({ kind: z.literal('count'), fact: z.enum(RECORDED_FACT_IDS), says: z.string() }),
+          ]),
+        })
+        .refine(({ least, most }) => least <= most, { path: ['most'], message: 'at most no fewer than at least' }),
     )
     .min(1),
 });
@@ -258,16 +268,14 @@ export type NumberGrammarEntry = z.input<typeof NumberGrammar>;
 export const CatalogueFile = z.object({
   makers: z.array(z.object({ id: z.string(), name: z.string() })),
   heatScales: z.array(
-    z
-      .object({
-        maker: z.string(),
-        /** From hot to cold. */
-        ratings: z.array(z.object({ code: z.string(), indexBar: z.number().positive() })).min(2),
-      })
-      .refine(
-        (s) => s.ratings.every((r, i) => i === 0 || r.indexBar > s.ratings[i - 1]!.indexBar),
-        'ratings must run from hot to cold',
-      ),
+    z.object({
+      maker: z.string(),
+      /** From hot to cold. */
+      ratings: z
+        .array(z.object({ code: z.string(), indexBar: z.number().positive() }))
+        .min(2)
+        .refine(...HOT_TO_COLD),
+    }),
   ),
   grammars: z.array(NumberGrammar).default([]),
   engines: z.array(EngineEntry),

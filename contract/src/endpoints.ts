@@ -65,6 +65,7 @@ import {
   withdrawServedReading,
 } from './garage.ts';
 import { listClaims, saveClaim } from './heard.ts';
+import { getRecord, getRecordForm, listMakers, previewRecord, undoRecord, writeRecord } from './record.ts';
 import { getMending, mendPart, previewMending, undoMending } from './mending.ts';
 import { getHandOver, getPaper, listPapers, printPaper, tickStep } from './hand-over.ts';
 import { lendTool, listLoans, settleLoan } from './loan.ts';
@@ -117,6 +118,12 @@ import { getNearMisses, getTray } from './tray.ts';
 /** Every endpoint of the application. The server must register each; the OpenAPI document lists them. */
 export const ENDPOINTS = {
   health,
+  listMakers,
+  getRecordForm,
+  getRecord,
+  previewRecord,
+  writeRecord,
+  undoRecord,
   getMending,
   previewMending,
   mendPart,

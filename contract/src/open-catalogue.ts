@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { RECORDED_FACT_IDS, SOURCE_RANKS } from '@brackenfell/core/facts/facts';
+import { amissInEngine } from '@brackenfell/core/record/engine-amiss';
 import { PART_KINDS, SHELF_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
-import { EngineTraits, NAME_KINDS, NumberGrammar, shapeOf } from './catalogue-file.ts';
+import { EngineTraits, HOT_TO_COLD, NAME_KINDS, NumberGrammar, shapeOf } from './catalogue-file.ts';
 import { EDITORS, endpoint, EngineKey, EVERYONE } from './endpoint.ts';
 import { EngineNote, EnginePlan } from './engine-plan.ts';
 
@@ -40,7 +41,10 @@ const lines = {
     line: z.literal('heat-scale'),
     maker: name,
     /** From hot to cold. */
-    ratings: z.array(z.strictObject({ code: name, indexBar: z.number().positive() })).min(2),
+    ratings: z
+      .array(z.strictObject({ code: name, indexBar: z.number().positive() }))
+      .min(2)
+      .refine(...HOT_TO_COLD),
   }),
   numbering: z.strictObject({ line: z.literal('numbering'), grammar: NumberGrammar }),
   part: z.strictObject({
@@ -61,52 +65,57 @@ const lines = {
     kit: PartRef,
     holds: z.array(z.strictObject({ part: PartRef, quantity: z.number().int().positive() })).min(1),
   }),
-  engine: z.strictObject({
-    line: z.literal('engine'),
-    id: EngineKey,
-    maker: name,
-    code: name,
-    summary: z.string(),
-    layout: z.string(),
-    visits: z.number().int().nonnegative(),
-    cautions: z.array(z.string()),
-    traits: EngineTraits,
-    builds: z.array(
-      z.strictObject({
-        label: name,
-        from: month.optional(),
-        to: month.optional(),
-        fromSerial: z.number().int().positive().optional(),
-        toSerial: z.number().int().positive().optional(),
-        traits: EngineTraits,
-      }),
-    ),
-    plan: EnginePlan.optional(),
-    notes: z.array(EngineNote),
-    positions: z.array(
-      z.strictObject({
-        kind: z.enum(PART_KINDS),
-        /** 0 for what serves the whole engine. */
-        cylinder: z.number().int().nonnegative(),
-        place: z.string(),
-        label: name,
-        build: name.optional(),
-        figures: z.array(OpenFigure),
-      }),
-    ),
-    vehicles: z.array(
-      z.strictObject({ make: name, model: name, from: z.number().int(), to: z.number().int().optional() }),
-    ),
-    /** Numbers that its maker names. */
-    named: z.array(
-      z.strictObject({
-        part: PartRef,
-        kind: z.enum(PART_KINDS),
-        place: name.optional(),
-        note: z.string().optional(),
-      }),
-    ),
-  }),
+  engine: z
+    .strictObject({
+      line: z.literal('engine'),
+      id: EngineKey,
+      maker: name,
+      code: name,
+      summary: z.string(),
+      layout: z.string(),
+      visits: z.number().int().nonnegative(),
+      cautions: z.array(z.string()),
+      traits: EngineTraits,
+      builds: z.array(
+        z.strictObject({
+          label: name,
+          from: month.optional(),
+          to: month.optional(),
+          fromSerial: z.number().int().positive().optional(),
+          toSerial: z.number().int().positive().optional(),
+          traits: EngineTraits,
+        }),
+      ),
+      plan: EnginePlan.optional(),
+      notes: z.array(EngineNote),
+      positions: z.array(
+        z.strictObject({
+          kind: z.enum(PART_KINDS),
+          /** 0 for what serves the whole engine. */
+          cylinder: z.number().int().nonnegative(),
+          place: z.string(),
+          label: name,
+          build: name.optional(),
+          figures: z.array(OpenFigure),
+        }),
+      ),
+      vehicles: z.array(
+        z.strictObject({ make: name, model: name, from: z.number().int(), to: z.number().int().optional() }),
+      ),
+      /** Numbers that its maker names. */
+      named: z.array(
+        z.strictObject({
+          part: PartRef,
+          kind: z.enum(PART_KINDS),
+          place: name.optional(),
+          note: z.string().optional(),
+        }),
+      ),
+    })
+    .superRefine((engine, issues) => {
+      for (const { at, says } of amissInEngine(engine))
+        issues.addIssue({ code: 'custom', path: at.split('.'), message: says });
+    }),
   reference: z.strictObject({
     line: z.literal('reference'),
     from: PartRef,
@@ -141,6 +150,9 @@ const lines = {
     source: name,
   }),
 };
+
+/** Lines that are mended as a whole, by what they are of. */
+export const RECORD_LINES = { engine: lines.engine, 'heat-scale': lines.scale, numbering: lines.numbering } as const;
 
 /** One line of the open format: JSON, one object a line, in this order. */
 export const OpenLine = z.discriminatedUnion('line', [

@@ -35,6 +35,7 @@ import { dimensionRoutes } from './dimensions/routes.ts';
 import { garageRoutes } from './garage/routes.ts';
 import { importRoutes } from './imports/routes.ts';
 import { mendingRoutes } from './mending/routes.ts';
+import { recordRoutes } from './record/routes.ts';
 import { loanRoutes } from './loan/routes.ts';
 import { handOverRoutes } from './hand-over/routes.ts';
 import { heardRoutes } from './heard/routes.ts';
@@ -139,6 +140,7 @@ export function createApp(context: Context): Express {
   auditRoutes(app, context);
   importRoutes(app, context);
   mendingRoutes(app, context);
+  recordRoutes(app, context);
   openFormatRoutes(app, context);
   bookRoutes(app, context);
   identifyRoutes(app, context);

@@ -1,3 +1,4 @@
+import { stable } from '../words/stable.ts';
 import { SOURCE_RANKS, type FactEntry, type Sourced } from './facts.ts';
 
 /** A figure as recorded: gauged ones also say how many times they were read alike. */
@@ -8,15 +9,7 @@ export interface RecordedFigure<T> extends Sourced<T> {
 /** A gauged figure rules only when it was repeated. Quantities: The piece in hand. */
 const REPEATED = 2;
 
-/** As text in which the order of a value's parts, which a database keeps as it likes, makes no difference. */
-const told = (value: unknown): string =>
-  JSON.stringify(value, (_, part: unknown) =>
-    typeof part === 'object' && part !== null && !Array.isArray(part)
-      ? Object.fromEntries(Object.entries(part).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : part,
-  );
-
-const alike = (a: unknown, b: unknown): boolean => a === b || told(a) === told(b);
+const alike = (a: unknown, b: unknown): boolean => a === b || stable(a) === stable(b);
 
 /**
  * Which figures rule a fact: those of the strongest rank, all of them where they disagree. Hearsay and figures gauged

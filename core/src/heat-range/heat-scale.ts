@@ -11,6 +11,11 @@ export interface HeatScale {
   readonly ratings: readonly HeatRating[];
 }
 
+/** Whether each rating is colder than the one before, and called differently. */
+export const isHotToCold = (ratings: HeatScale['ratings']): boolean =>
+  ratings.every(({ indexBar }, i) => i === 0 || indexBar > ratings[i - 1]!.indexBar) &&
+  new Set(ratings.map(({ code }) => code)).size === ratings.length;
+
 /** The index of a maker's code in bar, or undefined when the scale does not hold it. */
 export function heatIndexBar(scale: HeatScale, code: string): number | undefined {
   return scale.ratings.find((rating) => rating.code === code)?.indexBar;

@@ -46,8 +46,16 @@ export class FactSheets {
   readonly #others: Keeping<Map<string, HeldPart>>;
   #held: HeldFacts | undefined;
 
-  /** `db` is for reading what is committed, whatever transaction a caller is in. */
-  constructor(db: Database) {
+  /**
+   * `db` is for reading what is committed, whatever transaction a caller is in. `lent`: the parts are those of another, while
+   * what engines ask is this one's own.
+   */
+  constructor(db: Database, lent?: FactSheets) {
+    if (lent) {
+      this.#plugs = lent.#plugs;
+      this.#others = lent.#others;
+      return;
+    }
     this.#plugs = new Keeping<{ plugs: PlugColumns; titles: PartTitle[] }>(db, {
       make: () => ({ plugs: new PlugColumns(), titles: [] }),
       changedSince: readPlugsChangedSince,

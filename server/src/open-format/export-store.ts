@@ -1,4 +1,4 @@
-import { sql } from 'kysely';
+import { sql, type RawBuilder } from 'kysely';
 import type { OpenFigure, OpenLine, OpenLineOf, PartRef } from '@brackenfell/contract/open-catalogue';
 import type { Database } from '../db/database.ts';
 
@@ -12,6 +12,9 @@ const STANDS = sql.raw(`f.withdrawn_at is null`);
 const NUMBER = sql.raw(`select part_id, maker_id, printed from (
     select n.part_id, n.maker_id, n.printed, row_number() over (partition by n.part_id order by n.id) as at
       from part_name n) named where at = 1`);
+
+const NUMBER_OF_NAMED = (engineId: string) => sql`select distinct on (part_id) part_id, maker_id, printed from part_name
+    where part_id in (select part_id from named_number where engine_id = ${engineId}) order by part_id, id`;
 
 /**
  * The whole catalogue as it stands at one moment, line by line, in the order in which it can be loaded again. What was
@@ -40,8 +43,15 @@ async function readMakers(db: Database): Promise<OpenLineOf<'maker'>[]> {
   return rows.map(({ id, name }) => ({ line: 'maker', id, name }));
 }
 
-async function readScales(db: Database): Promise<OpenLineOf<'heat-scale'>[]> {
-  const rows = await db.selectFrom('heat_rating').selectAll().orderBy('maker_id').orderBy('ordinal').execute();
+/** Of all makers, or of one. */
+export async function readScales(db: Database, of?: string): Promise<OpenLineOf<'heat-scale'>[]> {
+  const rows = await db
+    .selectFrom('heat_rating')
+    .selectAll()
+    .$if(of !== undefined, (query) => query.where('maker_id', '=', of!))
+    .orderBy('maker_id')
+    .orderBy('ordinal')
+    .execute();
   return [...new Set(rows.map(({ maker_id }) => maker_id))].map((maker) => ({
     line: 'heat-scale',
     maker,
@@ -51,8 +61,14 @@ async function readScales(db: Database): Promise<OpenLineOf<'heat-scale'>[]> {
   }));
 }
 
-async function readNumbering(db: Database): Promise<OpenLineOf<'numbering'>[]> {
-  const rows = await db.selectFrom('maker_grammar').select('grammar').orderBy('maker_id').execute();
+/** Of all makers, or of one. */
+export async function readNumbering(db: Database, of?: string): Promise<OpenLineOf<'numbering'>[]> {
+  const rows = await db
+    .selectFrom('maker_grammar')
+    .select('grammar')
+    .$if(of !== undefined, (query) => query.where('maker_id', '=', of!))
+    .orderBy('maker_id')
+    .execute();
   return rows.map(({ grammar }) => ({ line: 'numbering', grammar: grammar as OpenLineOf<'numbering'>['grammar'] }));
 }
 
@@ -144,8 +160,15 @@ function byEngine<R extends { readonly engine_id: string }>(rows: readonly R[]) 
   return (engineId: string): readonly R[] => by.get(engineId) ?? [];
 }
 
-async function readEngines(db: Database): Promise<OpenLineOf<'engine'>[]> {
-  const engines = await db.selectFrom('engine').selectAll().orderBy('id').execute();
+/** All engines, or one. */
+export async function readEngines(db: Database, of?: string): Promise<OpenLineOf<'engine'>[]> {
+  const ofEngine = (column: string) => (of === undefined ? sql`true` : sql`${sql.ref(column)} = ${of}`);
+  const engines = await db
+    .selectFrom('engine')
+    .selectAll()
+    .where(ofEngine('id') as RawBuilder<boolean>)
+    .orderBy('id')
+    .execute();
   const { rows: positions } = await sql<{
     engine_id: string;
     kind: OpenLineOf<'engine'>['positions'][number]['kind'];
@@ -157,8 +180,13 @@ async function readEngines(db: Database): Promise<OpenLineOf<'engine'>[]> {
   }>`
     select p.engine_id, p.kind, p.cylinder, p.place, p.label, p.build,
            (select ${FIGURE} from figure f where f.position_id = p.id and ${STANDS}) as figures
-      from engine_position p order by p.id`.execute(db);
-  const vehicles = await db.selectFrom('vehicle').selectAll().orderBy('id').execute();
+      from engine_position p where ${ofEngine('p.engine_id')} order by p.id`.execute(db);
+  const vehicles = await db
+    .selectFrom('vehicle')
+    .selectAll()
+    .where(ofEngine('engine_id') as RawBuilder<boolean>)
+    .orderBy('id')
+    .execute();
   const { rows: named } = await sql<{
     engine_id: string;
     maker: string;
@@ -167,9 +195,10 @@ async function readEngines(db: Database): Promise<OpenLineOf<'engine'>[]> {
     place: string | null;
     note: string | null;
   }>`
-    with called as (${NUMBER})
+    with called as (${of === undefined ? NUMBER : NUMBER_OF_NAMED(of)})
     select n.engine_id, c.maker_id as maker, c.printed as number, n.kind, n.place, n.note
       from named_number n join called c on c.part_id = n.part_id
+     where ${ofEngine('n.engine_id')}
      order by n.engine_id, n.kind, n.part_id, n.place`.execute(db);
   const [positionsOf, vehiclesOf, namedOf] = [byEngine(positions), byEngine(vehicles), byEngine(named)];
   return engines.map((engine) => ({

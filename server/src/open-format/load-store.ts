@@ -1,10 +1,11 @@
 import { foldKey } from '@brackenfell/core/part-numbers/fold-key';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
-import { OpenLine, type OpenFigure, type OpenLineOf, type PartRef } from '@brackenfell/contract/open-catalogue';
+import { OpenLine, type OpenLineOf, type PartRef } from '@brackenfell/contract/open-catalogue';
 import { chooseFigures } from '../catalogue/figure-store.ts';
 import type { Database, Writing } from '../db/database.ts';
 import { completeDerived } from '../loading/complete-derived.ts';
-import { engineRow, insertAll, NOT_CHOSEN, vehicleRows, type Subject } from '../loading/rows.ts';
+import { figureRows } from '../loading/open-rows.ts';
+import { engineRow, insertAll, NOT_CHOSEN, vehicleRows } from '../loading/rows.ts';
 
 /** A file of the open format that cannot be loaded, with the line that is wrong. */
 export class WrongLine extends Error {}
@@ -171,17 +172,6 @@ function idOf({ parts }: Loaded, part: PartRef): string {
   if (id === undefined) throw new WrongLine(`${part.maker} ${part.number} is spoken of and stands on no line before.`);
   return id;
 }
-
-const figureRows = (subject: Subject, figures: readonly OpenFigure[]) =>
-  figures.map(({ fact, value, rank, source, readings }) => ({
-    ...subject,
-    attribute: fact,
-    value: JSON.stringify(value),
-    source_rank: rank,
-    source_name: source,
-    readings: readings ?? 1,
-    withdrawn_at: null,
-  }));
 
 async function loadParts(trx: Writing, parts: readonly OpenLineOf<'part'>[], loaded: Loaded): Promise<void> {
   const added = await trx

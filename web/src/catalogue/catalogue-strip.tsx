@@ -27,6 +27,7 @@ export function CatalogueStrip() {
             </>
           ),
         },
+        { key: '6', name: 'Makers', to: '/catalogue/makers', needs: 'heat, numbers' },
       ]}
     />
   );

@@ -2,10 +2,12 @@ import { useParams } from 'react-router';
 import { VERDICT_WORDS, VERDICTS } from '@brackenfell/core/fitment/verdict';
 import type { OpenRow } from '@brackenfell/contract/open-tray';
 import { counted, printCount } from '@brackenfell/core/words/counted';
+import { Key } from '../controls/key.tsx';
 import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
 import { EngineCard } from '../engine/engine-card.tsx';
 import { useEngine } from '../engine/use-engine.ts';
 import { useKeys } from '../keys/keys.ts';
+import { useSession } from '../session/use-session.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { useTray } from '../tray/use-tray.ts';
 
@@ -17,8 +19,12 @@ export function EnginePage() {
   const { go } = useCounter();
   const engine = useEngine(engineId);
   const tray = useTray(engineId, {});
+  const { data: me } = useSession();
+  const mayMend = me?.role === 'editor' || me?.role === 'supervisor';
+  const mend = () => go(`/catalogue/records/engine/${engineId}`);
   useKeys('Engine page', [
     { press: 'Enter', does: 'Judge parts for it', run: () => go('/counter/parts', { engine: engineId }) },
+    ...(mayMend ? [{ press: 'w', does: 'Mend what is recorded of it', run: mend }] : []),
   ]);
   if (!engine.data)
     return (
@@ -47,9 +53,14 @@ export function EnginePage() {
           <span className="text-soft">
             {summary}; {counted(positions.length, 'plug')}
           </span>
+          {mayMend && (
+            <button type="button" className="button-plain ml-auto" onClick={mend}>
+              Mend <Key>w</Key>
+            </button>
+          )}
           <button
             type="button"
-            className="button-act ml-auto"
+            className={`button-act ${mayMend ? '' : 'ml-auto'}`}
             onClick={() => go('/counter/parts', { engine: engineId })}
           >
             Judge parts for it

@@ -9,9 +9,10 @@ export const isTyping = (target: EventTarget | null): boolean =>
     /^(INPUT|TEXTAREA)$/.test(target.tagName) ||
     target.closest('[role="combobox"], [data-choice]') !== null);
 
-/** Enter and Space on a focused control are that control's own. */
-export const isOfControl = ({ key, target }: KeyboardEvent): boolean =>
+/** Enter and Space on a focused control are that control's own; with Ctrl they are a command. */
+export const isOfControl = ({ key, target, ctrlKey, metaKey, altKey, shiftKey }: KeyboardEvent): boolean =>
   /^(Enter| )$/.test(key) &&
+  !(ctrlKey || metaKey || altKey || shiftKey) &&
   target instanceof HTMLElement &&
   (isTickBox(target) || /^(BUTTON|A)$/.test(target.tagName));
 

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useSyncExternalStore } from 'react';
+import { useLayoutEffect, useRef, useSyncExternalStore } from 'react';
 import { tinykeys } from 'tinykeys';
 import { currentSettings } from '../settings/settings.ts';
 import { fieldInHand, isOfControl, isOurs, isTyping, takeOut, typeInto } from './fields.ts';
@@ -182,11 +182,12 @@ export function useKeys(
 ): void {
   const { inDialog = false, active = true, yields = false } = options;
   const latest = useRef(bindings);
-  useEffect(() => {
+  // Before the screen is painted: what is seen can be pressed.
+  useLayoutEffect(() => {
     latest.current = bindings;
   });
   const presses = bindings.map((b) => b.press).join('\n');
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (!active) return undefined;
     const group: Group = { title, yields, inDialog, bindings: latest.current, current: () => latest.current };
     announce([...groups, group]);

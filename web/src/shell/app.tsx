@@ -28,6 +28,8 @@ const ImportsPage = room(async () => (await import('../imports/imports-page.tsx'
 const EngineList = room(async () => (await import('../catalogue/engine-list.tsx')).EngineList);
 const NumberList = room(async () => (await import('../catalogue/number-list.tsx')).NumberList);
 const EnginePage = room(async () => (await import('../catalogue/engine-page.tsx')).EnginePage);
+const RecordPage = room(async () => (await import('../record/record-page.tsx')).RecordPage);
+const MakersPage = room(async () => (await import('../record/makers-page.tsx')).MakersPage);
 const MendingPage = room(async () => (await import('../mending/mending-page.tsx')).MendingPage);
 const GraphPage = room(async () => (await import('../interchange/graph-page.tsx')).GraphPage);
 const DimensionPage = room(async () => (await import('../dimensions/dimension-page.tsx')).DimensionPage);
@@ -107,6 +109,8 @@ export function App() {
                 <Route path="catalogue/dimensions" element={<DimensionPage />} />
                 <Route path="catalogue/imports" element={<ImportsPage />} />
                 <Route path="catalogue/imports/:importId" element={<ImportsPage />} />
+                <Route path="catalogue/makers" element={<MakersPage />} />
+                <Route path="catalogue/records/:kind/:key" element={<RecordPage />} />
                 <Route path="catalogue/audit" element={<AuditPage />} />
                 <Route path="sums" element={<Navigate to="/sums/feelers" replace />} />
                 <Route path="sums/spark" element={<SparkPage />} />
