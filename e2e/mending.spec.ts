@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { ask, expect, expectAccessible, expectTray, pickRow, signIn, test, whyPanel } from './counter.ts';
 
 test('a sheet says another reach: which verdicts turn is seen before it is recorded, the tray follows, and it is taken back', async ({
@@ -79,4 +80,53 @@ test('by pointer: a figure is withdrawn after a look at what follows, a price is
   await expect(references).not.toContainText('List of spring');
   await expect(main).toContainText('KN 419G-63DR (List of spring): cut');
   await expectAccessible(page);
+});
+
+test('by keyboard: a stamping and a listing are added to a part and found; its torque is filled in; its drawing is kept', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter, 'Corwin');
+  await ask(page, 'KN 426G-63IR', /KN 426G-63IR/);
+  await expect(page.getByRole('main', { name: 'Part' })).toContainText('Kestrane');
+  const kept = page.waitForEvent('download');
+  await page.keyboard.press('x');
+  const file = await kept;
+  expect(file.suggestedFilename()).toBe('Kestrane-KN-426G-63IR.svg');
+  const drawing = await readFile(await file.path(), 'utf8');
+  // By itself it looks as on the page: another page shows it with lines of their own colour.
+  expect(drawing).not.toMatch(/class=|var\(--/);
+  await page.keyboard.press('w');
+  const names = page.getByRole('region', { name: 'Names' });
+  await names.getByRole('button', { name: 'Add a name' }).focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('QXV 77120');
+  await page.keyboard.press('Enter');
+  await expect(names).toContainText('QXV 77120');
+  const listings = page.getByRole('region', { name: 'Listings' });
+  await listings.getByRole('button', { name: 'Add a listing' }).focus();
+  await page.keyboard.press('Enter');
+  await listings.getByLabel('engine').selectOption({ label: 'Skerrow SH28' });
+  await listings.getByLabel('where').fill('Kestrane list 9');
+  await expect(listings.getByRole('button', { name: 'Record the listing' })).toBeEnabled();
+  await page.keyboard.press('Enter');
+  await expect(listings).toContainText('Kestrane list 9');
+  await page
+    .getByRole('option', { name: /torque/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Add a figure' }).focus();
+  await page.keyboard.press('Enter');
+  const torque = page.getByRole('form', { name: /A figure of .*torque/ });
+  await torque.getByLabel('low').fill('21');
+  await torque.getByLabel('high').fill('26');
+  await torque.getByLabel('condition').selectOption('dry');
+  await torque.getByLabel('where').fill('Kestrane sheet 12');
+  await expect(torque).toContainText(/No verdict of|would change|No engine leads/);
+  await expectAccessible(page);
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByRole('region', { name: 'What was changed' })).toContainText('Kestrane sheet 12');
+  const drawn = await page.context().newPage();
+  await drawn.setContent(drawing.replace(/^<\?xml.*\?>/, ''));
+  await expect(drawn.locator('svg path').first()).toHaveCSS('stroke', /rgb/);
 });

@@ -79,6 +79,8 @@ export const ImportView = ImportLine.extend({
   goneNumbers: z.array(z.string()),
   /** Makers its rows name whom the catalogue does not know, the first few. */
   unknownMakers: z.array(z.string()),
+  /** Of a written list: what the audit after it found in what it touched; null in it while it looks, null where prices alone came. */
+  contradictions: z.object({ found: z.number().int().nullable() }).nullable(),
 }).meta({ id: 'ImportView' });
 export type ImportView = z.infer<typeof ImportView>;
 

@@ -1,8 +1,10 @@
 import { z } from 'zod';
 import { RECORDED_FACT_IDS, SOURCE_RANKS } from '@brackenfell/core/facts/facts';
+import type { FormNode } from '@brackenfell/core/record/form-node';
 import { WRITTEN_RANKS } from '@brackenfell/core/facts/fact-form';
 import { REFERENCE_GRADES } from '@brackenfell/core/interchange/trail';
-import { EDITORS, endpoint, Id, line } from './endpoint.ts';
+import { NAME_KINDS } from './catalogue-file.ts';
+import { EDITORS, endpoint, EngineKey, Id, line } from './endpoint.ts';
 import { Consequences } from './consequences.ts';
 import { PartKind } from './part-kind.ts';
 
@@ -14,6 +16,8 @@ const Form = z.discriminatedUnion('kind', [
   }),
   /** A rating of one of these scales. */
   z.object({ kind: z.literal('heat'), scales: z.array(z.object({ maker: z.string(), name: z.string() })) }),
+  /** A value that has parts of its own: a torque with its condition, a set of leads. */
+  z.object({ kind: z.literal('parts'), of: z.unknown() as unknown as z.ZodType<FormNode> }),
 ]);
 
 export const Mending = z
@@ -27,8 +31,8 @@ export const Mending = z
         fact: z.enum(RECORDED_FACT_IDS),
         label: z.string(),
         question: z.string(),
-        /** How it is written down here; null for what comes in with a file alone. */
-        form: Form.nullable(),
+        /** How it is written down here. */
+        form: Form,
         figures: z.array(
           z.object({
             figureId: Id,
@@ -55,6 +59,21 @@ export const Mending = z
         inForceFrom: z.string().nullable(),
       }),
     ),
+    /** The number it is called by first. */
+    names: z.array(z.object({ nameId: Id, as: z.enum(NAME_KINDS), printed: z.string() })),
+    /** Who offers it for which engines. */
+    listings: z.array(
+      z.object({
+        listingId: Id,
+        engineId: EngineKey,
+        engine: z.string(),
+        place: z.string().nullable(),
+        source: z.string(),
+        statedOn: z.string(),
+        builtFrom: z.string().nullable(),
+        builtTo: z.string().nullable(),
+      }),
+    ),
     price: z.object({ eachMinor: z.number().int(), packOf: z.number().int() }).nullable(),
     /** The latest first. */
     history: z.array(
@@ -70,6 +89,8 @@ export const Mending = z
   })
   .meta({ id: 'Mending' });
 export type Mending = z.infer<typeof Mending>;
+
+const Month = z.string().regex(/^\d{4}-(0[1-9]|1[0-2])$/, 'is a month such as 2016-08');
 
 export const MendingChange = z.discriminatedUnion('what', [
   z
@@ -94,6 +115,24 @@ export const MendingChange = z.discriminatedUnion('what', [
     })
     .strict(),
   z.object({ what: z.literal('cut'), edgeId: Id }).strict(),
+  z.object({ what: z.literal('name'), as: z.enum(NAME_KINDS), printed: line(60).trim().min(2) }).strict(),
+  z.object({ what: z.literal('unname'), nameId: Id }).strict(),
+  z
+    .object({
+      what: z.literal('listing'),
+      engineId: EngineKey,
+      /** Only at this place of a cylinder; null for all. */
+      place: line(40).trim().min(1).nullable(),
+      source: line(60).trim().min(2),
+      builtFrom: Month.nullable(),
+      builtTo: Month.nullable(),
+    })
+    .strict()
+    .refine(({ builtFrom, builtTo }) => builtFrom === null || builtTo === null || builtFrom <= builtTo, {
+      path: ['builtTo'],
+      message: 'ends before it begins',
+    }),
+  z.object({ what: z.literal('unlist'), listingId: Id }).strict(),
   z
     .object({
       what: z.literal('price'),

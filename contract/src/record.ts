@@ -22,13 +22,13 @@ const schemaOf = (shape: z.ZodType): unknown =>
 /** What is filled in of a record. */
 export const formOfRecord = (kind: RecordKind): FormNode => formNode(schemaOf(RECORD_LINES[kind]));
 
+/** What is filled in of a fact. */
+export const formOfFact = (fact: RecordedFactId): FormNode => formNode(schemaOf(shapeOf(fact)));
+
 /** What is filled in of each fact that an engine’s places ask. */
 export const formsOfAsked = (): Partial<Record<RecordedFactId, FormNode>> =>
   Object.fromEntries(
-    RECORDED_FACT_IDS.filter((fact) => /^(position|\w+Asked)\./.test(fact)).map((fact) => [
-      fact,
-      formNode(schemaOf(shapeOf(fact))),
-    ]),
+    RECORDED_FACT_IDS.filter((fact) => /^(position|\w+Asked)\./.test(fact)).map((fact) => [fact, formOfFact(fact)]),
   );
 
 const Key = z

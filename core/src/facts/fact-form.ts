@@ -21,7 +21,7 @@ export const WRITTEN_RANKS = [
   'hearsay',
 ] as const satisfies readonly SourceRank[];
 
-/** Undefined for what has parts of its own (a torque with its condition, a set of leads): it comes in with a file. */
+/** Undefined for what has parts of its own (a torque with its condition, a set of leads): it is filled in by its shape. */
 export function formOf(fact: RecordedFactId): FactForm | undefined {
   if (fact === 'plug.heat') return { kind: 'heat' };
   const { answer, printedAs } = FACTS[fact];

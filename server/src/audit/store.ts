@@ -12,14 +12,20 @@ export const readJob = (db: Database, jobId: string) =>
   db.selectFrom('job').select(JOB_COLUMNS).where('id', '=', jobId).executeTakeFirst();
 
 /** Asks for an audit, or gives the one that is already on its way. */
-export async function askForAudit(trx: Writing, staffId: string): Promise<JobRow> {
+export const askForAudit = (trx: Writing, staffId: string): Promise<JobRow> =>
+  ask(trx, staffId, ['waiting', 'running']);
+
+/** Asks for an audit of what the transaction writes: one that is running by now has not seen it. */
+export const askForAuditAfter = (trx: Writing, staffId: string): Promise<JobRow> => ask(trx, staffId, ['waiting']);
+
+async function ask(trx: Writing, staffId: string, enough: readonly JobRow['state'][]): Promise<JobRow> {
   // Of several askers at once the later ones wait here, and find the first one's.
   await sql`select pg_advisory_xact_lock(hashtext('audit'))`.execute(trx);
   const open = await trx
     .selectFrom('job')
     .select(JOB_COLUMNS)
     .where('kind', '=', 'audit')
-    .where('state', 'in', ['waiting', 'running'])
+    .where('state', 'in', enough)
     .orderBy('id')
     .executeTakeFirst();
   if (open) return open;

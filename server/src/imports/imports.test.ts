@@ -261,6 +261,21 @@ describe('what is said of a list', () => {
     expect(await at(again.importId)).toMatchObject({ state: 'written', outcome: '1 row written.' });
   });
 
+  test('is audited once it is written: a contradiction that it brings is told of it, and prices alone ask for none', async () => {
+    // Nobody had told its reach; told so, it cannot be what its references call it.
+    const list = await take('No;Reach mm\nTS 500 231;12,7', 'Longer');
+    expect(list.contradictions).toBeNull();
+    const written = await go(list, 'write');
+    await work();
+    const told = await at(written.importId);
+    expect(told.contradictions!.found).toBeGreaterThan(0);
+    const prices = await go(await take('No;Net\nKN 419G-63DR;6,41', 'Longer'), 'write');
+    await work();
+    expect((await at(prices.importId)).contradictions).toBeNull();
+    await go(prices, 'take-back');
+    await go(written, 'take-back');
+  });
+
   test('an audit that found something in a part it brought does not hold it back', async () => {
     const list = await go(
       await take('No;Brand;Reach mm;Equal to\nKX 33-1;Kestrane;19,0;KN 419G-63DR', 'Audited'),

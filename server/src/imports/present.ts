@@ -1,7 +1,7 @@
 import { stringify } from 'csv-stringify/sync';
 import type { ImportLine, ImportRow, ImportView } from '@brackenfell/contract/imports';
 import type { Database } from '../db/database.ts';
-import { latestJobOf, readRows, readUnknownMakers, type ImportFound } from './store.ts';
+import { countContradictions, latestJobOf, madeFacts, readRows, readUnknownMakers, type ImportFound } from './store.ts';
 
 const SHOWN_GONE = 200;
 
@@ -17,9 +17,12 @@ export const lineView = (list: ImportFound): ImportLine => ({
 
 /** An import with how its columns are read; what its values deny is asked with it. */
 export async function importView(db: Database, list: ImportFound): Promise<ImportView> {
-  const [job, unknownMakers] = await Promise.all([
+  const isWritten = list.state === 'written';
+  const [job, unknownMakers, isAudited, contradictions] = await Promise.all([
     latestJobOf(db, list.id),
     list.state === 'sorted' ? readUnknownMakers(db, list.id) : [],
+    isWritten && madeFacts(db, list.id),
+    isWritten ? countContradictions(db, list.id) : null,
   ]);
   return {
     ...lineView(list),
@@ -39,6 +42,7 @@ export async function importView(db: Database, list: ImportFound): Promise<Impor
     outcome: list.outcome,
     goneNumbers: list.gone.slice(0, SHOWN_GONE),
     unknownMakers,
+    contradictions: isAudited ? { found: contradictions } : null,
   };
 }
 

@@ -23,6 +23,34 @@ export async function lockImport(trx: Writing, importId: string): Promise<Import
   return findImport(trx, importId);
 }
 
+/** Whether a list made anything that could contradict what is held: prices alone do not. */
+export async function madeFacts(trx: Database, importId: string): Promise<boolean> {
+  const made = await trx
+    .selectFrom('list_made')
+    .select('import_id')
+    .where('import_id', '=', importId)
+    .where('kind', 'in', ['part', 'figure', 'reference'])
+    .limit(1)
+    .executeTakeFirst();
+  return made !== undefined;
+}
+
+/** What the audit after a written list found in the parts that it made or changed; null while it has not ended. */
+export async function countContradictions(db: Database, importId: string): Promise<number | null> {
+  const { rows } = await sql<{ found: number | null }>`
+    with wrote as (select max(started_at) as at from job where import_id = ${importId}),
+         looked as (select j.id from job j, wrote where j.kind = 'audit' and j.state = 'done' and j.started_at > wrote.at
+                     order by j.id desc limit 1),
+         touched as (select part_id from list_row
+                      where import_id = ${importId} and heap in ('new', 'changed') and part_id is not null
+                     union select subject_id from list_made where import_id = ${importId} and kind = 'part')
+    select (select count(*)::int from audit_finding f
+             where f.job_id = looked.id
+               and (f.part_id in (select part_id from touched) or f.other_part_id in (select part_id from touched))) as found
+      from looked`.execute(db);
+  return rows[0]?.found ?? null;
+}
+
 const MOST_LISTED = 200;
 export const readImports = (db: Database) =>
   db

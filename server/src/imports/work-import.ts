@@ -2,6 +2,7 @@ import { guessColumns, unitAsked } from '@brackenfell/core/imports/columns';
 import { decimalMark, readRow, type ReadRow } from '@brackenfell/core/imports/read-row';
 import { HEAPS, type Heap } from '@brackenfell/core/imports/sort-row';
 import { counted } from '@brackenfell/core/words/counted';
+import { askForAuditAfter } from '../audit/store.ts';
 import type { Database, Writing } from '../db/database.ts';
 import { lockAllClusters } from '../interchange/cluster-store.ts';
 import { readMakers } from './held-store.ts';
@@ -16,6 +17,7 @@ import {
   findImport,
   keepPlaced,
   LEFT_AT,
+  madeFacts,
   moveTo,
   readFileOf,
   readGone,
@@ -188,6 +190,7 @@ async function write(db: Database, list: ImportFound, step: Step): Promise<strin
     );
     const outcome = `${counted(written, 'row')} written.`;
     await moveTo(trx, list.id, 'written', { outcome });
+    if (await madeFacts(trx, list.id)) await askForAuditAfter(trx, list.staff_id);
     return outcome;
   });
 }

@@ -1,9 +1,8 @@
 import { sql } from 'kysely';
 import { FIGURE_USE_IDS } from '@brackenfell/core/imports/columns';
-import { foldKey } from '@brackenfell/core/part-numbers/fold-key';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
-import { neighbourKeys } from '@brackenfell/core/part-numbers/one-edit';
 import { chooseFigures } from '../catalogue/figure-store.ts';
+import { addNames } from '../catalogue/name-store.ts';
 import type { Writing } from '../db/database.ts';
 import { recluster } from '../interchange/cluster-store.ts';
 import { FACT_OF, readMakers, type Maker } from './held-store.ts';
@@ -128,34 +127,6 @@ async function makeParts(
     await note(trx, list.id, [...parts.map(({ id }): Made => ['part', id]), ...names.map((id): Made => ['name', id])]);
   }
   return new Map(rows.map((row) => [row.line, row.part_id ?? newParts.get(keyOf(row))!]));
-}
-
-/** Names with the neighbourhoods they are found by; gives their ids. */
-async function addNames(
-  trx: Writing,
-  names: readonly { partId: string; maker: Maker; kind: 'catalogue' | 'barcode'; printed: string }[],
-): Promise<readonly string[]> {
-  if (names.length === 0) return [];
-  const rows = await trx
-    .insertInto('part_name')
-    .values(
-      names.map(({ partId, maker, kind, printed }) => ({
-        part_id: partId,
-        maker_id: maker.id,
-        kind,
-        printed,
-        normal_form: normalForm(printed, maker.significant),
-        fold_key: foldKey(printed, maker.significant),
-      })),
-    )
-    .returning(['id', 'fold_key'])
-    .execute();
-  const neighbours = rows.flatMap(({ id, fold_key }) => neighbourKeys(fold_key).map((hash) => [hash, id] as const));
-  await sql`insert into name_neighbour (hash, name_id)
-    select * from unnest(${neighbours.map(([hash]) => hash)}::bigint[], ${neighbours.map(([, id]) => id)}::bigint[])`.execute(
-    trx,
-  );
-  return rows.map(({ id }) => id);
 }
 
 const changes = (row: Row, ...what: readonly string[]) => row.changes.some((change) => what.includes(change.what));

@@ -17,8 +17,11 @@ const SILENT_S = 60;
 export async function claimJob(db: Database): Promise<Job | undefined> {
   const { rows } = await sql<Job>`
     update job set state = 'running', started_at = now(), beat_at = now(), progress = 0, tries = tries + 1
-     where id = (select id from job where state = 'waiting'
-                    or state = 'running' and beat_at < now() - make_interval(secs => ${SILENT_S})
+     where id = (select id from job j where (state = 'waiting'
+                    or state = 'running' and beat_at < now() - make_interval(secs => ${SILENT_S}))
+                    -- Of two audits the later begins when the earlier has ended: what they find stands in one place.
+                    and not (kind = 'audit' and exists (
+                      select from job r where r.kind = 'audit' and r.id < j.id and r.state in ('waiting', 'running')))
                   order by id limit 1 for update skip locked)
     returning id, kind, import_id as "importId", tries`.execute(db);
   return rows[0];

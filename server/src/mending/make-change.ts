@@ -7,6 +7,7 @@ import { recordChange } from '../history/store.ts';
 import { trouble, type Trouble } from '../http/trouble.ts';
 import { lockClusters, recluster } from '../interchange/cluster-store.ts';
 import { editReference, withdrawFigures } from '../interchange/edit-reference.ts';
+import { changeListing, changeName, takeBackNameOrListing } from './names-and-listings.ts';
 import {
   addEdge,
   addFigure,
@@ -56,6 +57,8 @@ export async function make(
     return undefined;
   }
   if (change.what === 'reference') return makeReference(trx, partId, change, staffId);
+  if (change.what === 'name' || change.what === 'unname') return changeName(trx, partId, change, staffId);
+  if (change.what === 'listing' || change.what === 'unlist') return changeListing(trx, partId, change, staffId);
   if (change.what === 'cut') {
     const isOwn = (await readEdges(trx, partId)).some(({ id, is_cut }) => id === change.edgeId && !is_cut);
     return isOwn && (await editReference(trx, { edgeId: change.edgeId, staffId, cut: true }))
@@ -101,6 +104,8 @@ export function canUndo({ is_last, subject, before, after }: MendingEntry, price
 /** What a change replaced holds again. */
 export async function takeBack(trx: Writing, partId: string, entry: MendingEntry, staffId: string): Promise<void> {
   if (entry.subject === 'price') return changePrice(trx, partId, entry.before as Price, staffId);
+  if (entry.subject === 'name' || entry.subject === 'listing')
+    return takeBackNameOrListing(trx, partId, entry, staffId);
   if (entry.subject === 'reference') {
     await editReference(trx, { edgeId: entry.subject_id, staffId, cut: entry.action !== 'cut' });
     return;

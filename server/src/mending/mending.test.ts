@@ -186,3 +186,64 @@ describe('a reference of a part', () => {
     expect((await mend(await say('KN 419G-63DR', { inForceFrom: 'spring' }))).status).toBe(400);
   });
 });
+
+test('what has parts of its own is filled in by its shape: a torque with its condition counts at once', async () => {
+  const before = await see();
+  const torque = before.facts.find(({ fact }) => fact === 'plug.torque')!;
+  expect(torque.form).toMatchObject({ kind: 'parts', of: { of: 'group' } });
+  const change = {
+    what: 'figure',
+    fact: 'plug.torque',
+    value: { lowNm: 21, highNm: 26, condition: 'dry' },
+    rank: 'engine-maker',
+    source: 'Karnow sheet 12',
+  };
+  expect((await mend({ ...change, value: { lowNm: 21, highNm: 26 } })).status).toBe(400);
+  const after = (await mend(change)).body as Mending;
+  expect(figuresOf(after, 'plug.torque').find(({ rules }) => rules)!.value).toMatch(/21.*26/);
+  await undo(after.history[0]!.entryId);
+});
+
+describe('what a part is called', () => {
+  test('is found by at once, and taken back it is called so no more; the number it goes by stays', async () => {
+    const find = async () =>
+      (await (await counter.as('specialist')).get('/api/ask?q=QXV77120')).body.parts as { partId: string }[];
+    expect(await find()).toEqual([]);
+    const named = (await mend({ what: 'name', as: 'stamping', printed: 'QXV 77120' })).body as Mending;
+    expect((await find()).map((one) => one.partId)).toEqual([partId]);
+    expect((await mend({ what: 'name', as: 'stamping', printed: 'QXV 77120' })).body.code).toBe('already-there');
+    expect(named.history[0]).toMatchObject({ says: 'stamping number QXV 77120: added', canUndo: true });
+    const back = (await undo(named.history[0]!.entryId)).body as Mending;
+    expect(await find()).toEqual([]);
+    // And again: what was taken off can be taken back too.
+    await undo(back.history[0]!.entryId);
+    expect((await find()).map((one) => one.partId)).toEqual([partId]);
+    const { names } = await see();
+    expect((await mend({ what: 'unname', nameId: names[0]!.nameId })).body.code).toBe('not-allowed-now');
+    await mend({ what: 'unname', nameId: names.at(-1)!.nameId });
+    expect(await find()).toEqual([]);
+  });
+});
+
+describe('a listing', () => {
+  test('is a statement: what it turns is told before, the tray says who lists it, and it is taken off again', async () => {
+    const engineId = 'skerrow-sh28';
+    const listed = async () =>
+      (await fetchTray(await counter.as('specialist'), engineId)).rows.find(({ printed }) => printed === PLUG)?.evidence
+        .listed;
+    const change = { what: 'listing', engineId, place: null, source: 'Karnow list 9', builtFrom: null, builtTo: null };
+    const would = await preview(change);
+    expect(would.judged).toBeLessThanOrEqual(1);
+    const after = (await mend(change)).body as Mending;
+    expect(after.listings).toContainEqual(expect.objectContaining({ engineId, source: 'Karnow list 9' }));
+    expect(await listed()).toBe('Karnow list 9');
+    const wrongWay = { ...change, source: 'Karnow list 10', builtFrom: '2016-08', builtTo: '2015-01' };
+    expect((await mend(wrongWay)).status).toBe(400);
+    expect((await mend({ ...change, engineId: 'no-such-engine' })).body.code).toBe('already-there');
+    const own = after.listings.find((one) => one.source === 'Karnow list 9')!;
+    const off = (await mend({ what: 'unlist', listingId: own.listingId })).body as Mending;
+    expect(await listed()).not.toBe('Karnow list 9');
+    await undo(off.history[0]!.entryId);
+    expect(await listed()).toBe('Karnow list 9');
+  });
+});

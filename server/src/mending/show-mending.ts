@@ -5,13 +5,17 @@ import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { printPrice } from '@brackenfell/core/words/money';
 import type { Mending } from '@brackenfell/contract/mending';
+import { formOfFact } from '@brackenfell/contract/record';
+import { readNames } from '../catalogue/name-store.ts';
 import { readPartRows } from '../catalogue/part-store.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
 import { printFact } from '../part/print-fact.ts';
 import { canUndo } from './make-change.ts';
-import { readEdges, readFigures, readHistory, readPrice, type Price } from './store.ts';
+import { readListingsOf } from './listing-store.ts';
+import { sayNameOrListing } from './names-and-listings.ts';
+import { readEdges, readFigures, readHistory, readPrice, type MendingEntry, type Price } from './store.ts';
 
 const METRIC = sayIn('metric');
 
@@ -42,18 +46,32 @@ export async function partToMend(db: Database, partId: string) {
 export async function showMending(context: Context, db: Database, partId: string): Promise<Mending | Trouble> {
   const part = await partToMend(db, partId);
   if (isTrouble(part)) return part;
-  const [{ scales }, figures, price, entries, edges] = await Promise.all([
+  const [{ scales }, figures, price, entries, edges, names, listings] = await Promise.all([
     context.sheets.at(db),
     readFigures(db, partId),
     readPrice(db, partId),
     readHistory(db, partId),
     readEdges(db, partId),
+    readNames(db, partId),
+    readListingsOf(db, partId),
   ]);
   const sayOfFigure = (id: string): string => {
     const figure = figures.find((one) => one.id === id);
     if (!figure || !isRecordedFact(figure.attribute)) return 'a figure';
     const { attribute: fact, value, source_name: source } = figure;
     return `${FACTS[fact].label} ${printRecorded(fact, value, scales)} (${source})`;
+  };
+  const say = (entry: MendingEntry): string => {
+    const { subject, subject_id: id, action } = entry;
+    if (subject === 'price')
+      return `price ${sayOfPrice(entry.after as Price)}; before ${sayOfPrice(entry.before as Price | null)}`;
+    const what =
+      subject === 'figure'
+        ? sayOfFigure(id)
+        : subject === 'reference'
+          ? sayOfEdge(edges.find((edge) => edge.id === id))
+          : sayNameOrListing(entry);
+    return `${what}: ${action}`;
   };
   return {
     partId,
@@ -68,7 +86,7 @@ export async function showMending(context: Context, db: Database, partId: string
         question: FACTS[fact].question,
         form:
           form === undefined
-            ? null
+            ? { kind: 'parts' as const, of: formOfFact(fact) }
             : form.kind === 'heat'
               ? { kind: 'heat' as const, scales: [...scales].map(([maker, { maker: name }]) => ({ maker, name })) }
               : form.kind === 'choose'
@@ -97,15 +115,23 @@ export async function showMending(context: Context, db: Database, partId: string
         notedOn: edge.noted_on,
         inForceFrom: edge.in_force_from,
       })),
+    names: names.map(({ id, kind, printed }) => ({ nameId: id, as: kind, printed })),
+    listings: listings.map((one) => ({
+      listingId: one.id,
+      engineId: one.engine_id,
+      engine: `${one.engineMaker} ${one.code}`,
+      place: one.place,
+      source: one.source,
+      statedOn: one.stated_on,
+      builtFrom: one.built_from,
+      builtTo: one.built_to,
+    })),
     price,
     history: entries.map((entry) => ({
       entryId: entry.id,
       at: entry.at.toISOString(),
       by: entry.by,
-      says:
-        entry.subject === 'price'
-          ? `price ${sayOfPrice(entry.after as Price)}; before ${sayOfPrice(entry.before as Price | null)}`
-          : `${entry.subject === 'figure' ? sayOfFigure(entry.subject_id) : sayOfEdge(edges.find(({ id }) => id === entry.subject_id))}: ${entry.action}`,
+      says: say(entry),
       canUndo: canUndo(entry, price),
     })),
   };

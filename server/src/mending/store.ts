@@ -121,7 +121,7 @@ export interface MendingEntry {
   readonly id: string;
   readonly at: Date;
   readonly by: string;
-  readonly subject: 'figure' | 'price' | 'reference';
+  readonly subject: 'figure' | 'price' | 'reference' | 'name' | 'listing';
   readonly subject_id: string;
   readonly action: string;
   readonly before: unknown;
@@ -139,7 +139,7 @@ export async function readHistory(db: Database, partId: string): Promise<readonl
            row_number() over (partition by c.subject, c.subject_id order by c.id desc) = 1 as is_last
       from change_entry c left join staff s on s.id = c.staff_id
      where (c.subject = 'figure' and c.subject_id in (select id::text from figure where part_id = ${partId}))
-        or (c.subject = 'price' and c.subject_id = ${partId})
+        or (c.subject in ('price', 'name', 'listing') and c.subject_id = ${partId})
         or (c.subject = 'reference' and c.subject_id in (
               select id::text from reference where from_part_id = ${partId} or to_part_id = ${partId}))
      order by c.id desc limit ${MOST_ENTRIES}`.execute(db);

@@ -4,11 +4,11 @@ import { differences, sayDifference } from '@brackenfell/core/record/differences
 import type { Consequences } from '@brackenfell/contract/consequences';
 import type { OpenLineOf } from '@brackenfell/contract/open-catalogue';
 import type { RecordLine, RecordPreview } from '@brackenfell/contract/record';
-import { FactSheets } from '../catalogue/fact-sheets.ts';
 import { readHeatScales, readPartSheets } from '../catalogue/fact-store.ts';
+import { asIfDone } from '../consequences/as-if-done.ts';
 import { consequencesOf, turned, type Then } from '../consequences/consequences.ts';
 import type { Context } from '../context/context.ts';
-import type { Database, Writing } from '../db/database.ts';
+import type { Database } from '../db/database.ts';
 import { judgeEngine } from '../tray/judge-engine.ts';
 import { readNumbersOf, readRatedOn } from './store.ts';
 import { putRecord } from './record-store.ts';
@@ -34,23 +34,12 @@ export async function previewOf(
   if (line.line === 'numbering')
     return { says, verdicts: NOTHING_TURNS, reads: await numbersRead(db, before as typeof line | undefined, line) };
   if (!before || says.length === 0) return { says, verdicts: NOTHING_TURNS, reads: null };
-  const verdicts = await asIfWritten(context, line, async (then) =>
-    line.line === 'engine' ? ofEngine(context, db, line, then) : ofScale(context, db, line.maker, then),
+  const verdicts = await asIfDone(
+    context,
+    (trx) => putRecord(trx, line),
+    (then) => (line.line === 'engine' ? ofEngine(context, db, line, then) : ofScale(context, db, line.maker, then)),
   );
   return { says, verdicts, reads: null };
-}
-
-/** Works in a transaction in which the record is written, and takes it back. */
-async function asIfWritten<T>(context: Context, line: RecordLine, work: (then: Then) => Promise<T>): Promise<T> {
-  const trx: Writing & { rollback: () => { execute: () => Promise<unknown> } } = await context.db
-    .startTransaction()
-    .execute();
-  try {
-    await putRecord(trx, line);
-    return await work({ context: { ...context, sheets: new FactSheets(context.db, context.sheets) }, db: trx });
-  } finally {
-    await trx.rollback().execute();
-  }
 }
 
 /** Every part that its tray shows now or then, judged both ways. */

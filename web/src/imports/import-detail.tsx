@@ -1,4 +1,4 @@
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { HEAPS, type Heap } from '@brackenfell/core/imports/sort-row';
 import { KIND_WORDS, PART_KINDS } from '@brackenfell/core/facts/part-kinds';
@@ -128,6 +128,22 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
             {printMoment(view.at)}, {view.by}
           </span>
         </p>
+        {view.contradictions && (
+          <p className="px-3 pt-1" role="status">
+            {view.contradictions.found === null ? (
+              'The audit looks for contradictions in what it brought …'
+            ) : view.contradictions.found === 0 ? (
+              'The audit found no contradiction in what it brought.'
+            ) : (
+              <>
+                The audit found {counted(view.contradictions.found, 'contradiction')} in what it brought:{' '}
+                <Link className="underline" to="/catalogue/audit">
+                  look at them
+                </Link>
+              </>
+            )}
+          </p>
+        )}
         {view.counts && <HeapBar counts={view.counts} isComplete={view.isComplete} heap={heap} onHeap={showHeap} />}
         {view.columns.length > 0 && (
           <>

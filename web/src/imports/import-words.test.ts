@@ -23,6 +23,7 @@ const view = (more: Partial<ImportView>): ImportView => ({
   outcome: null,
   goneNumbers: [],
   unknownMakers: [],
+  contradictions: null,
   ...more,
 });
 

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { counted } from '@brackenfell/core/words/counted';
 import type { ImportView } from '@brackenfell/contract/imports';
-import { WouldChange } from '../mending/would-change.tsx';
+import { WouldChange } from '../consequences/would-change.tsx';
 import { call } from '../wire/call.ts';
 
 /** What a sorted list would turn of the verdicts on what is on the shelf, before it is written. */

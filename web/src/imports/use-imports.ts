@@ -24,7 +24,8 @@ export function useImport(importId: string | undefined) {
     queryKey: ['imports', importId],
     queryFn: () => call('getImport', { params: { importId: importId! } }),
     enabled: importId !== undefined,
-    refetchInterval: ({ state }) => (state.data && isWorked(state.data.state) ? WATCH_EVERY_MS : false),
+    refetchInterval: ({ state: { data } }) =>
+      data && (isWorked(data.state) || data.contradictions?.found === null) ? WATCH_EVERY_MS : false,
   });
   const state = view.data?.state;
   const before = useRef(state);

@@ -1,6 +1,7 @@
 import { useId, useState } from 'react';
+import { emptyOf } from '@brackenfell/core/record/form-node';
 import { inFactUnit } from '@brackenfell/core/facts/fact-answers';
-import { toRecord, WRITTEN_RANKS } from '@brackenfell/core/facts/fact-form';
+import { isRecordable, toRecord, WRITTEN_RANKS } from '@brackenfell/core/facts/fact-form';
 import { systemOf } from '@brackenfell/core/quantities/format-quantity';
 import type { QuantityKind } from '@brackenfell/core/quantities/plausible-ranges';
 import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
@@ -8,12 +9,13 @@ import { asOne } from '@brackenfell/core/quantities/plain-figure';
 import type { Mending, MendingChange } from '@brackenfell/contract/mending';
 import { Trouble } from '../controls/trouble.tsx';
 import { Key } from '../controls/key.tsx';
+import { Field } from '../record-form/fields.tsx';
 import { SOURCE_LETTERS } from '../engine/engine-card.tsx';
 import { useKeys } from '../keys/keys.ts';
 import { AskedBack } from '../measuring/asked-back.tsx';
 import { useSettings } from '../settings/settings.ts';
 import { useConsequences, useMend } from './use-mending.ts';
-import { WouldChange } from './would-change.tsx';
+import { WouldChange } from '../consequences/would-change.tsx';
 
 type Fact = Mending['facts'][number];
 type Rank = (typeof WRITTEN_RANKS)[number];
@@ -35,7 +37,8 @@ export function FigureForm({ partId, fact, onDone }: FigureFormProps) {
   const [scale, setScale] = useState('');
   const [rank, setRank] = useState<Rank>('part-maker');
   const [source, setSource] = useState('');
-  const form = fact.form!;
+  const [parts, setParts] = useState<unknown>();
+  const { form } = fact;
   const reading =
     form.kind === 'figure' && text.trim() !== ''
       ? asOne(readQuantity(text, kindOf(form.quantity), { system: systemOf(units), as: 'specification' }), true)
@@ -47,9 +50,13 @@ export function FigureForm({ partId, fact, onDone }: FigureFormProps) {
         : undefined
       : form.kind === 'choose'
         ? form.options.find((option) => String(option.value) === text)?.value
-        : text.trim() !== '' && scale !== ''
-          ? { maker: scale, code: text.trim() }
-          : undefined;
+        : form.kind === 'parts'
+          ? isRecordable(fact.fact, parts)
+            ? parts
+            : undefined
+          : text.trim() !== '' && scale !== ''
+            ? { maker: scale, code: text.trim() }
+            : undefined;
   const change: MendingChange | undefined =
     value === undefined || source.trim().length < 2
       ? undefined
@@ -76,6 +83,9 @@ export function FigureForm({ partId, fact, onDone }: FigureFormProps) {
       }}
     >
       <p className="text-soft">{fact.question}</p>
+      {form.kind === 'parts' && (
+        <Field node={form.of} label={fact.label} path="" value={parts ?? emptyOf(form.of)} set={setParts} />
+      )}
       <div className="flex flex-wrap items-end gap-3">
         {form.kind === 'heat' && (
           <label className="grid gap-1">
@@ -90,37 +100,39 @@ export function FigureForm({ partId, fact, onDone }: FigureFormProps) {
             </select>
           </label>
         )}
-        <div className="grid gap-1">
-          <label className="text-slate" htmlFor={field}>
-            {fact.label}
-          </label>
-          {form.kind === 'choose' ? (
-            <select
-              id={field}
-              className="field"
-              data-choice
-              autoFocus
-              value={text}
-              onChange={(event) => setText(event.target.value)}
-            >
-              <option value="">choose</option>
-              {form.options.map(({ value: one, says }) => (
-                <option key={String(one)} value={String(one)}>
-                  {says}
-                </option>
-              ))}
-            </select>
-          ) : (
-            <input
-              id={field}
-              className="field num w-36"
-              autoFocus
-              maxLength={40}
-              value={text}
-              onChange={(event) => setText(event.target.value)}
-            />
-          )}
-        </div>
+        {form.kind !== 'parts' && (
+          <div className="grid gap-1">
+            <label className="text-slate" htmlFor={field}>
+              {fact.label}
+            </label>
+            {form.kind === 'choose' ? (
+              <select
+                id={field}
+                className="field"
+                data-choice
+                autoFocus
+                value={text}
+                onChange={(event) => setText(event.target.value)}
+              >
+                <option value="">choose</option>
+                {form.options.map(({ value: one, says }) => (
+                  <option key={String(one)} value={String(one)}>
+                    {says}
+                  </option>
+                ))}
+              </select>
+            ) : (
+              <input
+                id={field}
+                className="field num w-36"
+                autoFocus
+                maxLength={40}
+                value={text}
+                onChange={(event) => setText(event.target.value)}
+              />
+            )}
+          </div>
+        )}
         <label className="grid gap-1">
           <span className="text-slate">stated by</span>
           <select className="field" data-choice value={rank} onChange={(event) => setRank(event.target.value as Rank)}>

@@ -3,7 +3,7 @@ import type { Mending } from '@brackenfell/contract/mending';
 import { Trouble } from '../controls/trouble.tsx';
 import { SOURCE_LETTERS } from '../engine/engine-card.tsx';
 import { useConsequences, useMend } from './use-mending.ts';
-import { WouldChange } from './would-change.tsx';
+import { WouldChange } from '../consequences/would-change.tsx';
 
 /** A figure as its source states it; withdrawn only after a look at what follows. */
 export function FigureLine({

@@ -8,6 +8,8 @@ import { useKeys } from '../keys/keys.ts';
 import { FigureForm } from './figure-form.tsx';
 import { FigureLine } from './figure-line.tsx';
 import { History } from './history.tsx';
+import { ListingsPanel } from './listings-panel.tsx';
+import { NamesPanel } from './names-panel.tsx';
 import { PriceForm } from './price-form.tsx';
 import { ReferencesPanel } from './references-panel.tsx';
 import { useMending } from './use-mending.ts';
@@ -36,9 +38,7 @@ function Facts({ mending }: { readonly mending: Mending }) {
     setAdding(false);
   };
   const list = usePickList({ label: 'Facts', row: 'fact', count: facts.length, picked, pick: to });
-  useKeys('Mend a part', [
-    ...(fact.form ? [{ press: 'a', does: 'Add a figure of this fact', run: () => setAdding(true) }] : []),
-  ]);
+  useKeys('Mend a part', [{ press: 'a', does: 'Add a figure of this fact', run: () => setAdding(true) }]);
   return (
     <>
       <aside className="desk-list" aria-label="Facts">
@@ -67,7 +67,7 @@ function Facts({ mending }: { readonly mending: Mending }) {
           className="min-h-0 flex-1 overflow-auto p-4"
           tabIndex={0}
           role="region"
-          aria-label="The fact, price, history"
+          aria-label="What is recorded of it"
         >
           <h2 className="text-head font-semibold">{fact.label}</h2>
           {fact.figures.length === 0 && (
@@ -78,17 +78,17 @@ function Facts({ mending }: { readonly mending: Mending }) {
               <FigureLine key={figure.figureId} partId={partId} figure={figure} />
             ))}
           </ul>
-          {isAdding && fact.form ? (
+          {isAdding ? (
             <FigureForm key={fact.fact} partId={partId} fact={fact} onDone={() => setAdding(false)} />
-          ) : fact.form ? (
+          ) : (
             <button type="button" className="button-act" onClick={() => setAdding(true)}>
               Add a figure <Key>a</Key>
             </button>
-          ) : (
-            <p className="text-soft">It has parts of its own, and comes in with a file.</p>
           )}
           <PriceForm key={`${mending.price?.eachMinor ?? 'none'} ${mending.price?.packOf ?? ''}`} mending={mending} />
+          <NamesPanel mending={mending} />
           <ReferencesPanel mending={mending} />
+          <ListingsPanel mending={mending} />
           <History mending={mending} />
         </div>
       </main>

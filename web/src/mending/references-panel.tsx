@@ -7,6 +7,7 @@ import { TextField } from '../controls/body-form.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { SureButton } from '../controls/sure-button.tsx';
 import { NumberField, type FoundPart } from '../part/number-field.tsx';
+import { MendForm } from './mend-form.tsx';
 import { useConsequences, useMend } from './use-mending.ts';
 
 const GRADE_WORDS: Readonly<Record<ReferenceGrade, string>> = {
@@ -74,76 +75,64 @@ function ReferenceForm({ partId, onDone }: { readonly partId: string; readonly o
           inForceFrom: from === '' ? null : from,
         };
   const would = useConsequences(partId, change);
-  const mend = useMend(partId);
   const against = would.data?.contradicts;
   return (
-    <form
-      className="grid gap-2 border border-line bg-slip p-3"
-      aria-label="A reference"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (change) mend.mutate(change, { onSuccess: onDone });
-      }}
-      onKeyDown={(event) => {
-        if (event.key !== 'Escape') return;
-        event.preventDefault();
-        onDone();
-      }}
+    <MendForm
+      partId={partId}
+      label="A reference"
+      says="Record the reference"
+      change={change}
+      isReady={would.data !== undefined}
+      onDone={onDone}
+      told={
+        <>
+          {against && (
+            <p className="flex items-center gap-2" role="alert">
+              <Mark kind="refuse" /> The dimensions deny it: {against}. Recorded all the same, the audit will name it.
+            </p>
+          )}
+          <Trouble error={would.error} />
+        </>
+      }
     >
-      <div className="flex flex-wrap items-start gap-3">
-        <label className="grid gap-1">
-          <span className="text-slate">This part is</span>
-          <select
-            className="field"
-            data-choice
-            value={grade}
-            onChange={(event) => setGrade(event.target.value as ReferenceGrade)}
-          >
-            {REFERENCE_GRADES.map((one) => (
-              <option key={one} value={one}>
-                {GRADE_WORDS[one]}
-              </option>
-            ))}
-          </select>
-        </label>
-        <span className="grid gap-1">
-          <span className="text-slate">number</span>
-          <NumberField
-            label="Number it refers to"
-            text={other.text}
-            part={other.part}
-            anyKind
-            first
-            onChange={(text, part) => setOther({ text, part })}
-          />
-        </span>
-        <TextField
-          label="where: sheet, list, page"
-          maxLength={60}
-          value={source}
-          onChange={(event) => setSource(event.target.value)}
+      <label className="grid gap-1">
+        <span className="text-slate">This part is</span>
+        <select
+          className="field"
+          data-choice
+          value={grade}
+          onChange={(event) => setGrade(event.target.value as ReferenceGrade)}
+        >
+          {REFERENCE_GRADES.map((one) => (
+            <option key={one} value={one}>
+              {GRADE_WORDS[one]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <span className="grid gap-1">
+        <span className="text-slate">number</span>
+        <NumberField
+          label="Number it refers to"
+          text={other.text}
+          part={other.part}
+          anyKind
+          first
+          onChange={(text, part) => setOther({ text, part })}
         />
-        <TextField
-          label="in force from, if not yet"
-          type="date"
-          value={from}
-          onChange={(event) => setFrom(event.target.value)}
-        />
-      </div>
-      {against && (
-        <p className="flex items-center gap-2" role="alert">
-          <Mark kind="refuse" /> The dimensions deny it: {against}. Recorded all the same, the audit will name it.
-        </p>
-      )}
-      <Trouble error={mend.error ?? would.error} />
-      <p className="flex gap-2">
-        <button type="submit" className="button-act" disabled={!change || !would.data || mend.isPending}>
-          Record the reference
-        </button>
-        <button type="button" className="button-quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </p>
-    </form>
+      </span>
+      <TextField
+        label="where: sheet, list, page"
+        maxLength={60}
+        value={source}
+        onChange={(event) => setSource(event.target.value)}
+      />
+      <TextField
+        label="in force from, if not yet"
+        type="date"
+        value={from}
+        onChange={(event) => setFrom(event.target.value)}
+      />
+    </MendForm>
   );
 }

@@ -1,6 +1,6 @@
 import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import { useParams } from 'react-router';
 import type { PartCard } from '@brackenfell/contract/part';
 import { Key } from '../controls/key.tsx';
@@ -16,6 +16,7 @@ import { SOURCE_LETTERS } from '../engine/engine-card.tsx';
 import { useKeys } from '../keys/keys.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { LETTERS } from '../session/switch-person.tsx';
+import { saveDrawing } from '../drawing/save-drawing.ts';
 import { useSession } from '../session/use-session.ts';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
@@ -70,6 +71,8 @@ function Card({ part }: { part: PartCard }) {
   const inHand = isPart ? { inHand: part.partId, row: part.partId, part: part.kind === 'plug' ? null : part.kind } : {};
   const { data: me } = useSession();
   const mayMend = isPart && (me?.role === 'editor' || me?.role === 'supervisor');
+  const about = useRef<HTMLDivElement>(null);
+  const save = () => saveDrawing(about.current, `${part.maker} ${part.printed}`);
   const judge = (engineId: string) => go('/counter/parts', { engine: engineId, ...inHand });
   useKeys('Part', [
     ...engines.map((engine, i) => ({
@@ -80,6 +83,7 @@ function Card({ part }: { part: PartCard }) {
     ...(successor
       ? [{ press: 'n', does: `Its successor, ${successor.printed}`, run: () => go(`/parts/${successor.partId}`) }]
       : []),
+    ...(part.kind === 'plug' ? [{ press: 'x', does: 'Save the drawing as SVG', run: save }] : []),
     ...(mayMend
       ? [{ press: 'w', does: 'Mend what is recorded of it', run: () => go(`/parts/${part.partId}/mend`) }]
       : []),
@@ -131,7 +135,7 @@ function Card({ part }: { part: PartCard }) {
         </p>
       )}
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(16rem,38%)] overflow-auto">
-        <div className="p-4">
+        <div ref={about} className="p-4">
           {part.kind === 'oe-number' && <FillsTable partId={part.partId} printed={part.printed} />}
           {part.kind === 'plug' && (
             <div ref={pane} className="max-w-[32.5rem] overflow-hidden" style={{ height: DRAWING_HEIGHT_PX }}>
@@ -145,6 +149,11 @@ function Card({ part }: { part: PartCard }) {
                 units={units}
               />
             </div>
+          )}
+          {part.kind === 'plug' && (
+            <button type="button" className="button-plain mr-2" onClick={save}>
+              Save the drawing <Key>x</Key>
+            </button>
           )}
           {mayMend && (
             <button type="button" className="button-plain" onClick={() => go(`/parts/${part.partId}/mend`)}>

@@ -1,6 +1,6 @@
 import { counted } from '@brackenfell/core/words/counted';
 import type { RecordPreview } from '@brackenfell/contract/record';
-import { WouldChange } from '../mending/would-change.tsx';
+import { WouldChange } from '../consequences/would-change.tsx';
 
 const MOST_SAID = 12;
 

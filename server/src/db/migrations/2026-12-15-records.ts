@@ -7,7 +7,8 @@ export async function up(db: Kysely<unknown>): Promise<void> {
 
 const STATEMENTS = [
   `grant insert, update, delete on engine, vehicle, engine_position, maker_grammar to brackenfell_app`,
-  `grant insert, delete on named_number, heat_rating to brackenfell_app`,
+  `grant insert, delete on named_number, heat_rating, listing to brackenfell_app`,
+  `grant delete on part_name, name_neighbour to brackenfell_app`,
   // Of a part a figure is withdrawn and never deleted; only a place that is gone takes its figures along.
   `grant delete on figure to brackenfell_app`,
   `create function keep_figures_of_parts() returns trigger language plpgsql set search_path = public as $$

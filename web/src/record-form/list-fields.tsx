@@ -12,7 +12,7 @@ type WithParts<K extends FormNode['of']> = Of<K> & { readonly part: (props: Fiel
 export function ListField({ node, path, value, set, part }: WithParts<'list'>) {
   const { wrong, figures } = use(FormContext);
   const items = Array.isArray(value) ? (value as unknown[]) : [];
-  const one = sayOne(path.split('.').at(-1)!);
+  const one = path === '' ? 'part' : sayOne(path.split('.').at(-1)!);
   const put = (i: number, next: unknown) => set(items.map((item, k) => (k === i ? next : item)));
   const add = (i: number) => set([...items.slice(0, i), emptyOf(node.each) ?? '', ...items.slice(i)]);
   const hands = (i: number) => (

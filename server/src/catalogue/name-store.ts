@@ -1,0 +1,56 @@
+import { sql } from 'kysely';
+import { foldKey } from '@brackenfell/core/part-numbers/fold-key';
+import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
+import { neighbourKeys } from '@brackenfell/core/part-numbers/one-edit';
+import type { Database, Writing } from '../db/database.ts';
+import type { PartNameTable } from '../db/tables/catalogue.ts';
+
+/** A name of a part, with the maker by whose signs it is read. */
+export interface NewName {
+  readonly partId: string;
+  readonly maker: { readonly id: string; readonly significant: string };
+  readonly kind: PartNameTable['kind'];
+  readonly printed: string;
+}
+
+/** Names with the neighbourhoods they are found by; gives their ids. */
+export async function addNames(trx: Writing, names: readonly NewName[]): Promise<readonly string[]> {
+  if (names.length === 0) return [];
+  const rows = await trx
+    .insertInto('part_name')
+    .values(
+      names.map(({ partId, maker, kind, printed }) => ({
+        part_id: partId,
+        maker_id: maker.id,
+        kind,
+        printed,
+        normal_form: normalForm(printed, maker.significant),
+        fold_key: foldKey(printed, maker.significant),
+      })),
+    )
+    .returning(['id', 'fold_key'])
+    .execute();
+  const neighbours = rows.flatMap(({ id, fold_key }) => neighbourKeys(fold_key).map((hash) => [hash, id] as const));
+  await sql`insert into name_neighbour (hash, name_id)
+    select * from unnest(${neighbours.map(([hash]) => hash)}::bigint[], ${neighbours.map(([, id]) => id)}::bigint[])`.execute(
+    trx,
+  );
+  return rows.map(({ id }) => id);
+}
+
+export async function removeName(trx: Writing, nameId: string): Promise<void> {
+  await trx.deleteFrom('name_neighbour').where('name_id', '=', nameId).execute();
+  await trx.deleteFrom('part_name').where('id', '=', nameId).execute();
+}
+
+/** Every name of a part, the number it is called by first. */
+export const readNames = (db: Database, partId: string) =>
+  db.selectFrom('part_name').select(['id', 'kind', 'printed']).where('part_id', '=', partId).orderBy('id').execute();
+
+/** The maker of a part, with the signs that count in its numbers. */
+export async function readMakerOf(db: Database, partId: string): Promise<NewName['maker']> {
+  const { rows } = await sql<NewName['maker']>`
+    select p.maker_id as id, coalesce(g.grammar ->> 'significant', '') as significant
+      from part p left join maker_grammar g on g.maker_id = p.maker_id where p.id = ${partId}`.execute(db);
+  return rows[0]!;
+}
