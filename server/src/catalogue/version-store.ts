@@ -19,3 +19,8 @@ export async function bumpCatalogueVersion(trx: Writing): Promise<void> {
     .set((eb) => ({ version: eb('version', '+', '1') }))
     .execute();
 }
+
+/** Holds the catalogue for the transaction: of two who change it on what they have seen, the later sees what the earlier made. */
+export async function lockCatalogue(trx: Writing): Promise<void> {
+  await trx.selectFrom('catalogue_version').select('version').forUpdate().execute();
+}

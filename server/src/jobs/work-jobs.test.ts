@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { silentLog } from '../context/log.ts';
 import { openTestCounter, type TestCounter } from '../testing/counter.ts';
-import { askForAudit, readJob } from '../audit/store.ts';
-import { beat, claimJob } from './store.ts';
+import { askForAudit, askForAuditAfter, readJob } from '../audit/store.ts';
+import { beat, claimJob, endJob } from './store.ts';
 import { workJobs, workOneJob } from './work-jobs.ts';
 
 let counter: TestCounter;
@@ -30,6 +30,20 @@ describe('the worker of jobs', () => {
     await asked();
     const claims = await Promise.all([1, 2, 3, 4].map(() => claimJob(counter.db)));
     expect(claims.filter((claim) => claim !== undefined)).toHaveLength(1);
+  });
+
+  test('begins an audit only when the one before it has ended: one that runs has not seen what is written since', async () => {
+    const first = await asked();
+    await claimJob(counter.db);
+    const next = async () => (await counter.db.transaction().execute((trx) => askForAuditAfter(trx, staffId))).id;
+    const second = await next();
+    expect(second).not.toBe(first);
+    // One that waits by now will see it too; who merely asks is content with the one that runs.
+    expect(await next()).toBe(second);
+    expect(await asked()).toBe(first);
+    expect(await claimJob(counter.db)).toBeUndefined();
+    await endJob(counter.db, first, 'done', 'Nothing found.');
+    expect(await claimJob(counter.db)).toMatchObject({ id: second });
   });
 
   test('takes up a job whose worker fell silent, and leaves one that is alive', async () => {

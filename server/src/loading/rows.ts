@@ -1,6 +1,7 @@
 import type { EnginePlan } from '@brackenfell/core/engine-plan/engine-plan';
 import type { EngineBuild, EngineTraits } from '@brackenfell/core/identification/traits';
 import { FACTS, type FactId, type FactSource } from '@brackenfell/core/facts/facts';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import type { EngineNote } from '@brackenfell/contract/engine-plan';
 import type { CatalogueFile } from '@brackenfell/contract/catalogue-file';
@@ -63,6 +64,25 @@ export const NOT_CHOSEN = {
   gap_low_mm: null,
   gap_high_mm: null,
 } as const;
+
+interface PositionStated {
+  readonly kind: PartKind;
+  readonly cylinder: number;
+  readonly place: string;
+  readonly label: string;
+  readonly build?: string | undefined;
+}
+
+/** A place of an engine as its row. */
+export const positionRow = (engineId: string, { kind, cylinder, place, label, build }: PositionStated) => ({
+  engine_id: engineId,
+  kind,
+  cylinder,
+  place,
+  label,
+  build: build ?? null,
+  ...NOT_CHOSEN,
+});
 
 export type Filled =
   | 'heat_rating'

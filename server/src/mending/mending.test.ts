@@ -247,3 +247,26 @@ describe('a listing', () => {
     expect(await listed()).toBe('Karnow list 9');
   });
 });
+
+test('a name that goes takes along what it was found by, and is found by no slip of the finger either', async () => {
+  const neighbours = async () =>
+    (
+      await counter.owner
+        .selectFrom('name_neighbour')
+        .innerJoin('part_name', 'part_name.id', 'name_neighbour.name_id')
+        .select('name_neighbour.hash')
+        .where('part_name.printed', '=', 'QXV 88130')
+        .execute()
+    ).length;
+  const all = async () => (await counter.owner.selectFrom('name_neighbour').select('hash').execute()).length;
+  const before = await all();
+  const named = (await mend({ what: 'name', as: 'box', printed: 'QXV 88130' })).body as Mending;
+  expect(await neighbours()).toBeGreaterThan(5);
+  const near = async () =>
+    ((await (await counter.as('specialist')).get('/api/ask?q=QXV88310')).body.parts as { partId: string }[]).some(
+      (one) => one.partId === partId,
+    );
+  expect(await near()).toBe(true);
+  await undo(named.history[0]!.entryId);
+  expect([await neighbours(), await all(), await near()]).toEqual([0, before, false]);
+});

@@ -5,7 +5,7 @@ import { chooseFigures } from '../catalogue/figure-store.ts';
 import type { Database, Writing } from '../db/database.ts';
 import { completeDerived } from '../loading/complete-derived.ts';
 import { figureRows } from '../loading/open-rows.ts';
-import { engineRow, insertAll, NOT_CHOSEN, vehicleRows } from '../loading/rows.ts';
+import { engineRow, insertAll, positionRow, vehicleRows } from '../loading/rows.ts';
 
 /** A file of the open format that cannot be loaded, with the line that is wrong. */
 export class WrongLine extends Error {}
@@ -226,17 +226,7 @@ async function loadEngine(trx: Writing, engine: OpenLineOf<'engine'>, loaded: Lo
     .execute();
   const positions = await trx
     .insertInto('engine_position')
-    .values(
-      engine.positions.map(({ kind, cylinder, place, label, build }) => ({
-        engine_id: engine.id,
-        kind,
-        cylinder,
-        place,
-        label,
-        build: build ?? null,
-        ...NOT_CHOSEN,
-      })),
-    )
+    .values(engine.positions.map((one) => positionRow(engine.id, one)))
     .returning('id')
     .execute();
   loaded.positionIds.push(...positions.map(({ id }) => id));

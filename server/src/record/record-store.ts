@@ -6,7 +6,7 @@ import { chooseFigures } from '../catalogue/figure-store.ts';
 import { bumpCatalogueVersion } from '../catalogue/version-store.ts';
 import type { Writing } from '../db/database.ts';
 import { figureRows } from '../loading/open-rows.ts';
-import { engineRow, insertAll, NOT_CHOSEN, vehicleRows } from '../loading/rows.ts';
+import { engineRow, insertAll, NOT_CHOSEN, positionRow, vehicleRows } from '../loading/rows.ts';
 import { findMaker, findParts, partKey, readLine, readRatedOn } from './store.ts';
 
 type EngineLine = OpenLineOf<'engine'>;
@@ -31,7 +31,7 @@ export async function putRecord(trx: Writing, line: RecordLine): Promise<void> {
   }
 }
 
-async function putScale(trx: Writing, { maker, ratings }: OpenLineOf<'heat-scale'>): Promise<void> {
+async function putScale(trx: Writing, { maker, ratings }: Omit<OpenLineOf<'heat-scale'>, 'line'>): Promise<void> {
   await trx.deleteFrom('heat_rating').where('maker_id', '=', maker).execute();
   await insertAll(
     trx,
@@ -120,27 +120,12 @@ async function putPositions(trx: Writing, { id: engineId, positions }: EngineLin
     .orderBy('id')
     .execute();
   const { gone, come } = apart(held, positions, placeOf, placeOf);
-  const goneIds = gone.map(({ id }) => id);
-  if (goneIds.length > 0) {
-    await trx.deleteFrom('chosen_figure').where('position_id', 'in', goneIds).execute();
-    await trx.deleteFrom('figure').where('position_id', 'in', goneIds).execute();
-    await trx.deleteFrom('engine_position').where('id', 'in', goneIds).execute();
-  }
+  if (gone.length > 0) await sql`select remove_places(${gone.map(({ id }) => id)}::bigint[])`.execute(trx);
   const ids = new Map(held.filter((one) => !gone.includes(one)).map((one) => [placeOf(one), one.id]));
   if (come.length > 0) {
     const added = await trx
       .insertInto('engine_position')
-      .values(
-        come.map(({ kind, cylinder, place, label, build }) => ({
-          engine_id: engineId,
-          kind,
-          cylinder,
-          place,
-          label,
-          build: build ?? null,
-          ...NOT_CHOSEN,
-        })),
-      )
+      .values(come.map((one) => positionRow(engineId, one)))
       .returning('id')
       .execute();
     come.forEach((one, i) => ids.set(placeOf(one), added[i]!.id));
@@ -222,7 +207,7 @@ export async function isSpokenFor(trx: Writing, kind: RecordKind, key: string): 
 
 /** Takes a record out whole; the history has it. */
 export async function removeRecord(trx: Writing, kind: RecordKind, key: string): Promise<void> {
-  if (kind === 'heat-scale') await trx.deleteFrom('heat_rating').where('maker_id', '=', key).execute();
+  if (kind === 'heat-scale') await putScale(trx, { maker: key, ratings: [] });
   else if (kind === 'numbering') await trx.deleteFrom('maker_grammar').where('maker_id', '=', key).execute();
   else {
     const held = await readLine(trx, kind, key);

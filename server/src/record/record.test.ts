@@ -1,10 +1,22 @@
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { sql } from 'kysely';
+import { stable } from '@brackenfell/core/words/stable';
 import type { OpenLineOf } from '@brackenfell/contract/open-catalogue';
 import type { ResponseOf } from '@brackenfell/contract/endpoints';
 import type { Problem } from '@brackenfell/contract/problem';
 import { RECORD_KINDS } from '@brackenfell/contract/record-kinds';
-import type { CatalogueRecord, RecordKind, RecordLine, RecordPreview } from '@brackenfell/contract/record';
+import {
+  formOfRecord,
+  formsOfAsked,
+  type CatalogueRecord,
+  type RecordKind,
+  type RecordLine,
+  type RecordPreview,
+} from '@brackenfell/contract/record';
+import { looksLike, type FormNode } from '@brackenfell/core/record/form-node';
+import type { RecordedFactId } from '@brackenfell/core/facts/facts';
+import { readOpenLines } from '../open-format/export-store.ts';
 import { fetchTray, openTestCounter, partIdOf, rowOf, write, type TestCounter } from '../testing/counter.ts';
 
 type RecordForm = ResponseOf<'getRecordForm'>;
@@ -138,6 +150,60 @@ describe('an engine that is mended', () => {
     await undo('engine', ENGINE, first.body as CatalogueRecord);
   });
 
+  test('of two who record at the same moment one does, and the other is told', async () => {
+    const record = await see('engine', ENGINE);
+    const line = engineOf(record);
+    const answers = await Promise.all(
+      ['once', 'twice', 'thrice'].map((time) =>
+        put('engine', ENGINE, { ...line, summary: `2.0 four, mended ${time}` }, record.seen),
+      ),
+    );
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409, 409]);
+    const now = await see('engine', ENGINE);
+    expect(now.history[0]!.says).toHaveLength(1);
+    await undo('engine', ENGINE, now);
+    expect((await see('engine', ENGINE)).seen).toBe(record.seen);
+  });
+
+  test('is recorded once however often the call is repeated under its key', async () => {
+    const record = await see('engine', ENGINE);
+    const editor = await counter.as('editor');
+    const body = { line: { ...engineOf(record), summary: '2.0 four, told again' }, seen: record.seen };
+    const key = randomUUID();
+    const send = () => editor.post(at('engine', ENGINE)).set('idempotency-key', key).send(body);
+    const [first, second] = [await send(), await send()];
+    expect([first.status, second.body]).toEqual([200, first.body]);
+    const now = await see('engine', ENGINE);
+    expect(now.history.length).toBe(record.history.length + 1);
+    await undo('engine', ENGINE, now);
+  });
+
+  test('a place that is gone is gone from the tray and comes back with its figures', async () => {
+    const record = await see('engine', 'dunmarrow-hf22');
+    const line = engineOf(record);
+    const coils = line.positions.filter(({ kind }) => kind === 'lead-set');
+    expect(coils.length).toBeGreaterThan(0);
+    const without = { ...line, positions: line.positions.filter(({ kind }) => kind !== 'lead-set') };
+    const { says } = await preview('engine', 'dunmarrow-hf22', without);
+    expect(says).toHaveLength(coils.length);
+    const written = (await put('engine', 'dunmarrow-hf22', without, record.seen)).body as CatalogueRecord;
+    const leads = async () =>
+      (await (await counter.as('specialist')).get('/api/engines/dunmarrow-hf22/tray?kind=lead-set')).status;
+    expect(await leads()).toBe(404);
+    const back = (await undo('engine', 'dunmarrow-hf22', written)).body as CatalogueRecord;
+    expect(await leads()).toBe(200);
+    const sorted = (positions: EngineLine['positions']) => positions.map((one) => stable(one)).sort();
+    expect(sorted(engineOf(back).positions)).toEqual(sorted(line.positions));
+  });
+
+  test('whatever is looked at first leaves every tray as it was', async () => {
+    const line = engineOf(await see('engine', ENGINE));
+    const was = await tray(ENGINE);
+    await preview('engine', ENGINE, asking(line, 'position.reachMm', { low: 12.7, high: 12.7 }));
+    await preview('engine', ENGINE, { ...line, positions: line.positions.slice(0, 1), plan: undefined });
+    expect(await tray(ENGINE)).toEqual(was);
+  });
+
   test('begins as a copy, is judged at once, and goes without a trace unless a slip speaks of it', async () => {
     const line = { ...engineOf(await see('engine', ENGINE)), id: 'skerrow-sc21', code: 'SC21' };
     const empty = await see('engine', 'skerrow-sc21');
@@ -189,6 +255,25 @@ describe('how a maker rates and numbers', () => {
     expect(back.line).toEqual(record.line);
   });
 
+  test('a first scale that is taken back leaves no plug rated by it', async () => {
+    const bars = async () =>
+      (
+        await sql<{ rated: number }>`select count(*)::int as rated from plug_spec s join part p on p.id = s.part_id
+           where p.maker_id = 'kestrane' and s.heat_index_bar is not null`.execute(counter.owner)
+      ).rows[0]!.rated;
+    const record = await see('heat-scale', 'kestrane');
+    expect(await bars()).toBeGreaterThan(5);
+    await sql`delete from heat_rating where maker_id = 'kestrane'`.execute(counter.owner);
+    const empty = await see('heat-scale', 'kestrane');
+    expect(empty.line).toBeNull();
+    const written = (await put('heat-scale', 'kestrane', record.line!, empty.seen)).body as CatalogueRecord;
+    expect(await bars()).toBeGreaterThan(5);
+    const gone = (await undo('heat-scale', 'kestrane', written)).body as CatalogueRecord;
+    expect([gone.line, await bars()]).toEqual([null, 0]);
+    await undo('heat-scale', 'kestrane', gone);
+    expect((await see('heat-scale', 'kestrane')).line).toEqual(record.line);
+  });
+
   test('ratings that do not run from hot to cold are refused', async () => {
     const record = await see('heat-scale', 'kestrane');
     const line = record.line as OpenLineOf<'heat-scale'>;
@@ -224,9 +309,48 @@ test('every kind of record has a form, made from what is accepted, and every fac
   expect(rows.map(({ attribute }) => attribute).filter((fact) => !(fact in engine!.figures))).toEqual([]);
 });
 
-test('of a part no figure is deleted by the application, whatever it sends', async () => {
+test('every record of the demo world fits the form that is made for its kind', async () => {
+  const misfits: string[] = [];
+  const asked = formsOfAsked();
+  const lines: RecordLine[] = [];
+  const walk = (node: FormNode, value: unknown, path: string): void => {
+    if (!looksLike(node, value)) misfits.push(`${path}: ${JSON.stringify(value)}`);
+    else if (node.of === 'list') (value as unknown[]).forEach((one, i) => walk(node.each, one, `${path}.${i}`));
+    else if (node.of === 'either')
+      walk(
+        node.options.find((one) => looksLike(one, value))!,
+        value,
+        path,
+      );
+    else if (node.of === 'table')
+      Object.entries(value as object).forEach(([key, one]) => walk(node.each, one, `${path}.${key}`));
+    else if (node.of === 'group') {
+      const held = value as Record<string, unknown>;
+      const known = new Set(node.fields.map(({ key }) => key));
+      misfits.push(
+        ...Object.keys(held)
+          .filter((key) => !known.has(key))
+          .map((key) => `${path}.${key} has no field`),
+      );
+      for (const { key, node: own, isOptional } of node.fields) {
+        const shape = own.of === 'figure' ? asked[held.fact as RecordedFactId]! : own;
+        if (key in held || !isOptional) walk(shape, held[key], `${path}.${key}`);
+      }
+    }
+  };
+  for await (const line of readOpenLines(counter.db))
+    if (line.line === 'engine' || line.line === 'heat-scale' || line.line === 'numbering') lines.push(line);
+  for (const kind of RECORD_KINDS) {
+    const [form, own] = [formOfRecord(kind), lines.filter((line) => line.line === kind)];
+    expect(own.length).toBeGreaterThan(0);
+    own.forEach((line) => walk(form, line, kind));
+  }
+  expect(misfits).toEqual([]);
+});
+
+test('the application deletes no figure and no place by itself, whatever it sends', async () => {
   const partId = await partIdOf(counter, 'KN 426G-63IR');
-  await expect(sql`delete from figure where part_id = ${partId}`.execute(counter.db)).rejects.toMatchObject({
-    code: 'BF003',
-  });
+  const denied = { code: '42501' };
+  await expect(sql`delete from figure where part_id = ${partId}`.execute(counter.db)).rejects.toMatchObject(denied);
+  await expect(sql`delete from engine_position`.execute(counter.db)).rejects.toMatchObject(denied);
 });

@@ -17,6 +17,7 @@ import {
   type RecordKind,
   type RecordLine,
 } from '@brackenfell/contract/record';
+import { lockCatalogue } from '../catalogue/version-store.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
@@ -51,6 +52,7 @@ export function recordRoutes(app: Express, context: Context): void {
   });
 
   serve(app, context, writeRecord, async ({ params: { kind, key }, body: { line, seen }, staff, trx }) => {
+    await lockCatalogue(trx);
     const before = await readLine(trx, kind, key);
     if (printOf(before) !== seen)
       return trouble(
@@ -66,6 +68,7 @@ export function recordRoutes(app: Express, context: Context): void {
   });
 
   serve(app, context, undoRecord, async ({ params: { kind, key }, body: { entryId }, staff, trx }) => {
+    await lockCatalogue(trx);
     const before = await readLine(trx, kind, key);
     const [last] = await readEntries(trx, kind, key);
     if (last?.id !== entryId || !canUndo(last, before))

@@ -13,7 +13,8 @@ import { useCounter } from '../counter/use-counter.ts';
 import { mayBePlate } from '@brackenfell/core/garage/plate';
 import { useScans, whenScanned } from './scans.ts';
 import { partGroups } from './part-groups.ts';
-import { takersOf, useTake } from './take-answer.ts';
+import { useTake } from './take-answer.ts';
+import { takersOf } from './takers.ts';
 import { useAnswer } from './use-answer.ts';
 
 const LONGEST = 120;

@@ -1,17 +1,16 @@
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { isPartKind } from '@brackenfell/core/facts/part-kinds';
-import type { AskAnswer, PartAnswer } from '@brackenfell/contract/ask';
-import { mayBePlate } from '@brackenfell/core/garage/plate';
+import type { PartAnswer } from '@brackenfell/contract/ask';
 import type { AskedDimensions } from '@brackenfell/contract/dimensions';
 import { useCounter } from '../counter/use-counter.ts';
 import { slipCall } from '../counter/slip-call.ts';
 import { useSlipWrite } from '../counter/slip-outbox.ts';
-import { partGroups } from './part-groups.ts';
 import { useTakePlate } from './plate-answer.ts';
+import type { Take } from './takers.ts';
 
 /** What taking an answer does: the engine goes on the slip, a part becomes the one in hand. */
-export function useTake(done: () => void) {
+export function useTake(done: () => void): Take {
   const { slip, go, engineId, inHand } = useCounter();
   const write = useSlipWrite();
   const navigate = useNavigate();
@@ -67,27 +66,4 @@ export function useTake(done: () => void) {
       void navigate(`/quarantine/batches/${batchId}`);
     },
   };
-}
-
-/** Every answer by its place in the list, from the top, with what taking it does. */
-export function takersOf(
-  data: AskAnswer | undefined,
-  question: string,
-  take: ReturnType<typeof useTake>,
-): ReadonlyMap<string, () => void> {
-  if (!data) return new Map();
-  return new Map<string, () => void>([
-    ...partGroups(data.parts).flatMap(({ parts }) =>
-      parts.map((p) => [`part ${p.partId}`, () => take.part(p)] as const),
-    ),
-    ...data.engines.map((e) => [`engine ${e.engineId}`, () => take.engine(e.engineId)] as const),
-    ...data.vehicles.map(
-      (v) => [`vehicle ${v.vehicleId}`, () => take.engine(v.engineId, `${v.title} ${v.years}`)] as const,
-    ),
-    ...data.garage.map((v) => [`garage ${v.vehicleId}`, () => take.garage(v.vehicleId)] as const),
-    ...data.slips.map((s) => [`slip ${s.slipId}`, () => take.slip(s.slipId)] as const),
-    ...data.batches.map((b) => [`batch ${b.batchId}`, () => take.batch(b.batchId)] as const),
-    ...(data.measured ? [['measured', () => take.measured(data.measured!)] as const] : []),
-    ...(mayBePlate(question) ? [['plate', () => take.plate(question)] as const] : []),
-  ]);
 }

@@ -52,6 +52,7 @@ export function TypedField({ node, label, path, value, isOptional = false, set }
           {...describedBy(id, wrong)}
           inputMode={node.of === 'number' ? 'decimal' : undefined}
           maxLength={node.of === 'number' ? 20 : node.longest}
+          placeholder={node.of === 'text' && node.pattern?.startsWith('^\\d{4}-') ? 'as in 2016-08' : undefined}
           value={text}
           onChange={({ target }) =>
             set(

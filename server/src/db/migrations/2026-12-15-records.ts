@@ -6,16 +6,19 @@ export async function up(db: Kysely<unknown>): Promise<void> {
 }
 
 const STATEMENTS = [
-  `grant insert, update, delete on engine, vehicle, engine_position, maker_grammar to brackenfell_app`,
+  `grant insert, update, delete on engine, vehicle, maker_grammar to brackenfell_app`,
+  `grant insert, update on engine_position to brackenfell_app`,
   `grant insert, delete on named_number, heat_rating, listing to brackenfell_app`,
   `grant delete on part_name, name_neighbour to brackenfell_app`,
-  // Of a part a figure is withdrawn and never deleted; only a place that is gone takes its figures along.
-  `grant delete on figure to brackenfell_app`,
-  `create function keep_figures_of_parts() returns trigger language plpgsql set search_path = public as $$
+  // A figure is withdrawn and never deleted by the application; only a place that is gone takes its own along.
+  `create function remove_places(which bigint[]) returns void language plpgsql security definer
+     set search_path = public, pg_temp as $$
    begin
-     raise exception 'A figure of a part is withdrawn, not deleted.' using errcode = 'BF003';
+     delete from chosen_figure where position_id = any(which);
+     delete from figure where position_id = any(which);
+     delete from engine_position where id = any(which);
    end $$`,
-  `create trigger figure_of_part_stays before delete on figure
-     for each row when (current_user = 'brackenfell_app' and old.part_id is not null) execute function keep_figures_of_parts()`,
+  `revoke all on function remove_places(bigint[]) from public`,
+  `grant execute on function remove_places(bigint[]) to brackenfell_app`,
   `grant usage on all sequences in schema public to brackenfell_app`,
 ];
