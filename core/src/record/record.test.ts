@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { differences, sayDifference } from './differences.ts';
 import { amissInEngine } from './engine-amiss.ts';
 import { emptyOf, formNode, looksLike, type FormNode } from './form-node.ts';
+import { readFigure, readRow } from './read-typed-part.ts';
 import { sayKey, sayPath } from './say-key.ts';
 
 const plug = (cylinder: number, more: object = {}) => ({
@@ -136,5 +137,31 @@ describe('a form made from a schema', () => {
     ['firingOrder', 'firing order'],
   ])('says %s as %s', (key, said) => {
     expect(sayKey(key)).toBe(said);
+  });
+});
+
+describe('what is typed into a record', () => {
+  test.each([
+    ['1.05', 1.05],
+    ['1,05', 1.05],
+    [' 12 ', 12],
+    ['-0.5', -0.5],
+    ['1.', '1.'],
+    ['1.0', 1],
+    ['1.2.3', '1.2.3'],
+    ['12 mm', '12 mm'],
+    ['', ''],
+  ])('%p is the figure, or stays the text: %p', (typed, value) => {
+    expect(readFigure(typed)).toEqual(value);
+  });
+
+  test.each([
+    ['1 3 4 2', [1, 3, 4, 2]],
+    ['1-3-4-2', [1, 3, 4, 2]],
+    ['1, 3, 4, ', [1, 3, 4]],
+    ['1 x', '1 x'],
+    ['', ''],
+  ])('%p is the row, or stays the text: %p', (typed, value) => {
+    expect(readRow(typed)).toEqual(value);
   });
 });

@@ -74,7 +74,7 @@ async function ofEngine(
       judged += 1;
       changes.push(...turned(engine, candidate.part, old, candidate));
     }
-    isWhole &&= (now?.candidates.length ?? 0) < MOST.candidates;
+    isWhole &&= [now, afterwards].every((one) => (one?.candidates.length ?? 0) < MOST.candidates);
   }
   return { changes, judged, isWhole, contradicts: null };
 }

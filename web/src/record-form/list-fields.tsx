@@ -1,4 +1,4 @@
-import { use, useState } from 'react';
+import { use, useId, useState } from 'react';
 import { emptyOf, looksLike, type FormNode } from '@brackenfell/core/record/form-node';
 import { inShort } from '@brackenfell/core/record/differences';
 import { sayChoice, sayKey, sayOne } from '@brackenfell/core/record/say-key';
@@ -146,21 +146,11 @@ export function TableField({ node, label, path, value, set, part }: WithParts<'t
   return (
     <div className="grid gap-2">
       {rows.map(([code, meaning], i) => (
-        <div key={i} className="flex flex-wrap items-start gap-3 border-b border-hair pb-2">
-          <Labelled label="code" path={`${path}.${code}`}>
-            {(id) => (
-              <input
-                id={id}
-                className="field num w-20"
-                maxLength={20}
-                value={code}
-                onChange={({ target }) => put(i, [target.value, meaning])}
-              />
-            )}
-          </Labelled>
+        <div key={code} className="flex flex-wrap items-start gap-3 border-b border-hair pb-2">
+          <CodeField code={code} others={rows.map(([one]) => one)} set={(next) => put(i, [next, meaning])} />
           {part({
             node: node.each,
-            label: label,
+            label,
             path: at(path, code),
             value: meaning,
             set: (next) => put(i, [code, next]),
@@ -186,6 +176,49 @@ export function TableField({ node, label, path, value, set, part }: WithParts<'t
         </button>
       </p>
     </div>
+  );
+}
+
+/** A code takes its new name once it is left, and only one that no other code has: nothing goes under in between. */
+function CodeField({
+  code,
+  others,
+  set,
+}: {
+  readonly code: string;
+  readonly others: readonly string[];
+  readonly set: (code: string) => void;
+}) {
+  const [typed, setTyped] = useState(code);
+  const isTaken = typed !== code && others.includes(typed);
+  const leave = () => {
+    if (typed !== code && !isTaken) set(typed);
+  };
+  const id = useId();
+  return (
+    <span className="grid content-start gap-1">
+      <label className="text-slate" htmlFor={id}>
+        code
+      </label>
+      <input
+        id={id}
+        className="field num w-20"
+        maxLength={20}
+        aria-invalid={isTaken || undefined}
+        aria-describedby={isTaken ? `${id}-taken` : undefined}
+        value={typed}
+        onChange={({ target }) => setTyped(target.value)}
+        onBlur={leave}
+        onKeyDown={({ key }) => {
+          if (key === 'Enter') leave();
+        }}
+      />
+      {isTaken && (
+        <span id={`${id}-taken`} className="text-madder">
+          stands already
+        </span>
+      )}
+    </span>
   );
 }
 

@@ -1,5 +1,7 @@
-import { use, useId } from 'react';
+import { use, useId, useState } from 'react';
+import { readFigure, readRow } from '@brackenfell/core/record/read-typed-part';
 import { sayChoice } from '@brackenfell/core/record/say-key';
+import { stable } from '@brackenfell/core/words/stable';
 import { FormContext, type Of } from './form-about.ts';
 
 /** A field under its name, with what is amiss of it. */
@@ -35,34 +37,35 @@ export const asText = (value: unknown): string =>
 const describedBy = (id: string, wrong: string | undefined) =>
   wrong === undefined ? {} : { 'aria-invalid': true, 'aria-describedby': `${id}-wrong` };
 
-/** Figures may have a decimal comma. What is no figure is kept as it was typed, and refused where it stands. */
-const readFigure = (typed: string): number | string => {
-  const plain = typed.trim().replace(',', '.');
-  return /^-?\d+(\.\d+)?$/.test(plain) ? Number(plain) : typed;
-};
+/**
+ * What was typed stands in the field as it was typed (*1.0* on the way to *1.05*) for as long as it reads as the value; a value
+ * that has changed otherwise is printed.
+ */
+function useTyped(value: unknown, read: (typed: string) => unknown, print: (value: unknown) => string) {
+  const [typed, setTyped] = useState(() => print(value));
+  const isStill = stable(typed === '' ? undefined : read(typed)) === stable(value);
+  return [isStill ? typed : print(value), setTyped] as const;
+}
 
 export function TypedField({ node, label, path, value, isOptional = false, set }: Of<'text' | 'number'>) {
-  const text = asText(value);
+  const isNumber = node.of === 'number';
+  const read = (typed: string) => (isNumber ? readFigure(typed) : typed);
+  const [text, setText] = useTyped(value, read, asText);
   return (
     <Labelled label={label} path={path}>
       {(id, wrong) => (
         <input
           id={id}
-          className={`field ${node.of === 'number' ? 'num w-24' : node.longest > 60 && text.length > 24 ? 'w-96' : 'w-56'}`}
+          className={`field ${isNumber ? 'num w-24' : node.longest > 60 && text.length > 24 ? 'w-96' : 'w-56'}`}
           {...describedBy(id, wrong)}
-          inputMode={node.of === 'number' ? 'decimal' : undefined}
-          maxLength={node.of === 'number' ? 20 : node.longest}
-          placeholder={node.of === 'text' && node.pattern?.startsWith('^\\d{4}-') ? 'as in 2016-08' : undefined}
+          inputMode={isNumber ? 'decimal' : undefined}
+          maxLength={isNumber ? 20 : node.longest}
+          placeholder={!isNumber && node.pattern?.startsWith('^\\d{4}-') ? 'as in 2016-08' : undefined}
           value={text}
-          onChange={({ target }) =>
-            set(
-              target.value === '' && (isOptional || node.of === 'number')
-                ? undefined
-                : node.of === 'number' && !/[.,]$/.test(target.value)
-                  ? readFigure(target.value)
-                  : target.value,
-            )
-          }
+          onChange={({ target }) => {
+            setText(target.value);
+            set(target.value === '' && (isOptional || isNumber) ? undefined : read(target.value));
+          }}
         />
       )}
     </Labelled>
@@ -99,9 +102,11 @@ export function ChosenField({ node, label, path, value, isOptional = false, set 
   );
 }
 
+const printRow = (value: unknown): string => (Array.isArray(value) ? value.join(' ') : asText(value));
+
 /** Cylinders, a firing order: one line of numbers. */
 export function RowOfNumbers({ label, path, value, set }: Of<'list'>) {
-  const text = Array.isArray(value) ? value.join(' ') : asText(value);
+  const [text, setText] = useTyped(value, readRow, printRow);
   return (
     <Labelled label={`${label}, in order`} path={path}>
       {(id, wrong) => (
@@ -112,10 +117,8 @@ export function RowOfNumbers({ label, path, value, set }: Of<'list'>) {
           maxLength={120}
           value={text}
           onChange={({ target }) => {
-            const typed = target.value;
-            const parts = typed.split(/[\s,–-]+/).filter(Boolean);
-            const isDone = /\d$/.test(typed) && parts.every((one) => /^\d+$/.test(one));
-            set(isDone ? parts.map(Number) : typed);
+            setText(target.value);
+            set(readRow(target.value));
           }}
         />
       )}

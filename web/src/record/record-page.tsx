@@ -74,7 +74,9 @@ function Filled({ record, form, start }: FilledProps) {
   const write = useWriteRecord({ kind, key });
   const would = preview.data && stable(preview.data.line) === stable(line) ? preview.data.found : undefined;
   const look = () => {
-    if (isChanged && !preview.isPending) preview.mutate(line);
+    if (!isChanged || preview.isPending) return;
+    write.reset();
+    preview.mutate(line);
   };
   const keep = () => {
     if (!would || write.isPending) return;
