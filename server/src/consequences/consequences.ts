@@ -12,6 +12,9 @@ import type { JudgedCandidate } from '../tray/judge-plugs.ts';
 /** So many verdicts are looked at both ways; the commonest engines first. */
 const MOST_JUDGED = 200;
 
+/** Of a change that no verdict rests on. */
+export const NOTHING_TURNS: Consequences = { changes: [], judged: 0, isWhole: true, contradicts: null };
+
 type VerdictChange = Consequences['changes'][number];
 
 /** What is judged by afterwards. */

@@ -6,7 +6,7 @@ import type { OpenLineOf } from '@brackenfell/contract/open-catalogue';
 import type { RecordLine, RecordPreview } from '@brackenfell/contract/record';
 import { readHeatScales, readPartSheets } from '../catalogue/fact-store.ts';
 import { asIfDone } from '../consequences/as-if-done.ts';
-import { consequencesOf, turned, type Then } from '../consequences/consequences.ts';
+import { consequencesOf, NOTHING_TURNS, turned, type Then } from '../consequences/consequences.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { judgeEngine } from '../tray/judge-engine.ts';
@@ -15,7 +15,6 @@ import { putRecord } from './record-store.ts';
 
 /** So many parts of each kind are looked at of an engine, so many plugs of a scale, so many numbers of a maker. */
 const MOST = { candidates: 60, rated: 40, numbers: 500 } as const;
-const NOTHING_TURNS: Consequences = { changes: [], judged: 0, isWhole: true, contradicts: null };
 
 /** What two records of one thing differ in, in words. */
 export const sayDifferences = (before: RecordLine | undefined, after: RecordLine | undefined): string[] =>

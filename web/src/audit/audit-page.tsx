@@ -7,7 +7,7 @@ import { Key } from '../controls/key.tsx';
 import { printMoment } from '../controls/moment.ts';
 import { Mark } from '../controls/mark.tsx';
 import { useKeys } from '../keys/keys.ts';
-import { useSession } from '../session/use-session.ts';
+import { useMayMend } from '../session/use-session.ts';
 import { call } from '../wire/call.ts';
 import { FindingDetail } from './finding-detail.tsx';
 import { useAudit, useAuditWrite, useFinding } from './use-audit.ts';
@@ -15,8 +15,7 @@ import { useAudit, useAuditWrite, useFinding } from './use-audit.ts';
 /** Contradictions of the catalogue, ranked by what they touch; the picked one with its evidence and what can be done. */
 export function AuditPage() {
   const audit = useAudit();
-  const { data: me } = useSession();
-  const mayEdit = me?.role === 'editor' || me?.role === 'supervisor';
+  const mayEdit = useMayMend();
   const [picked, pick] = useState(0);
   const lines = audit.data?.findings ?? [];
   const list = usePickList({ label: 'Contradictions', row: 'contradiction', count: lines.length, picked, pick });

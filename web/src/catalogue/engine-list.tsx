@@ -2,14 +2,13 @@ import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import { useEngines } from '../engine/use-engine.ts';
 import { NewEngine } from '../record/new-engine.tsx';
-import { useSession } from '../session/use-session.ts';
+import { useMayMend } from '../session/use-session.ts';
 
 /** The engines of the catalogue, narrowed by words; each opens its page. */
 export function EngineList() {
   const [words, setWords] = useState('');
   const engines = useEngines(useDeferredValue(words));
-  const { data: me } = useSession();
-  const mayMend = me?.role === 'editor' || me?.role === 'supervisor';
+  const mayMend = useMayMend();
   return (
     <main className="desk-main col-span-2" aria-label="Engines of the catalogue">
       <div className="flex items-center gap-4 border-b border-line px-4 py-2">

@@ -7,7 +7,7 @@ import { Mark, VERDICT_MARK } from '../controls/mark.tsx';
 import { EngineCard } from '../engine/engine-card.tsx';
 import { useEngine } from '../engine/use-engine.ts';
 import { useKeys } from '../keys/keys.ts';
-import { useSession } from '../session/use-session.ts';
+import { useMayMend } from '../session/use-session.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { useTray } from '../tray/use-tray.ts';
 
@@ -19,8 +19,7 @@ export function EnginePage() {
   const { go } = useCounter();
   const engine = useEngine(engineId);
   const tray = useTray(engineId, {});
-  const { data: me } = useSession();
-  const mayMend = me?.role === 'editor' || me?.role === 'supervisor';
+  const mayMend = useMayMend();
   const mend = () => go(`/catalogue/records/engine/${engineId}`);
   useKeys('Engine page', [
     { press: 'Enter', does: 'Judge parts for it', run: () => go('/counter/parts', { engine: engineId }) },

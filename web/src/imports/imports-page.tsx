@@ -3,7 +3,7 @@ import type { ImportLine } from '@brackenfell/contract/imports';
 import { Mark } from '../controls/mark.tsx';
 import { printMoment } from '../controls/moment.ts';
 import { usePickList } from '../controls/pick-list.ts';
-import { useSession } from '../session/use-session.ts';
+import { useMayMend, useSession } from '../session/use-session.ts';
 import { ImportDetail } from './import-detail.tsx';
 import { TakeList } from './take-list.tsx';
 import { useImport, useImports } from './use-imports.ts';
@@ -11,7 +11,7 @@ import { useImport, useImports } from './use-imports.ts';
 /** Suppliers’ lists: taken in, read, and what each would change; the picked one beside. */
 export function ImportsPage() {
   const { data: me } = useSession();
-  const mayEdit = me?.role === 'editor' || me?.role === 'supervisor';
+  const mayEdit = useMayMend();
   if (me && !mayEdit)
     return (
       <main className="desk-main col-span-2 p-6" aria-label="Import">

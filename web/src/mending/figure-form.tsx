@@ -8,13 +8,12 @@ import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
 import { asOne } from '@brackenfell/core/quantities/plain-figure';
 import type { Mending, MendingChange } from '@brackenfell/contract/mending';
 import { Trouble } from '../controls/trouble.tsx';
-import { Key } from '../controls/key.tsx';
 import { Field } from '../record-form/fields.tsx';
 import { SOURCE_LETTERS } from '../engine/engine-card.tsx';
-import { useKeys } from '../keys/keys.ts';
 import { AskedBack } from '../measuring/asked-back.tsx';
 import { useSettings } from '../settings/settings.ts';
-import { useConsequences, useMend } from './use-mending.ts';
+import { MendForm } from './mend-form.tsx';
+import { useConsequences } from './use-mending.ts';
 import { WouldChange } from '../consequences/would-change.tsx';
 
 type Fact = Mending['facts'][number];
@@ -62,26 +61,9 @@ export function FigureForm({ partId, fact, onDone }: FigureFormProps) {
       ? undefined
       : { what: 'figure', fact: fact.fact, value: value as never, rank, source: source.trim() };
   const would = useConsequences(partId, change);
-  const mend = useMend(partId);
-  const keep = () => {
-    if (change && !mend.isPending) mend.mutate(change, { onSuccess: onDone });
-  };
-  useKeys('A figure', [{ press: 'Control+Enter', printed: 'Ctrl Enter', does: 'Record it', run: keep }]);
   const field = useId();
   return (
-    <form
-      className="grid gap-2 border border-line bg-slip p-3"
-      aria-label={`A figure of ${fact.label}`}
-      onSubmit={(event) => {
-        event.preventDefault();
-        keep();
-      }}
-      onKeyDown={(event) => {
-        if (event.key !== 'Escape') return;
-        event.preventDefault();
-        onDone();
-      }}
-    >
+    <MendForm partId={partId} label={`A figure of ${fact.label}`} says="Record it" change={change} onDone={onDone}>
       <p className="text-soft">{fact.question}</p>
       {form.kind === 'parts' && (
         <Field node={form.of} label={fact.label} path="" value={parts ?? emptyOf(form.of)} set={setParts} />
@@ -155,15 +137,7 @@ export function FigureForm({ partId, fact, onDone }: FigureFormProps) {
           {would.data && <WouldChange found={would.data} />}
         </div>
       )}
-      <Trouble error={mend.error ?? would.error} />
-      <p className="flex gap-2">
-        <button type="submit" className="button-act" disabled={!change || mend.isPending}>
-          Record it <Key>Ctrl Enter</Key>
-        </button>
-        <button type="button" className="button-quiet" onClick={onDone}>
-          Leave it
-        </button>
-      </p>
-    </form>
+      <Trouble error={would.error} />
+    </MendForm>
   );
 }

@@ -3,50 +3,41 @@ import { printDate } from '@brackenfell/core/words/moments';
 import type { Mending, MendingChange } from '@brackenfell/contract/mending';
 import { WouldChange } from '../consequences/would-change.tsx';
 import { TextField } from '../controls/body-form.tsx';
-import { SureButton } from '../controls/sure-button.tsx';
 import { Trouble } from '../controls/trouble.tsx';
 import { useEngines } from '../engine/use-engine.ts';
 import { MendForm } from './mend-form.tsx';
-import { useConsequences, useMend } from './use-mending.ts';
+import { MendPanel } from './mend-panel.tsx';
+import { useConsequences } from './use-mending.ts';
 
 /** Who offers a part for which engines: a listing is a statement, and never more than that. */
-export function ListingsPanel({ mending: { partId, listings } }: { readonly mending: Mending }) {
-  const [isAdding, setAdding] = useState(false);
-  const mend = useMend(partId);
-  return (
-    <section aria-label="Listings" className="mt-3 border-t border-line pt-2">
-      <h2 className="text-lead font-semibold">Listed for</h2>
-      {listings.length === 0 && <p className="text-soft">Nobody lists it for an engine.</p>}
-      <ul className="max-w-3xl">
-        {listings.map((one) => (
-          <li key={one.listingId} className="flex flex-wrap items-center gap-2 border-t border-hair py-1">
-            <b className="font-semibold">{one.engine}</b>
-            {one.place !== null && <span>{one.place}</span>}
-            {sayBuilt(one) !== '' && <span className="num">{sayBuilt(one)}</span>}
-            <span className="text-soft">
-              {one.source}, {printDate(one.statedOn)}
-            </span>
-            <span className="ml-auto">
-              <SureButton
-                asks={`Take ${one.engine} off …`}
-                sure="Take it off; it can be taken back"
-                onSure={() => mend.mutate({ what: 'unlist', listingId: one.listingId })}
-              />
-            </span>
-          </li>
-        ))}
-      </ul>
-      <Trouble error={mend.error} />
-      {isAdding ? (
-        <ListingForm partId={partId} onDone={() => setAdding(false)} />
-      ) : (
-        <button type="button" className="button-quiet" onClick={() => setAdding(true)}>
-          Add a listing
-        </button>
-      )}
-    </section>
-  );
-}
+export const ListingsPanel = ({ mending: { partId, listings } }: { readonly mending: Mending }) => (
+  <MendPanel
+    partId={partId}
+    label="Listings"
+    heading="Listed for"
+    empty="Nobody lists it for an engine."
+    adds="Add a listing"
+    rows={listings.map((one) => ({
+      key: one.listingId,
+      line: (
+        <>
+          <b className="font-semibold">{one.engine}</b>
+          {one.place !== null && <span>{one.place}</span>}
+          {sayBuilt(one) !== '' && <span className="num">{sayBuilt(one)}</span>}
+          <span className="text-soft">
+            {one.source}, {printDate(one.statedOn)}
+          </span>
+        </>
+      ),
+      away: {
+        asks: `Take ${one.engine} off …`,
+        sure: 'Take it off; it can be taken back',
+        change: { what: 'unlist', listingId: one.listingId },
+      },
+    }))}
+    form={(onDone) => <ListingForm partId={partId} onDone={onDone} />}
+  />
+);
 
 const sayBuilt = ({ builtFrom, builtTo }: Mending['listings'][number]): string =>
   builtFrom === null && builtTo === null ? '' : `built ${builtFrom ?? ''}–${builtTo ?? ''}`;
@@ -77,43 +68,41 @@ function ListingForm({ partId, onDone }: { readonly partId: string; readonly onD
       change={change}
       isReady={would.data !== undefined}
       onDone={onDone}
-      told={
-        <>
-          <Trouble error={would.error} />
-          {would.data && <WouldChange found={would.data} />}
-        </>
-      }
     >
-      <label className="grid gap-1">
-        <span className="text-slate">engine</span>
-        <select
-          className="field"
-          data-choice
-          autoFocus
-          value={engineId}
-          onChange={(event) => setEngineId(event.target.value)}
-        >
-          <option value="">choose</option>
-          {engines.data?.engines.map((one) => (
-            <option key={one.engineId} value={one.engineId}>
-              {one.maker} {one.code}
-            </option>
-          ))}
-        </select>
-      </label>
-      <TextField
-        label="where: sheet, list, page"
-        maxLength={60}
-        value={source}
-        onChange={(event) => setSource(event.target.value)}
-      />
-      <TextField
-        label="built from, if told"
-        type="month"
-        value={from}
-        onChange={(event) => setFrom(event.target.value)}
-      />
-      <TextField label="built to, if told" type="month" value={to} onChange={(event) => setTo(event.target.value)} />
+      <div className="flex flex-wrap items-start gap-3">
+        <label className="grid gap-1">
+          <span className="text-slate">engine</span>
+          <select
+            className="field"
+            data-choice
+            autoFocus
+            value={engineId}
+            onChange={(event) => setEngineId(event.target.value)}
+          >
+            <option value="">choose</option>
+            {engines.data?.engines.map((one) => (
+              <option key={one.engineId} value={one.engineId}>
+                {one.maker} {one.code}
+              </option>
+            ))}
+          </select>
+        </label>
+        <TextField
+          label="where: sheet, list, page"
+          maxLength={60}
+          value={source}
+          onChange={(event) => setSource(event.target.value)}
+        />
+        <TextField
+          label="built from, if told"
+          type="month"
+          value={from}
+          onChange={(event) => setFrom(event.target.value)}
+        />
+        <TextField label="built to, if told" type="month" value={to} onChange={(event) => setTo(event.target.value)} />
+      </div>
+      <Trouble error={would.error} />
+      {would.data && <WouldChange found={would.data} />}
     </MendForm>
   );
 }

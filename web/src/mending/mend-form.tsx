@@ -1,5 +1,7 @@
 import type { MendingChange } from '@brackenfell/contract/mending';
+import { Key } from '../controls/key.tsx';
 import { Trouble } from '../controls/trouble.tsx';
+import { useKeys } from '../keys/keys.ts';
 import { useMend } from './use-mending.ts';
 
 interface MendFormProps {
@@ -13,20 +15,23 @@ interface MendFormProps {
   readonly isReady?: boolean;
   readonly onDone: () => void;
   readonly children: React.ReactNode;
-  /** What is told between the fields and the buttons. */
-  readonly told?: React.ReactNode;
 }
 
-/** One change of a part filled in: Enter records it, Escape leaves it. */
-export function MendForm({ partId, label, says, change, isReady = true, onDone, children, told }: MendFormProps) {
+/** One change of a part filled in: Enter in a field or Ctrl Enter records it, Escape leaves it. */
+export function MendForm({ partId, label, says, change, isReady = true, onDone, children }: MendFormProps) {
   const mend = useMend(partId);
+  const may = change !== undefined && isReady && !mend.isPending;
+  const keep = () => {
+    if (may) mend.mutate(change, { onSuccess: onDone });
+  };
+  useKeys(label, [{ press: 'Control+Enter', printed: 'Ctrl Enter', does: says, run: keep }]);
   return (
     <form
       className="grid gap-2 border border-line bg-slip p-3"
       aria-label={label}
       onSubmit={(event) => {
         event.preventDefault();
-        if (change && isReady && !mend.isPending) mend.mutate(change, { onSuccess: onDone });
+        keep();
       }}
       onKeyDown={(event) => {
         if (event.key !== 'Escape') return;
@@ -34,12 +39,11 @@ export function MendForm({ partId, label, says, change, isReady = true, onDone, 
         onDone();
       }}
     >
-      <div className="flex flex-wrap items-start gap-3">{children}</div>
-      {told}
+      {children}
       <Trouble error={mend.error} />
       <p className="flex gap-2">
-        <button type="submit" className="button-act" disabled={!change || !isReady || mend.isPending}>
-          {says}
+        <button type="submit" className="button-act" disabled={!may}>
+          {says} <Key>Ctrl Enter</Key>
         </button>
         <button type="button" className="button-quiet" onClick={onDone}>
           Leave it

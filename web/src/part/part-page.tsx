@@ -17,7 +17,7 @@ import { useKeys } from '../keys/keys.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { LETTERS } from '../session/switch-person.tsx';
 import { saveDrawing } from '../drawing/save-drawing.ts';
-import { useSession } from '../session/use-session.ts';
+import { useMayMend } from '../session/use-session.ts';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
 import { FillsTable } from './fills-table.tsx';
@@ -69,8 +69,7 @@ function Card({ part }: { part: PartCard }) {
   const engines = part.engines.slice(0, LETTERS.length);
   const isPart = isPartKind(part.kind);
   const inHand = isPart ? { inHand: part.partId, row: part.partId, part: part.kind === 'plug' ? null : part.kind } : {};
-  const { data: me } = useSession();
-  const mayMend = isPart && (me?.role === 'editor' || me?.role === 'supervisor');
+  const mayMend = useMayMend() && isPart;
   const about = useRef<HTMLDivElement>(null);
   const save = () => saveDrawing(about.current, `${part.maker} ${part.printed}`);
   const judge = (engineId: string) => go('/counter/parts', { engine: engineId, ...inHand });

@@ -18,6 +18,12 @@ export function useSession() {
   });
 }
 
+/** Whether who is signed in keeps the catalogue; the server asks the same of every call. */
+export function useMayMend(): boolean {
+  const role = useSession().data?.role;
+  return role === 'editor' || role === 'supervisor';
+}
+
 export function useSignIn() {
   const queries = useQueryClient();
   return useMutation({

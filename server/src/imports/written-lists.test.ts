@@ -1,0 +1,241 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { sql } from 'kysely';
+import type { ImportView } from '@brackenfell/contract/imports';
+import type { Consequences } from '@brackenfell/contract/consequences';
+import { workOneJob } from '../jobs/work-jobs.ts';
+import { leaveImport } from './work-import.ts';
+import { fetchTray, partIdOf, write } from '../testing/counter.ts';
+import { openLists, type Lists } from '../testing/lists.ts';
+
+let on: Lists;
+let counter: Lists['counter'];
+let editor: Lists['editor'];
+beforeAll(async () => {
+  on = await openLists();
+  ({ counter, editor } = on);
+});
+afterAll(() => counter.close());
+
+describe('what is said of a list', () => {
+  test('two lists that bring one new number bring it once: the second is shown as it would be by then', async () => {
+    const text = 'No;Brand;Net\nKX 44-1;Kestrane;5,00';
+    const [first, second] = [
+      await on.go(await on.take(text, 'First'), 'columns', { newKind: 'plug' }),
+      await on.go(await on.take(text, 'Second'), 'columns', { newKind: 'plug' }),
+    ];
+    expect([first.counts!.new, second.counts!.new]).toEqual([1, 1]);
+    await on.go(first, 'write');
+    const before = await on.snapshot();
+    const shown = await on.go(second, 'write');
+    expect(shown).toMatchObject({ state: 'sorted', counts: { new: 0, changed: 1 } });
+    expect(shown.outcome).toMatch(/^Nothing was written: what is held has changed/);
+    expect(await on.snapshot()).toEqual(before);
+    // Looked at, it is written, and adds this supplier's price to the one part.
+    expect((await on.go(shown, 'write')).state).toBe('written');
+    const named = await counter.owner.selectFrom('part_name').select('id').where('printed', '=', 'KX 44-1').execute();
+    expect(named).toHaveLength(1);
+  });
+
+  test('is true however its work is broken off: a written list that is not taken back stands as written', async () => {
+    const written = await on.go(await on.take('No;Net\nKN 419G-63DR;6,66', 'True'), 'write');
+    const before = await on.snapshot();
+    await on.send(written, 'take-back').then(({ status }) => expect(status).toBe(200));
+    await write(editor, 'post', `/api/imports/${written.importId}/stop`, {}).expect(200);
+    expect(await on.at(written.importId)).toMatchObject({
+      state: 'written',
+      outcome: 'Stopped. It stands as it was written.',
+    });
+    // Stopped while a worker is at it, it is the same.
+    await on.send(written, 'take-back').then(({ status }) => expect(status).toBe(200));
+    await counter.owner.updateTable('job').set({ cancel_asked: true }).where('state', '=', 'waiting').execute();
+    await on.work();
+    expect(await on.snapshot()).toEqual(before);
+    expect((await on.at(written.importId)).state).toBe('written');
+    // Where only the telling of it failed, what was done stays said.
+    const again = await on.go(await on.take('No;Net\nKN 419G-63DR;6,67', 'True'), 'write');
+    expect(await leaveImport(counter.db, again.importId, 'failed', new Error('connection lost'))).toBe(
+      '1 row written.',
+    );
+    expect(await on.at(again.importId)).toMatchObject({ state: 'written', outcome: '1 row written.' });
+  });
+
+  test('is audited once it is written: a contradiction that it brings is told of it, and prices alone ask for none', async () => {
+    // Nobody had told its reach; told so, it cannot be what its references call it.
+    const list = await on.take('No;Reach mm\nTS 500 231;12,7', 'Longer');
+    expect(list.contradictions).toBeNull();
+    const written = await on.go(list, 'write');
+    await on.work();
+    const told = await on.at(written.importId);
+    expect(told.contradictions!.found).toBeGreaterThan(0);
+    const prices = await on.go(await on.take('No;Net\nKN 419G-63DR;6,41', 'Longer'), 'write');
+    await on.work();
+    expect((await on.at(prices.importId)).contradictions).toBeNull();
+    await on.go(prices, 'take-back');
+    await on.go(written, 'take-back');
+  });
+
+  test('an audit that found something in a part it brought does not hold it back', async () => {
+    const list = await on.go(
+      await on.take('No;Brand;Reach mm;Equal to\nKX 33-1;Kestrane;19,0;KN 419G-63DR', 'Audited'),
+      'columns',
+      { newKind: 'plug' },
+    );
+    const before = await on.snapshot();
+    const written = await on.go(list, 'write');
+    await write(editor, 'post', '/api/audit/jobs', {}).expect(200);
+    await on.work();
+    const partId = await partIdOf(counter, 'KX 33-1');
+    const { id: job_id } = await counter.owner
+      .selectFrom('job')
+      .select('id')
+      .where('kind', '=', 'audit')
+      .orderBy('id', 'desc')
+      .executeTakeFirstOrThrow();
+    await counter.owner
+      .insertInto('audit_finding')
+      .values({
+        job_id,
+        rule: 'reach-differs',
+        subject: `reach ${partId}`,
+        part_id: partId,
+        other_part_id: null,
+        edge_ids: [],
+        trail: '[]',
+        figures: '{"says":[],"parts":[]}',
+        engines: 0,
+        stock: 0,
+      })
+      .execute();
+    expect((await on.go(written, 'take-back')).state).toBe('taken-back');
+    expect(await on.snapshot()).toEqual(before);
+  });
+});
+
+test('one number on two rows that differ is asked; rows that only join more equals are not', async () => {
+  const apart = await on.take('No;Net\nKN 419G-63DR;5,00\nkn419g63dr;6,00', 'Rows');
+  expect((await on.rowsOf(apart)).map(({ heap, why }) => [heap, why.at(-1)])).toEqual([
+    ['doubtful', 'stands 2 times in this list, and not alike'],
+    ['doubtful', 'stands 2 times in this list, and not alike'],
+  ]);
+  const alike = await on.go(
+    await on.take(
+      'No;Brand;Net;Equal to\nKX 66-1;Kestrane;5,00;KN 419G-63DR\nKX 66-1;Kestrane;5,00;HB/19/45.D1',
+      'Rows',
+    ),
+    'columns',
+    { newKind: 'plug' },
+  );
+  expect(alike.counts).toMatchObject({ new: 2, doubtful: 0 });
+  const before = await on.snapshot();
+  const written = await on.go(alike, 'write');
+  const made = await counter.owner.selectFrom('part_name').select('id').where('printed', '=', 'KX 66-1').execute();
+  expect(made).toHaveLength(1);
+  await on.go(written, 'take-back');
+  expect(await on.snapshot()).toEqual(before);
+});
+
+test('whatever a list holds, taking it back puts the very rows back', async () => {
+  const number = fc.constantFrom('KN 419G-63DR', 'HB/19/45.D1', 'KN 419G-63PR', 'KX 55-1', 'KX 55-2', 'KX 55-3');
+  const row = fc.record({
+    number,
+    net: fc.option(fc.integer({ min: 300, max: 1200 }), { nil: undefined }),
+    price: fc.option(fc.integer({ min: 600, max: 1900 }), { nil: undefined }),
+    pack: fc.option(fc.constantFrom(1, 2, 4), { nil: undefined }),
+    gap: fc.option(fc.constantFrom('0.7', '0.9', '1.1'), { nil: undefined }),
+    equal: fc.option(number, { nil: undefined }),
+  });
+  await fc.assert(
+    fc.asyncProperty(fc.array(row, { minLength: 1, maxLength: 12 }), async (rows) => {
+      const text = ['No;Brand;Net;Price;Pack;Gap mm;Equal to']
+        .concat(
+          rows.map(({ number: no, net, price, pack, gap, equal }) =>
+            [
+              no,
+              no.startsWith('HB') ? '' : 'Kestrane',
+              net && (net / 100).toFixed(2),
+              price && (price / 100).toFixed(2),
+              pack,
+              gap,
+              equal,
+            ].join(';'),
+          ),
+        )
+        .join('\n');
+      const list = await on.go(await on.take(text, 'Any'), 'columns', { newKind: 'plug' });
+      if (list.counts!.new + list.counts!.changed === 0) return;
+      const before = await on.snapshot();
+      const written = await on.go(list, 'write');
+      expect(written.state).toBe('written');
+      expect((await on.go(written, 'take-back')).state).toBe('taken-back');
+      expect(await on.snapshot()).toEqual(before);
+    }),
+    { numRuns: 12 },
+  );
+});
+
+test('a worker that is cut off at any point of writing leaves the old or the new, and the next one finishes it', async () => {
+  const rows = Array.from(
+    { length: 40 },
+    (_, i) => `KX 9${i}-A;Kestrane;${(5 + i / 10).toFixed(2)};${i % 2 ? '0.90' : ''};KN 419G-63DR`,
+  );
+  const list = await on.go(await on.take(['No;Brand;Net;Gap mm;Equal to', ...rows].join('\n'), 'Cut Off'), 'columns', {
+    newKind: 'plug',
+  });
+  expect(list.counts).toMatchObject({ new: 40 });
+  const before = await on.snapshot();
+  const { rows: named } = await sql<{ name: string }>`select current_database() as name`.execute(counter.owner);
+  const { name } = named[0]!;
+  let cuts = 0;
+  for (const after of [3, 6, 9, 12, 15, 18, 21, 24]) {
+    await on.send(list, 'write').then(({ status }) => expect([200, 409]).toContain(status));
+    const from = counter.statements.length;
+    const working = workOneJob(counter.db, on.log).catch(() => true);
+    while (counter.statements.length < from + after && (await stateNow(list)) === 'writing')
+      await new Promise((resolve) => setImmediate(resolve));
+    await sql`select pg_terminate_backend(pid) from pg_stat_activity where datname = ${name} and usename = 'brackenfell_app'`.execute(
+      counter.superuser,
+    );
+    await working;
+    const isWritten = (await stateNow(list)) === 'written';
+    if (isWritten) break;
+    cuts += 1;
+    expect(await on.snapshot()).toEqual(before);
+    await counter.owner.updateTable('job').set({ state: 'cancelled' }).where('import_id', '=', list.importId).execute();
+    await counter.owner.updateTable('list_import').set({ state: 'sorted' }).where('id', '=', list.importId).execute();
+  }
+  expect(cuts).toBeGreaterThan(2);
+  if ((await stateNow(list)) !== 'written') await on.go(list, 'write');
+  expect((await on.at(list.importId)).state).toBe('written');
+  await on.go(list, 'take-back');
+  expect(await on.snapshot()).toEqual(before);
+});
+
+const stateNow = async ({ importId }: ImportView) =>
+  (await counter.owner.selectFrom('list_import').select('state').where('id', '=', importId).executeTakeFirstOrThrow())
+    .state;
+
+test('which verdicts of what is on the shelf a list turns is told before it is written, and is what the trays say after', async () => {
+  const printed = 'TS 500 231';
+  const partId = await partIdOf(counter, printed);
+  await sql`insert into stock (part_id, on_hand) values (${partId}, 6)
+    on conflict (part_id) do update set on_hand = 6`.execute(counter.owner);
+  const list = await on.take(`Number;Reach mm\n${printed};19,0`, 'Norrad Direct');
+  const told = (await editor.get(`/api/imports/${list.importId}/consequences`).expect(200)).body as {
+    consequences: Consequences;
+    stocked: number;
+    looked: number;
+  };
+  expect([told.stocked, told.looked]).toEqual([1, 1]);
+  const { changes } = told.consequences;
+  expect(changes.length).toBeGreaterThan(0);
+  const verdictIn = async (engineId: string) =>
+    (await fetchTray(await counter.as('specialist'), engineId, `?inHand=${partId}`)).rows.find(
+      (row) => row.partId === partId,
+    )?.verdict;
+  const before = await Promise.all(changes.map(({ engineId }) => verdictIn(engineId)));
+  expect(before).toEqual(changes.map((change) => change.before));
+  await on.go(list, 'write');
+  const after = await Promise.all(changes.map(({ engineId }) => verdictIn(engineId)));
+  expect(after).toEqual(changes.map((change) => change.after));
+});
