@@ -72,6 +72,8 @@ export const ImportView = ImportLine.extend({
   isComplete: z.boolean(),
   /** What a number that nobody has yet is; null where new ones wait. */
   newKind: z.enum(PART_KINDS).nullable(),
+  /** The maker whose list it is, where its rows name none. */
+  ofMaker: z.string().nullable(),
   progress: z.number().min(0).max(1),
   doing: z.string(),
   outcome: z.string().nullable(),
@@ -144,6 +146,7 @@ export const readImportSo = endpoint('readImportSo', {
         .optional(),
       isComplete: z.boolean().optional(),
       newKind: z.enum(PART_KINDS).nullable().optional(),
+      ofMaker: line(80).nullable().optional(),
     })
     .strict(),
   response: ImportView,

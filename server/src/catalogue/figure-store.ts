@@ -4,6 +4,7 @@ import type { Writing } from '../db/database.ts';
 import type { ChosenFigureTable, FigureTable } from '../db/tables/catalogue.ts';
 import { bumpCatalogueVersion } from './version-store.ts';
 
+/** So many subjects are decided at a time: a list may bring a million. */
 const BATCH = 1000;
 
 /**
@@ -17,33 +18,44 @@ export async function chooseFigures(
   positionIds: readonly string[],
 ): Promise<void> {
   await bumpCatalogueVersion(trx);
-  await chooseFor(trx, 'part_id', partIds);
-  await chooseFor(trx, 'position_id', positionIds);
-  if (partIds.length > 0) {
-    await projectPlugs(trx, partIds);
-    await projectOthers(trx, partIds);
+  await choosePartFigures(trx, partIds);
+  for (let i = 0; i < positionIds.length; i += BATCH) {
+    const page = positionIds.slice(i, i + BATCH);
+    await chooseFor(trx, 'position_id', page);
+    await projectPositions(trx, page);
   }
-  if (positionIds.length > 0) await projectPositions(trx, positionIds);
 }
 
+/** The same of parts alone, for who has many pages of them and gives the catalogue its version once. */
+export async function choosePartFigures(trx: Writing, partIds: readonly string[]): Promise<void> {
+  for (let i = 0; i < partIds.length; i += BATCH) {
+    const page = partIds.slice(i, i + BATCH);
+    await chooseFor(trx, 'part_id', page);
+    await projectPlugs(trx, page);
+    await projectOthers(trx, page);
+  }
+}
+
+type StoredFigure = Pick<
+  Selectable<FigureTable>,
+  'id' | 'part_id' | 'position_id' | 'attribute' | 'value' | 'source_rank' | 'source_name' | 'readings'
+>;
+
 async function chooseFor(trx: Writing, subject: 'part_id' | 'position_id', ids: readonly string[]): Promise<void> {
-  if (ids.length === 0) return;
-  await trx.deleteFrom('chosen_figure').where(subject, 'in', ids).execute();
-  const figures = await trx
-    .selectFrom('figure')
-    .selectAll()
-    .where(subject, 'in', ids)
-    .where('withdrawn_at', 'is', null)
-    .orderBy('id')
-    .execute();
+  const own = sql`${sql.ref(subject)} = any(${ids}::bigint[])`;
+  await sql`delete from chosen_figure where ${own}`.execute(trx);
+  const { rows: figures } = await sql<StoredFigure>`
+    select id, part_id, position_id, attribute, value, source_rank, source_name, readings from figure where ${own} and withdrawn_at is null order by id`.execute(
+    trx,
+  );
   const groups = groupBy(figures, (figure) => `${figure[subject]!} ${figure.attribute}`);
   const chosen = [...groups.values()].flatMap((group) => choose(group));
-  for (let i = 0; i < chosen.length; i += BATCH) {
-    await trx
-      .insertInto('chosen_figure')
-      .values(chosen.slice(i, i + BATCH))
-      .execute();
-  }
+  await sql`
+    insert into chosen_figure (figure_id, part_id, position_id, rules)
+    select * from unnest(${chosen.map((one) => one.figure_id)}::bigint[], ${chosen.map((one) => one.part_id)}::bigint[],
+                         ${chosen.map((one) => one.position_id)}::bigint[], ${chosen.map((one) => one.rules)}::boolean[])`.execute(
+    trx,
+  );
 }
 
 function groupBy<T>(items: readonly T[], keyOf: (item: T) => string): Map<string, T[]> {
@@ -57,7 +69,7 @@ function groupBy<T>(items: readonly T[], keyOf: (item: T) => string): Map<string
 }
 
 /** One fact's figures, resolved by core's ranking of sources. */
-function choose(figures: readonly Selectable<FigureTable>[]): Insertable<ChosenFigureTable>[] {
+function choose(figures: readonly StoredFigure[]): Insertable<ChosenFigureTable>[] {
   const recorded = figures.map((figure) => ({
     value: figure.value,
     source: { rank: figure.source_rank, name: figure.source_name },
@@ -92,7 +104,7 @@ const end = (attribute: string, which: 'low' | 'high') =>
   sql.raw(`(${ruling(attribute)} ->> '${which}')::double precision`);
 
 async function projectPlugs(trx: Writing, partIds: readonly string[]): Promise<void> {
-  await trx.deleteFrom('plug_spec').where('part_id', 'in', partIds).execute();
+  await sql`delete from plug_spec where part_id = any(${partIds}::bigint[])`.execute(trx);
   await sql`
     insert into plug_spec (part_id, thread_diameter_mm, thread_pitch_mm, reach_mm, seat, hex_mm, heat_index_bar,
                            resistor, supply, catalogue_version)
@@ -110,7 +122,7 @@ async function projectPlugs(trx: Writing, partIds: readonly string[]): Promise<v
 }
 
 async function projectOthers(trx: Writing, partIds: readonly string[]): Promise<void> {
-  await trx.deleteFrom('coil_spec').where('part_id', 'in', partIds).execute();
+  await sql`delete from coil_spec where part_id = any(${partIds}::bigint[])`.execute(trx);
   await sql`
     insert into coil_spec (part_id, topology, connector, pins, towers, catalogue_version)
     select p.id, ${text('coil.topology')}, ${text('coil.connector')},
@@ -120,7 +132,7 @@ async function projectOthers(trx: Writing, partIds: readonly string[]): Promise<
       left join figure f on f.id = c.figure_id
      where p.kind = 'coil' and p.id = any(${partIds}::bigint[])
      group by p.id`.execute(trx);
-  await trx.deleteFrom('lead_set').where('part_id', 'in', partIds).execute();
+  await sql`delete from lead_set where part_id = any(${partIds}::bigint[])`.execute(trx);
   await sql`
     insert into lead_set (part_id, leads, longest_mm, catalogue_version)
     select s.id, jsonb_array_length(s.leads),
@@ -132,7 +144,7 @@ async function projectOthers(trx: Writing, partIds: readonly string[]): Promise<
               left join figure f on f.id = c.figure_id
              where p.kind = 'lead-set' and p.id = any(${partIds}::bigint[])
              group by p.id) s`.execute(trx);
-  await trx.deleteFrom('distributor_spec').where('part_id', 'in', partIds).execute();
+  await sql`delete from distributor_spec where part_id = any(${partIds}::bigint[])`.execute(trx);
   await sql`
     insert into distributor_spec (part_id, family, catalogue_version)
     select p.id, coalesce(${text('cap.family')}, ${text('rotor.family')}), (select version from catalogue_version)

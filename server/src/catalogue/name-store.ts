@@ -16,20 +16,13 @@ export interface NewName {
 /** Names with the neighbourhoods they are found by; gives their ids. */
 export async function addNames(trx: Writing, names: readonly NewName[]): Promise<readonly string[]> {
   if (names.length === 0) return [];
-  const rows = await trx
-    .insertInto('part_name')
-    .values(
-      names.map(({ partId, maker, kind, printed }) => ({
-        part_id: partId,
-        maker_id: maker.id,
-        kind,
-        printed,
-        normal_form: normalForm(printed, maker.significant),
-        fold_key: foldKey(printed, maker.significant),
-      })),
-    )
-    .returning(['id', 'fold_key'])
-    .execute();
+  const { rows } = await sql<{ id: string; fold_key: string }>`
+    insert into part_name (part_id, maker_id, kind, printed, normal_form, fold_key)
+    select * from unnest(${names.map(({ partId }) => partId)}::bigint[], ${names.map(({ maker }) => maker.id)}::text[],
+                         ${names.map(({ kind }) => kind)}::text[], ${names.map(({ printed }) => printed)}::text[],
+                         ${names.map(({ printed, maker }) => normalForm(printed, maker.significant))}::text[],
+                         ${names.map(({ printed, maker }) => foldKey(printed, maker.significant))}::text[])
+    returning id, fold_key`.execute(trx);
   const neighbours = rows.flatMap(({ id, fold_key }) => neighbourKeys(fold_key).map((hash) => [hash, id] as const));
   await sql`insert into name_neighbour (hash, name_id)
     select * from unnest(${neighbours.map(([hash]) => hash)}::bigint[], ${neighbours.map(([, id]) => id)}::bigint[])`.execute(

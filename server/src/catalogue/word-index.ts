@@ -31,16 +31,28 @@ export class WordIndex<T> {
     const ranges = asked.map((word) => this.#range(word.toLowerCase()));
     const rarest = ranges.reduce<Range | undefined>((a, b) => (a && a.count <= b.count ? a : b), undefined);
     if (!rarest || rarest.count === 0) return [];
-    // Only the rarest word's items are gathered; the others are looked for in those.
-    const places = new Set(this.#places.slice(rarest.from, rarest.to).flat());
     const others = ranges.filter((range) => range !== rarest);
     const found: T[] = [];
-    for (const place of [...places].sort((a, b) => a - b)) {
+    let last = -1;
+    for (const place of this.#gathered(rarest)) {
+      if (place === last) continue;
+      last = place;
       const item = this.#items[place]!;
       if (others.every((range) => this.#holds(place, range.beginning)) && passes(item)) found.push(item);
       if (found.length === most) break;
     }
     return found;
+  }
+
+  /** Only the rarest word's items are gathered, in their order; the others are looked for in those. */
+  #gathered({ from, to, count }: Range): Uint32Array {
+    const places = new Uint32Array(count);
+    let filled = 0;
+    for (const own of this.#places.slice(from, to)) {
+      places.set(own, filled);
+      filled += own.length;
+    }
+    return to - from === 1 ? places : places.sort();
   }
 
   #holds(place: number, beginning: string): boolean {

@@ -3,9 +3,9 @@ import { auditedPlug, contradictionOf } from '@brackenfell/core/catalogue-audit/
 import { FIGURE_USE_IDS, type FigureUse } from '@brackenfell/core/imports/columns';
 import type { ReadRow } from '@brackenfell/core/imports/read-row';
 import type { Ours } from '@brackenfell/core/imports/sort-row';
-import { rulingValue, type FactSheet } from '@brackenfell/core/facts/facts';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { readHeatScales, readPartSheets } from '../catalogue/fact-store.ts';
+import type { HeatScales } from '@brackenfell/core/facts/fact';
 import type { Database } from '../db/database.ts';
 
 /** Each figure of a list as the fact it states of a plug. */
@@ -64,23 +64,39 @@ interface HeldRow {
   readonly barcodes: string[];
 }
 
-/** What is held of the given parts, and of this supplier's word on them. */
-export async function readHeld(db: Database, supplier: string, ids: readonly string[]) {
+interface Asked {
+  /** Parts that rows speak of. */
+  readonly ids: readonly string[];
+  /** Of those, the ones of which a row states a figure. */
+  readonly stated: readonly string[];
+  /** Parts that rows call equal to one another. */
+  readonly paired: readonly string[];
+}
+
+/** What is held of the given parts, and of this supplier's word on them: no more of each than its rows are laid beside. */
+export async function readHeld(db: Database, supplier: string, { ids, stated, paired }: Asked) {
   const { rows } = await sql<HeldRow>`
     select p.id, s.net_minor as "netMinor", c.each_minor as "ourMinor", coalesce(c.pack_of, 1) as "packOf",
            array(select n.normal_form from part_name n where n.part_id = p.id and n.kind = 'barcode') as barcodes
-      from part p
-      left join supplier_price s on s.part_id = p.id and s.supplier = ${supplier}
-      left join price c on c.part_id = p.id
-     where p.id = any(${ids}::bigint[])`.execute(db);
-  const said = await sql<{ pair: string }>`
-    select from_part_id || ' ' || to_part_id as pair from reference
-     where source = ${supplier} and from_part_id = any(${ids}::bigint[])`.execute(db);
-  const pairs = new Set(said.rows.map(({ pair }) => pair));
-  const sheets = await readPartSheets(db, await readHeatScales(db), ids);
+      from unnest(${ids}::bigint[]) as p (id)
+      -- Each by the index, as above.
+      left join lateral (select net_minor from supplier_price where part_id = p.id and supplier = ${supplier} limit 1) s on true
+      left join lateral (select each_minor, pack_of from price where part_id = p.id limit 1) c on true`.execute(db);
+  const said =
+    paired.length === 0
+      ? []
+      : (
+          await sql<{ pair: string }>`
+            select from_part_id || ' ' || to_part_id as pair from reference
+             where source = ${supplier} and from_part_id = any(${paired}::bigint[])`.execute(db)
+        ).rows;
+  const pairs = new Set(said.map(({ pair }) => pair));
+  const scales: HeatScales = paired.length === 0 ? new Map() : await readHeatScales(db);
+  const sheets = await readPartSheets(db, scales, paired);
+  const figures = await readFigures(db, stated);
   const byId = new Map(rows.map((row) => [row.id, row]));
   return {
-    oursOf: (id: string): Ours => ({ ...byId.get(id)!, figuresMm: figuresOf(sheets.get(id)!) }),
+    oursOf: (id: string): Ours => ({ ...byId.get(id)!, figuresMm: figures.get(id) ?? {} }),
     isSaid: (from: string, to: string): boolean => pairs.has(`${from} ${to}`),
     /** What is held of the one, and where nothing is, what its row states, against the other. */
     contradiction: (from: string | undefined, { figuresMm }: ReadRow, to: string): string | undefined => {
@@ -95,13 +111,20 @@ export async function readHeld(db: Database, supplier: string, ids: readonly str
   };
 }
 
-function figuresOf(sheet: FactSheet): Ours['figuresMm'] {
-  return Object.fromEntries(
-    FIGURE_USE_IDS.flatMap((use) => {
-      const fact = FACT_OF[use];
-      const mm = rulingValue(sheet, fact);
-      const source = sheet[fact]?.ruling[0]?.source.name;
-      return typeof mm === 'number' && source !== undefined ? [[use, { mm, source }]] : [];
-    }),
-  );
+/** The figures that rule and that a list can state, by part; of several of one rank the first. */
+async function readFigures(db: Database, ids: readonly string[]): Promise<ReadonlyMap<string, Ours['figuresMm']>> {
+  if (ids.length === 0) return new Map();
+  const { rows } = await sql<{ part: string; fact: string; mm: unknown; source: string }>`
+    select c.part_id as part, f.attribute as fact, (array_agg(f.source_name order by f.id))[1] as source,
+           (array_agg(f.value order by f.id))[1] as mm
+      from unnest(${ids}::bigint[]) as p (id)
+      cross join lateral (select part_id, figure_id from chosen_figure where part_id = p.id and rules offset 0) c
+      cross join lateral (select id, attribute, value, source_name from figure where id = c.figure_id offset 0) f
+     where f.attribute = any(${FIGURE_USE_IDS.map((use) => FACT_OF[use])}::text[])
+     group by c.part_id, f.attribute`.execute(db);
+  const useOf = new Map<string, FigureUse>(FIGURE_USE_IDS.map((use) => [FACT_OF[use], use]));
+  const byPart = new Map<string, Partial<Record<FigureUse, { mm: number; source: string }>>>();
+  for (const { part, fact, mm, source } of rows)
+    if (typeof mm === 'number') byPart.set(part, { ...byPart.get(part), [useOf.get(fact)!]: { mm, source } });
+  return byPart;
 }

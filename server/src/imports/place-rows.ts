@@ -3,11 +3,6 @@ import { sortRow, type Equal, type SortedRow } from '@brackenfell/core/imports/s
 import type { Database } from '../db/database.ts';
 import { readHeld, readNamed, type Maker } from './held-store.ts';
 
-const makerCalled = (makers: readonly Maker[], called: string | undefined): Maker | undefined =>
-  called === undefined
-    ? undefined
-    : makers.find(({ id, name }) => [id, name.toLowerCase()].includes(called.toLowerCase()));
-
 export interface PlacedRow extends SortedRow {
   readonly line: number;
   readonly read: ReadRow;
@@ -32,15 +27,23 @@ export async function placeRows(
     const found = named(number).filter(({ makerId }) => maker === undefined || makerId === maker.id);
     return [...new Set(found.map(({ partId }) => partId))];
   };
+  const makerCalled = new Map([
+    ...makers.map((maker) => [maker.name.toLowerCase(), maker] as const),
+    ...makers.map((maker) => [maker.id, maker] as const),
+  ]);
   const placed = rows.map(({ line, read }) => {
-    const maker = makerCalled(makers, read.maker);
+    const maker = read.maker === undefined ? undefined : makerCalled.get(read.maker.toLowerCase());
     const [partId, another] = find(read.number, maker);
     const [equalId, otherEqual] = read.equalTo === undefined ? [] : find(read.equalTo, undefined);
     const equalIsShared = otherEqual !== undefined;
     return { line, read, maker, partId, isShared: another !== undefined, equalId, equalIsShared };
   });
-  const ids = [...new Set(placed.flatMap(({ partId, equalId }) => [partId, equalId].filter((id) => id !== undefined)))];
-  const held = await readHeld(db, supplier, ids);
+  const distinct = (ids: readonly (string | undefined)[]) => [...new Set(ids.filter((id) => id !== undefined))];
+  const held = await readHeld(db, supplier, {
+    ids: distinct(placed.map(({ partId }) => partId)),
+    stated: distinct(placed.map(({ partId, read }) => (Object.keys(read.figuresMm).length > 0 ? partId : undefined))),
+    paired: distinct(placed.flatMap(({ partId, equalId }) => (equalId === undefined ? [] : [partId, equalId]))),
+  });
   return placed.map(({ line, read, maker, partId, isShared, equalId, equalIsShared }) => {
     const ours = partId === undefined ? undefined : held.oursOf(partId);
     const equal: Equal | undefined =

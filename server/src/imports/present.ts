@@ -37,6 +37,7 @@ export async function importView(db: Database, list: ImportFound): Promise<Impor
     isRemembered: list.is_remembered,
     isComplete: list.is_complete,
     newKind: list.new_kind,
+    ofMaker: list.of_maker,
     progress: job?.progress ?? 0,
     doing: job && ['waiting', 'running'].includes(job.state) ? job.doing : '',
     outcome: list.outcome,

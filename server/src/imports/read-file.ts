@@ -1,3 +1,4 @@
+import { Readable } from 'node:stream';
 import { parse } from 'csv-parse';
 import { readSheet } from './read-sheet.ts';
 import { UnreadableList } from './unreadable-list.ts';
@@ -8,13 +9,15 @@ export interface FileRow {
   readonly line: number;
   readonly cells: readonly string[];
   /** Why it is no row at all. */
-  readonly broken?: string;
+  readonly broken?: string | null;
 }
 
 export interface ListFile {
   /** What the file is, in words. */
   readonly form: string;
   readonly headings: readonly string[];
+  /** How many rows there are, give or take a few: for saying how far one is. */
+  readonly rowsAbout: number;
   readonly rows: AsyncIterable<FileRow> | Iterable<FileRow>;
 }
 
@@ -61,6 +64,8 @@ const options = (delimiter: Delimiter) => ({
   bom: true,
   relax_column_count: true,
   skip_empty_lines: true,
+  // A row of blanks states nothing, in text as in a sheet.
+  skip_records_with_empty_values: true,
   max_record_size: LONGEST_RECORD,
   info: true as const,
 });
@@ -97,17 +102,31 @@ async function fromText(text: string, letters: string): Promise<ListFile> {
   return {
     form: `${DELIMITERS[delimiter]} between cells, ${letters}`,
     headings: headingsOf(first.value.cells),
+    rowsAbout: linesIn(text),
     rows,
   };
 }
 
+function linesIn(text: string): number {
+  let lines = 1;
+  for (let at = text.indexOf('\n'); at >= 0; at = text.indexOf('\n', at + 1)) lines += 1;
+  return lines;
+}
+
+const PIECE = 64 * 1024;
+
+/** A text piece by piece, so that no more of it is parted into cells than is asked for. */
+function* piecesOf(text: string): Generator<string> {
+  for (let i = 0; i < text.length; i += PIECE) yield text.slice(i, i + PIECE);
+}
+
 async function* textRows(text: string, delimiter: Delimiter): AsyncGenerator<FileRow> {
   try {
-    for await (const { record, info } of parse(text, options(delimiter)) as AsyncIterable<{
+    const parted = Readable.from(piecesOf(text)).pipe(parse(options(delimiter))) as AsyncIterable<{
       record: string[];
       info: { lines: number };
-    }>)
-      yield { line: info.lines, cells: record.map(clean) };
+    }>;
+    for await (const { record, info } of parted) yield { line: info.lines, cells: record.map(clean) };
   } catch (error) {
     throw new UnreadableList(sayParse(error));
   }
@@ -131,28 +150,33 @@ async function fromSheet(bytes: Buffer): Promise<ListFile> {
   const rows = (await readSheet(bytes)).map(({ line, cells }) => ({ line, cells: cells.map(clean) }));
   const [first, ...rest] = rows.filter(({ cells }) => cells.some((cell) => cell !== ''));
   if (!first) throw new UnreadableList('The first sheet has no rows.');
-  return { form: 'spreadsheet', headings: headingsOf(first.cells), rows: rest };
+  return { form: 'spreadsheet', headings: headingsOf(first.cells), rowsAbout: rest.length, rows: rest };
 }
 
 const HEAD_LINES = 100;
 
 function fromJsonLines(text: string, letters: string): ListFile {
-  const lines = text.split(/\r?\n/).map((raw, i) => ({ raw, line: i + 1 }));
-  const records = lines
-    .filter(({ raw }) => raw.trim() !== '')
-    .map(({ raw, line }) => ({ line, raw, record: objectOf(raw) }));
-  const headings = [...new Set(records.slice(0, HEAD_LINES).flatMap(({ record }) => Object.keys(record ?? {})))];
+  const head = [...recordsOf(text, HEAD_LINES)];
+  const headings = [...new Set(head.flatMap(({ record }) => Object.keys(record ?? {})))];
   const cellOf = (value: unknown): string =>
     typeof value === 'string' ? value : value === null || value === undefined ? '' : JSON.stringify(value);
-  return {
-    form: `JSON lines, ${letters}`,
-    headings: headingsOf(headings),
-    rows: records.map(({ line, raw, record }) =>
-      record === undefined
+  function* rows(): Generator<FileRow> {
+    for (const { line, raw, record } of recordsOf(text))
+      yield record === undefined
         ? { line, cells: [clean(raw)], broken: 'no JSON object' }
-        : { line, cells: headings.map((heading) => clean(cellOf(record[heading]))) },
-    ),
-  };
+        : { line, cells: headings.map((heading) => clean(cellOf(record[heading]))) };
+  }
+  return { form: `JSON lines, ${letters}`, headings: headingsOf(headings), rowsAbout: linesIn(text), rows: rows() };
+}
+
+/** The objects of a text of JSON lines, of its first lines or of all; blank lines are passed over. */
+function* recordsOf(text: string, most = Infinity) {
+  for (let at = 0, line = 1; at < text.length && line <= most; line += 1) {
+    const end = text.indexOf('\n', at);
+    const raw = text.slice(at, end < 0 ? undefined : end).trimEnd();
+    at = end < 0 ? text.length : end + 1;
+    if (raw.trim() !== '') yield { line, raw, record: objectOf(raw) };
+  }
 }
 
 function objectOf(raw: string): Readonly<Record<string, unknown>> | undefined {

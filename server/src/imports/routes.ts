@@ -19,6 +19,7 @@ import type { Writing } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
+import { readMakers } from './held-store.ts';
 import { verdictsTurned } from './verdicts-turned.ts';
 import { importView, lineView, rejectedSheetOf, rowView } from './present.ts';
 import {
@@ -31,7 +32,7 @@ import {
   readImports,
   readRows,
   readSuppliers,
-  rememberColumns,
+  rememberReading,
   stopWork,
   type ImportFound,
 } from './store.ts';
@@ -129,11 +130,15 @@ export function importRoutes(app: Express, context: Context): void {
     if (list.row_count === 0) return trouble('not-allowed-now', 'It could not be read: send the file anew.');
     const columns = body.columns ? columnsAs(list, body.columns) : list.columns;
     if (isTrouble(columns)) return columns;
-    await rememberColumns(trx, list.supplier, columns);
+    const ofMaker = body.ofMaker === undefined ? list.of_maker : body.ofMaker;
+    if (ofMaker !== null && !(await readMakers(trx)).some(({ id }) => id === ofMaker))
+      return trouble('invalid-request', 'No maker is called so here.', { ofMaker: 'no maker of the catalogue' });
+    await rememberReading(trx, list.supplier, { columns, ofMaker });
     await moveTo(trx, list.id, 'sorting', {
       columns: JSON.stringify(columns),
       is_complete: body.isComplete ?? list.is_complete,
       new_kind: body.newKind === undefined ? list.new_kind : body.newKind,
+      of_maker: ofMaker,
       outcome: null,
     });
     await askForWork(trx, list.id, staff.id);

@@ -170,6 +170,7 @@ export const moveTo = (
     is_remembered?: boolean;
     is_complete?: boolean;
     new_kind?: ImportFound['new_kind'];
+    of_maker?: string | null;
     row_count?: number;
     counts?: string;
     asked?: string;
@@ -183,27 +184,6 @@ export const moveTo = (
     .where('id', '=', importId)
     .execute();
 
-/** Rows as they came, written in one statement. */
-export async function addRows(trx: Writing, importId: string, rows: readonly FileRow[]): Promise<void> {
-  if (rows.length === 0) return;
-  await trx
-    .insertInto('list_row')
-    .values(
-      rows.map(({ line, cells, broken }) => ({
-        import_id: importId,
-        line,
-        cells: [...cells],
-        broken: broken ?? null,
-        heap: null,
-        part_id: null,
-        equal_id: null,
-        maker_id: null,
-        read: null,
-      })),
-    )
-    .execute();
-}
-
 export const readRows = (db: Database, importId: string, after: number, most: number, heap?: Heap) =>
   db
     .selectFrom('list_row')
@@ -214,6 +194,22 @@ export const readRows = (db: Database, importId: string, after: number, most: nu
     .orderBy('line')
     .limit(most)
     .execute();
+export type KeptRow = Awaited<ReturnType<typeof readRows>>[number];
+
+/** The rows of a list, or of one of its heaps, page by page. */
+export async function* pagesOf(
+  db: Database,
+  importId: string,
+  most: number,
+  heap?: Heap,
+): AsyncGenerator<readonly KeptRow[]> {
+  for (let after = -1; ;) {
+    const page = await readRows(db, importId, after, most, heap);
+    if (page.length > 0) yield page;
+    if (page.length < most) return;
+    after = page.at(-1)!.line;
+  }
+}
 
 /** The first rows' cells: what the units and marks of its columns are judged by. */
 export const readSample = async (
@@ -253,13 +249,19 @@ export async function readGone(db: Database, importId: string, supplier: string)
   return rows.map(({ printed }) => printed);
 }
 
-/** How a supplier's columns are read: by heading, the next list's as well. */
-export const rememberColumns = (trx: Writing, supplier: string, columns: readonly Column[]) =>
-  trx
+/** How a supplier's lists are read: their columns by heading, and the maker whose they are where none is named. */
+export const rememberReading = (
+  trx: Writing,
+  supplier: string,
+  { columns, ofMaker }: { readonly columns: readonly Column[]; readonly ofMaker: string | null },
+) => {
+  const reading = { columns: JSON.stringify(columns), of_maker: ofMaker };
+  return trx
     .insertInto('list_mapping')
-    .values({ supplier, columns: JSON.stringify(columns) })
-    .onConflict((conflict) => conflict.column('supplier').doUpdateSet({ columns: JSON.stringify(columns) }))
+    .values({ supplier, ...reading })
+    .onConflict((conflict) => conflict.column('supplier').doUpdateSet(reading))
     .execute();
+};
 
 interface Left {
   readonly state: ImportState;
@@ -304,46 +306,34 @@ export async function stopWork(trx: Writing, { id, state }: ImportFound): Promis
   if (waiting.length > 0 && left) await moveTo(trx, id, left.state, { outcome: left.stopped });
 }
 
-/**
- * Where a page of rows lies, and what each would change. The page is written anew: joined to what stands, it would be looked
- * for row by row until the database has counted the new rows.
- */
+/** Takes a page of rows away, to be kept anew as it lies then: joined to what stands, it would be looked for row by row. */
+export const dropPage = (trx: Writing, importId: string, page: readonly FileRow[]) =>
+  trx
+    .deleteFrom('list_row')
+    .where('import_id', '=', importId)
+    .where('line', '>=', page[0]!.line)
+    .where('line', '<=', page.at(-1)!.line)
+    .execute();
+
+/** A page of rows as they came, with where each lies and what it would change; written in one statement. */
 export async function keepPlaced(
   trx: Writing,
   importId: string,
-  page: readonly { readonly line: number; readonly cells: string[]; readonly broken: string | null }[],
+  page: readonly FileRow[],
   placed: readonly PlacedRow[],
 ): Promise<void> {
-  const [first, last] = [page[0], page.at(-1)];
-  if (!first || !last) return;
-  await trx
-    .deleteFrom('list_row')
-    .where('import_id', '=', importId)
-    .where('line', '>=', first.line)
-    .where('line', '<=', last.line)
-    .execute();
-  await trx
-    .insertInto('list_row')
-    .values(
-      page.map(({ line, cells, broken }, i) => {
-        const { heap, read, partId, equalId, makerId, changes, why } = placed[i]!;
-        return {
-          import_id: importId,
-          line,
-          cells,
-          broken,
-          heap,
-          number: read.number,
-          part_id: partId,
-          equal_id: equalId,
-          maker_id: makerId,
-          read: JSON.stringify(read),
-          changes: JSON.stringify(changes),
-          why: [...why],
-        };
-      }),
-    )
-    .execute();
+  const rows = page.map(({ line, cells, broken }, i) => {
+    const { heap, read, partId, equalId, makerId, changes, why } = placed[i]!;
+    return {
+      ...{ line, cells, broken, heap, number: read.number, part_id: partId, equal_id: equalId, maker_id: makerId },
+      ...{ read, changes, why },
+    };
+  });
+  await sql`
+    insert into list_row (import_id, line, cells, broken, heap, number, part_id, equal_id, maker_id, read, changes, why)
+    select ${importId}::bigint, r.* from json_to_recordset(${JSON.stringify(rows)}::json) as r
+      (line int, cells text[], broken text, heap text, number text, part_id bigint, equal_id bigint, maker_id text, read jsonb,
+       changes jsonb, why text[])`.execute(trx);
 }
 
 /** Rows of one number that state different things: which of them holds is asked of a person. */
@@ -367,18 +357,6 @@ export const readFileOf = async (db: Database, importId: string): Promise<Buffer
 export const dropFile = (db: Database, importId: string) =>
   db.deleteFrom('list_file').where('import_id', '=', importId).execute();
 
-export const dropRows = (trx: Writing, importId: string) =>
-  trx.deleteFrom('list_row').where('import_id', '=', importId).execute();
-
-/** How this supplier's columns were read the last time; none where it is new. */
-export const readRemembered = async (db: Database, supplier: string): Promise<readonly Column[]> =>
-  (await db.selectFrom('list_mapping').select('columns').where('supplier', '=', supplier).executeTakeFirst())
-    ?.columns ?? [];
-
-/** What the rows of a list would do as they lie, in one sum: another sum, another consequence. */
-export async function sumOfRows(db: Database, importId: string): Promise<string> {
-  const { rows } = await sql<{ sum: string | null }>`
-    select md5(string_agg(concat_ws('|', line, heap, part_id, equal_id, changes), '/' order by line)) as sum
-      from list_row where import_id = ${importId}`.execute(db);
-  return rows[0]?.sum ?? '';
-}
+/** How this supplier's lists were read the last time; undefined where it is new. */
+export const readRemembered = (db: Database, supplier: string) =>
+  db.selectFrom('list_mapping').select(['columns', 'of_maker']).where('supplier', '=', supplier).executeTakeFirst();

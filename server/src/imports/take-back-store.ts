@@ -1,8 +1,7 @@
 import { sql } from 'kysely';
 import { chooseFigures } from '../catalogue/figure-store.ts';
 import type { Writing } from '../db/database.ts';
-import { lockAllClusters } from '../interchange/cluster-store.ts';
-import { settleClusters } from './write-store.ts';
+import { lockAllClusters, settleClusters } from '../interchange/cluster-store.ts';
 
 /** What stands in the way of taking a list back, told to whoever asked. */
 export class InTheWay extends Error {}
@@ -30,15 +29,11 @@ export async function takeBackList(trx: Writing, importId: string): Promise<void
       `The price of ${changed[0]!.printed}${changed.length > 1 ? ` and ${changed.length - 1} more` : ''} was changed since. Take back what changed it first.`,
     );
   const { rows: touched } = await sql<{ id: string }>`
-    select f.part_id as id from list_made m join figure f on f.id = m.subject_id where m.import_id = ${importId} and m.kind = 'figure'
-    union select r.from_part_id from list_made m join reference r on r.id = m.subject_id where m.import_id = ${importId} and m.kind = 'reference'
-    union select r.to_part_id from list_made m join reference r on r.id = m.subject_id where m.import_id = ${importId} and m.kind = 'reference'`.execute(
-    trx,
-  );
-  const { rows: gone } = await sql<{ id: string }>`
-    select subject_id as id from list_made where import_id = ${importId} and kind = 'part'`.execute(trx);
-  const goes = new Set(gone.map(({ id }) => id));
-  const stay = touched.map(({ id }) => id).filter((id) => !goes.has(id));
+    (select f.part_id as id from list_made m join figure f on f.id = m.subject_id where m.import_id = ${importId} and m.kind = 'figure'
+     union select r.from_part_id from list_made m join reference r on r.id = m.subject_id where m.import_id = ${importId} and m.kind = 'reference'
+     union select r.to_part_id from list_made m join reference r on r.id = m.subject_id where m.import_id = ${importId} and m.kind = 'reference')
+    except select subject_id from list_made where import_id = ${importId} and kind = 'part'`.execute(trx);
+  const stay = touched.map(({ id }) => id);
   try {
     await sql`select take_back_list(${importId})`.execute(trx);
   } catch (error) {

@@ -1,16 +1,16 @@
 import { sql } from 'kysely';
 import { FIGURE_USE_IDS } from '@brackenfell/core/imports/columns';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
-import { chooseFigures } from '../catalogue/figure-store.ts';
+import { choosePartFigures } from '../catalogue/figure-store.ts';
 import { addNames } from '../catalogue/name-store.ts';
+import { bumpCatalogueVersion } from '../catalogue/version-store.ts';
 import type { Writing } from '../db/database.ts';
-import { recluster } from '../interchange/cluster-store.ts';
+import { settleClusters } from '../interchange/cluster-store.ts';
 import { FACT_OF, readMakers, type Maker } from './held-store.ts';
-import { readRows, type ImportFound } from './store.ts';
+import { madeFacts, pagesOf, type ImportFound, type KeptRow as Row } from './store.ts';
 
-const PAGE = 500;
+const PAGE = 1000;
 
-type Row = Awaited<ReturnType<typeof readRows>>[number];
 type Made = readonly [
   kind: 'part' | 'name' | 'figure' | 'reference' | 'price' | 'supplier-price',
   id: string,
@@ -18,15 +18,9 @@ type Made = readonly [
   after?: object,
 ];
 
-/** Parts whose ruling figures, and parts whose clusters, are to be settled once everything is written. */
-interface Touched {
-  readonly figures: Set<string>;
-  readonly clusters: Set<string>;
-}
-
 /**
  * Writes what is new and changed of a list, in the caller's one transaction, which holds all clusters: all of it or nothing. Everything it makes is
- * noted with what was before, so that the whole can be taken back.
+ * noted with what was before, so that the whole can be taken back. No more than a page of it is in memory, whatever its length.
  */
 export async function writeList(
   trx: Writing,
@@ -35,60 +29,57 @@ export async function writeList(
   step: (written: number) => Promise<void>,
 ): Promise<number> {
   const makers = new Map((await readMakers(trx)).map((maker) => [maker.id, maker]));
-  const touched: Touched = { figures: new Set(), clusters: new Set() };
-  const newParts = new Map<string, string>();
+  const joined = new Set<string>();
   let written = 0;
   for (const heap of ['new', 'changed'] as const)
-    for (let after = -1; ;) {
-      const rows = await readRows(trx, list.id, after, PAGE, heap);
-      const ids = await makeParts(trx, list, rows, makers, newParts, touched);
-      const made = [
+    for await (const rows of pagesOf(trx, list.id, PAGE, heap)) {
+      const ids = await makeParts(trx, list, rows, makers);
+      await note(trx, list.id, [
         ...(await writePrices(trx, rows, ids)),
         ...(await writeSupplierPrices(trx, list, rows, ids)),
         ...(await writeBarcodes(trx, rows, ids, makers)),
-        ...(await writeFigures(trx, list, rows, ids, touched)),
-        ...(await writeReferences(trx, list, rows, ids, today, touched)),
-      ];
-      await note(trx, list.id, made);
+        ...(await writeFigures(trx, list, rows, ids)),
+        ...(await writeReferences(trx, list, rows, ids, today, joined)),
+      ]);
       written += rows.length;
       await step(written);
-      if (rows.length < PAGE) break;
-      after = rows.at(-1)!.line;
     }
-  await chooseFigures(trx, [...touched.figures], []);
-  await settleClusters(trx, touched.clusters);
+  await chooseListed(trx, list.id, () => step(written));
+  await settleClusters(trx, joined);
   return written;
 }
 
-/** Makes the clusters of the given parts anew. */
-export async function settleClusters(trx: Writing, partIds: ReadonlySet<string>): Promise<void> {
-  if (partIds.size === 0) return;
-  const rows = await trx
-    .selectFrom('part')
-    .select('cluster_id')
-    .where('id', 'in', [...partIds])
-    .distinct()
-    .execute();
-  await recluster(
-    trx,
-    rows.map(({ cluster_id }) => cluster_id!),
-  );
+/** Decides anew which figures rule the parts that a list made or stated a figure of. */
+async function chooseListed(trx: Writing, importId: string, alive: () => Promise<void>): Promise<void> {
+  if (!(await madeFacts(trx, importId))) return;
+  await bumpCatalogueVersion(trx);
+  for (const kind of ['part', 'figure'] as const)
+    for (let after = '0'; ;) {
+      // Each by the index, whatever the database believes of tables that have just grown. Parts that the list made come first.
+      const { rows } = await sql<{ id: string; part: string | null }>`
+        select m.subject_id as id, case when m.kind = 'part' then m.subject_id when p.made is null then f.part_id end as part
+          from list_made m
+          left join lateral (select part_id from figure where m.kind = 'figure' and id = m.subject_id limit 1) f on true
+          left join lateral (select 1 as made from list_made
+                              where import_id = m.import_id and kind = 'part' and subject_id = f.part_id limit 1) p on true
+         where m.import_id = ${importId} and m.kind = ${kind} and m.subject_id > ${after}
+         order by m.subject_id limit ${PAGE}`.execute(trx);
+      await choosePartFigures(trx, [...new Set(rows.flatMap(({ part }) => (part === null ? [] : [part])))]);
+      await alive();
+      if (rows.length < PAGE) break;
+      after = rows.at(-1)!.id;
+    }
 }
 
 async function note(trx: Writing, importId: string, made: readonly Made[]): Promise<void> {
   if (made.length === 0) return;
-  await trx
-    .insertInto('list_made')
-    .values(
-      made.map(([kind, subject_id, before, after]) => ({
-        import_id: importId,
-        kind,
-        subject_id,
-        before: before ? JSON.stringify(before) : null,
-        after: after ? JSON.stringify(after) : null,
-      })),
-    )
-    .execute();
+  const json = (value: object | null | undefined) => (value ? JSON.stringify(value) : null);
+  await sql`
+    insert into list_made (import_id, kind, subject_id, before, after)
+    select ${importId}::bigint, * from unnest(${made.map(([kind]) => kind)}::text[], ${made.map(([, id]) => id)}::bigint[],
+                           ${made.map(([, , before]) => json(before))}::jsonb[], ${made.map(([, , , after]) => json(after))}::jsonb[])`.execute(
+    trx,
+  );
 }
 
 /** The part of each row, by line; a number that nobody has is made once, however many rows name it. */
@@ -97,20 +88,23 @@ async function makeParts(
   list: ImportFound,
   rows: readonly Row[],
   makers: ReadonlyMap<string, Maker>,
-  newParts: Map<string, string>,
-  touched: Touched,
 ): Promise<ReadonlyMap<number, string>> {
-  const keyOf = ({ number, maker_id }: Row) => `${maker_id!} ${normalForm(number, makers.get(maker_id!)?.significant)}`;
-  const fresh = [...new Map(rows.filter(({ part_id }) => part_id === null).map((row) => [keyOf(row), row]))].filter(
-    ([key]) => !newParts.has(key),
-  );
+  const formOf = ({ number, maker_id }: Row) => normalForm(number, makers.get(maker_id!)?.significant);
+  const keyOf = (row: Row) => `${row.maker_id!} ${formOf(row)}`;
+  const unheld = rows.filter(({ part_id }) => part_id === null);
+  const partOf = new Map(await readMadeOf(trx, list.id, [...new Set(unheld.map(formOf))]));
+  const fresh = [...new Map(unheld.map((row) => [keyOf(row), row]))].filter(([key]) => !partOf.has(key));
   if (fresh.length > 0) {
-    const parts = await trx
-      .insertInto('part')
-      .values(fresh.map(([, { maker_id }]) => ({ maker_id: maker_id!, kind: list.new_kind! })))
-      .returning('id')
-      .execute();
-    await sql`update part set cluster_id = id where id = any(${parts.map(({ id }) => id)}::bigint[])`.execute(trx);
+    const { rows: parts } = await sql<{ id: string }>`
+      select nextval(pg_get_serial_sequence('part', 'id')) as id from generate_series(1, ${fresh.length}::int)`.execute(
+      trx,
+    );
+    await sql`
+      insert into part (id, maker_id, kind, cluster_id) overriding system value
+      select id, maker_id, ${list.new_kind}, id
+        from unnest(${parts.map(({ id }) => id)}::bigint[], ${fresh.map(([, { maker_id }]) => maker_id)}::text[]) as p (id, maker_id)`.execute(
+      trx,
+    );
     const names = await addNames(
       trx,
       fresh.map(([, row], i) => ({
@@ -120,13 +114,28 @@ async function makeParts(
         printed: row.number,
       })),
     );
-    fresh.forEach(([key], i) => {
-      newParts.set(key, parts[i]!.id);
-      touched.figures.add(parts[i]!.id);
-    });
+    fresh.forEach(([key], i) => partOf.set(key, parts[i]!.id));
     await note(trx, list.id, [...parts.map(({ id }): Made => ['part', id]), ...names.map((id): Made => ['name', id])]);
   }
-  return new Map(rows.map((row) => [row.line, row.part_id ?? newParts.get(keyOf(row))!]));
+  return new Map(rows.map((row) => [row.line, row.part_id ?? partOf.get(keyOf(row))!]));
+}
+
+/** Parts that an earlier page of the list made, by maker and number. */
+async function readMadeOf(
+  trx: Writing,
+  importId: string,
+  forms: readonly string[],
+): Promise<readonly (readonly [key: string, part: string])[]> {
+  if (forms.length === 0) return [];
+  const { rows } = await sql<{ key: string; part: string }>`
+    select n.maker_id || ' ' || n.normal_form as key, n.part_id as part
+      from unnest(${forms}::text[]) form
+      cross join lateral (select part_id, maker_id, normal_form from part_name
+                           where normal_form = form and kind = 'catalogue' offset 0) n
+      cross join lateral (select from list_made where import_id = ${importId} and kind = 'part' and subject_id = n.part_id limit 1) m`.execute(
+    trx,
+  );
+  return rows.map(({ key, part }) => [key, part]);
 }
 
 const changes = (row: Row, ...what: readonly string[]) => row.changes.some((change) => what.includes(change.what));
@@ -146,15 +155,12 @@ async function writePrices(
     });
   }
   if (stated.size === 0) return [];
+  const { rows: prices } = await sql<{ part_id: string; each_minor: number; pack_of: number }>`
+    select part_id, each_minor, pack_of from price where part_id = any(${[...stated.keys()]}::bigint[]) for update`.execute(
+    trx,
+  );
   const held = new Map(
-    (
-      await trx
-        .selectFrom('price')
-        .select(['part_id', 'each_minor', 'pack_of'])
-        .where('part_id', 'in', [...stated.keys()])
-        .forUpdate()
-        .execute()
-    ).map(({ part_id, each_minor, pack_of }) => [part_id, { ourMinor: each_minor, packOf: pack_of }]),
+    prices.map(({ part_id, each_minor, pack_of }) => [part_id, { ourMinor: each_minor, packOf: pack_of }]),
   );
   const priced = [...stated].map(([partId, { ourMinor, packOf }]) => {
     const before = held.get(partId) ?? null;
@@ -164,15 +170,11 @@ async function writePrices(
       after: { ourMinor: ourMinor ?? before!.ourMinor, packOf: packOf ?? before?.packOf ?? 1 },
     };
   });
-  await trx
-    .insertInto('price')
-    .values(priced.map(({ partId, after }) => ({ part_id: partId, each_minor: after.ourMinor, pack_of: after.packOf })))
-    .onConflict((conflict) =>
-      conflict
-        .column('part_id')
-        .doUpdateSet((eb) => ({ each_minor: eb.ref('excluded.each_minor'), pack_of: eb.ref('excluded.pack_of') })),
-    )
-    .execute();
+  await sql`
+    insert into price (part_id, each_minor, pack_of)
+    select * from unnest(${priced.map(({ partId }) => partId)}::bigint[], ${priced.map(({ after }) => after.ourMinor)}::int[],
+                         ${priced.map(({ after }) => after.packOf)}::int[])
+    on conflict (part_id) do update set each_minor = excluded.each_minor, pack_of = excluded.pack_of`.execute(trx);
   return priced.map(({ partId, before, after }): Made => ['price', partId, before, after]);
 }
 
@@ -186,23 +188,20 @@ async function writeSupplierPrices(
     rows.filter((row) => changes(row, 'net-price')).map((row) => [ids.get(row.line)!, row.read!.netMinor!]),
   );
   if (priced.size === 0) return [];
-  const held = await trx
-    .selectFrom('supplier_price')
-    .select(['part_id', 'net_minor', 'import_id'])
-    .where('supplier', '=', supplier)
-    .where('part_id', 'in', [...priced.keys()])
-    .execute();
-  await trx
-    .insertInto('supplier_price')
-    .values([...priced].map(([part_id, net_minor]) => ({ supplier, part_id, net_minor, import_id: id })))
-    .onConflict((conflict) =>
-      conflict
-        .columns(['supplier', 'part_id'])
-        .doUpdateSet((eb) => ({ net_minor: eb.ref('excluded.net_minor'), import_id: eb.ref('excluded.import_id') })),
-    )
-    .execute();
+  const ofParts = [...priced.keys()];
+  const { rows: prices } = await sql<{ part_id: string; net_minor: number; import_id: string }>`
+    select part_id, net_minor, import_id from supplier_price
+     where supplier = ${supplier} and part_id = any(${ofParts}::bigint[])`.execute(trx);
+  const held = new Map(prices.map((price) => [price.part_id, price]));
+  await sql`
+    insert into supplier_price (supplier, part_id, net_minor, import_id)
+    select ${supplier}, part_id, net_minor, ${id}::bigint
+      from unnest(${ofParts}::bigint[], ${[...priced.values()]}::int[]) as p (part_id, net_minor)
+    on conflict (supplier, part_id) do update set net_minor = excluded.net_minor, import_id = excluded.import_id`.execute(
+    trx,
+  );
   return [...priced].map(([partId, netMinor]): Made => {
-    const before = held.find(({ part_id }) => part_id === partId);
+    const before = held.get(partId);
     return [
       'supplier-price',
       partId,
@@ -220,19 +219,9 @@ async function writeBarcodes(
 ): Promise<readonly Made[]> {
   const coded = rows.filter((row) => changes(row, 'barcode'));
   if (coded.length === 0) return [];
-  const makerOf = new Map(
-    (
-      await trx
-        .selectFrom('part')
-        .select(['id', 'maker_id'])
-        .where(
-          'id',
-          'in',
-          coded.map(({ line }) => ids.get(line)!),
-        )
-        .execute()
-    ).map(({ id, maker_id }) => [id, makers.get(maker_id)!]),
-  );
+  const { rows: parts } = await sql<{ id: string; maker_id: string }>`
+    select id, maker_id from part where id = any(${coded.map(({ line }) => ids.get(line)!)}::bigint[])`.execute(trx);
+  const makerOf = new Map(parts.map(({ id, maker_id }) => [id, makers.get(maker_id)!]));
   const names = coded.map(({ line, read }) => {
     const partId = ids.get(line)!;
     return { partId, maker: makerOf.get(partId)!, kind: 'barcode' as const, printed: read!.barcode! };
@@ -246,7 +235,6 @@ async function writeFigures(
   { supplier }: ImportFound,
   rows: readonly Row[],
   ids: ReadonlyMap<number, string>,
-  touched: Touched,
 ): Promise<readonly Made[]> {
   const figures = new Map(
     rows.flatMap((row) =>
@@ -257,22 +245,13 @@ async function writeFigures(
     ),
   );
   if (figures.size === 0) return [];
-  for (const { partId } of figures.values()) touched.figures.add(partId);
-  const added = await trx
-    .insertInto('figure')
-    .values(
-      [...figures.values()].map(({ partId, use, mm }) => ({
-        part_id: partId,
-        position_id: null,
-        attribute: FACT_OF[use],
-        value: JSON.stringify(mm),
-        source_rank: 'supplier' as const,
-        source_name: supplier,
-        withdrawn_at: null,
-      })),
-    )
-    .returning('id')
-    .execute();
+  const stated = [...figures.values()];
+  const { rows: added } = await sql<{ id: string }>`
+    insert into figure (part_id, attribute, value, source_rank, source_name)
+    select part_id, attribute, to_jsonb(mm), 'supplier', ${supplier}
+      from unnest(${stated.map(({ partId }) => partId)}::bigint[], ${stated.map(({ use }) => FACT_OF[use])}::text[],
+                  ${stated.map(({ mm }) => mm)}::double precision[]) as f (part_id, attribute, mm)
+    returning id`.execute(trx);
   return added.map(({ id }): Made => ['figure', id]);
 }
 
@@ -282,7 +261,7 @@ async function writeReferences(
   rows: readonly Row[],
   ids: ReadonlyMap<number, string>,
   today: string,
-  touched: Touched,
+  touched: Set<string>,
 ): Promise<readonly Made[]> {
   const joined = new Map(
     rows
@@ -291,7 +270,7 @@ async function writeReferences(
   );
   if (joined.size === 0) return [];
   const pairs = [...joined.values()];
-  for (const id of pairs.flat()) touched.clusters.add(id);
+  for (const id of pairs.flat()) touched.add(id);
   const { rows: added } = await sql<{ id: string }>`
     insert into reference (from_part_id, to_part_id, grade, source, noted_on, from_cluster_id, to_cluster_id)
     select f.id, t.id, 'equivalent', ${supplier}, ${today}, f.cluster_id, t.cluster_id

@@ -37,6 +37,28 @@ describe('what is said of a list', () => {
     expect(named).toHaveLength(1);
   });
 
+  test('of a maker’s own list, which names its maker nowhere, it is said once and remembered', async () => {
+    const text = 'No;Net\nKX 45-1;5,00\nKN 419G-63DR;6,10';
+    const taken = await on.take(text, 'Kestrane direct');
+    await on.go(taken, 'columns', { newKind: 'plug' });
+    expect((await on.rowsOf(taken, 'doubtful')).map(({ why }) => why)).toEqual([['a new number needs its maker']]);
+    const stranger = await on.send(taken, 'columns', { ofMaker: 'nobody' });
+    expect([stranger.status, (stranger.body as { detail: string }).detail]).toEqual([
+      400,
+      'No maker is called so here.',
+    ]);
+    const said = await on.go(taken, 'columns', { ofMaker: 'kestrane' });
+    expect(said).toMatchObject({ ofMaker: 'kestrane', counts: { new: 1, changed: 1, doubtful: 0 } });
+    await on.go(said, 'write');
+    const made = await counter.owner
+      .selectFrom('part_name')
+      .select('maker_id')
+      .where('printed', '=', 'KX 45-1')
+      .executeTakeFirstOrThrow();
+    expect(made.maker_id).toBe('kestrane');
+    expect(await on.take(text, 'Kestrane direct')).toMatchObject({ ofMaker: 'kestrane', counts: { same: 2 } });
+  });
+
   test('is true however its work is broken off: a written list that is not taken back stands as written', async () => {
     const written = await on.go(await on.take('No;Net\nKN 419G-63DR;6,66', 'True'), 'write');
     const before = await on.snapshot();

@@ -56,6 +56,24 @@ export async function recluster(trx: Writing, clusterIds: readonly string[]): Pr
   );
 }
 
+/** So many parts' clusters are read and joined at once; of more, all are, four bytes a part. */
+const MOST_JOINED_AT_ONCE = 20_000;
+
+/** Makes the clusters of the given parts anew, or where there are very many, all of them. The caller holds every cluster. */
+export async function settleClusters(trx: Writing, partIds: ReadonlySet<string>): Promise<void> {
+  if (partIds.size > MOST_JOINED_AT_ONCE) {
+    await nameAll(trx, await computeAllClusters(trx));
+    return;
+  }
+  if (partIds.size === 0) return;
+  const { rows } = await sql<{ cluster_id: string }>`
+    select distinct cluster_id from part where id = any(${[...partIds]}::bigint[])`.execute(trx);
+  await recluster(
+    trx,
+    rows.map(({ cluster_id }) => cluster_id),
+  );
+}
+
 /** Writes parts' clusters, on the parts and on their references. */
 async function nameClusters(trx: Writing, moved: readonly (readonly [part: string, cluster: string])[]): Promise<void> {
   if (moved.length === 0) return;
@@ -107,23 +125,28 @@ export async function rebuildClusters(db: Database): Promise<number> {
   return db.transaction().execute(async (trx) => {
     await lockAllClusters(trx);
     if ((await readCatalogueVersion(trx)) !== before) clusters = await computeAllClusters(trx);
-    let moved = 0;
-    for (let after = '0'; ;) {
-      const rows = await trx
-        .selectFrom('part')
-        .select(['id', 'cluster_id'])
-        .where('id', '>', after)
-        .orderBy('id')
-        .limit(STRIDE)
-        .execute();
-      const named = rows
-        .map(({ id, cluster_id }) => ({ id, was: cluster_id, is: String(clusters.of(Number(id))) }))
-        .filter(({ was, is }) => was !== is)
-        .map(({ id, is }) => [id, is] as const);
-      await nameClusters(trx, named);
-      moved += named.length;
-      if (rows.length < STRIDE) return moved;
-      after = rows.at(-1)!.id;
-    }
+    return nameAll(trx, clusters);
   });
+}
+
+/** Writes every part's cluster where it is another than the one that stands; returns how many were. */
+async function nameAll(trx: Writing, clusters: Clusters): Promise<number> {
+  let moved = 0;
+  for (let after = '0'; ;) {
+    const rows = await trx
+      .selectFrom('part')
+      .select(['id', 'cluster_id'])
+      .where('id', '>', after)
+      .orderBy('id')
+      .limit(STRIDE)
+      .execute();
+    const named = rows
+      .map(({ id, cluster_id }) => ({ id, was: cluster_id, is: String(clusters.of(Number(id))) }))
+      .filter(({ was, is }) => was !== is)
+      .map(({ id, is }) => [id, is] as const);
+    await nameClusters(trx, named);
+    moved += named.length;
+    if (rows.length < STRIDE) return moved;
+    after = rows.at(-1)!.id;
+  }
 }

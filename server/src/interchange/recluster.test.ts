@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { chance } from '@brackenfell/demo/large/random';
 import { openTestCounter, type TestCounter } from '../testing/counter.ts';
 import { editReference } from './edit-reference.ts';
-import { computeAllClusters, rebuildClusters } from './cluster-store.ts';
+import { computeAllClusters, rebuildClusters, settleClusters } from './cluster-store.ts';
 import { readEdgesAround } from './store.ts';
 
 let counter: TestCounter;
@@ -103,6 +103,21 @@ describe('look-alike clusters in the database', () => {
     expect(await rebuildClusters(counter.owner)).toBeGreaterThan(0);
     expect(await astray()).toEqual([]);
     expect(await rebuildClusters(counter.owner)).toBe(0);
+  });
+
+  test('follow a list that joins more numbers than are read at once', async () => {
+    const parts = await counter.owner
+      .updateTable('part')
+      .set({ cluster_id: '1' })
+      .where('id', '>', '1')
+      .where('id', '<', '40')
+      .returning('id')
+      .execute();
+    const strangers = Array.from({ length: 20_001 }, (_, i) => String(1_000_000 + i));
+    await counter.db
+      .transaction()
+      .execute((trx) => settleClusters(trx, new Set([...parts.map(({ id }) => id), ...strangers])));
+    expect(await astray()).toEqual([]);
   });
 
   test('a reference cut twice is cut once', async () => {

@@ -80,12 +80,12 @@ export async function readClusters(db: Database, clusterIds: readonly string[]) 
   const members = await db
     .selectFrom('part')
     .select(['id', 'cluster_id'])
-    .where('cluster_id', 'in', [...clusterIds])
+    .where(sql<boolean>`cluster_id = any(${clusterIds}::bigint[])`)
     .execute();
   const edges = await db
     .selectFrom('reference')
     .select(['id', 'from_part_id as from', 'to_part_id as to', 'grade'])
-    .where('from_cluster_id', 'in', [...clusterIds])
+    .where(sql<boolean>`from_cluster_id = any(${clusterIds}::bigint[])`)
     .where('rejected_at', 'is', null)
     .where('grade', 'in', ['same', 'equivalent'])
     .execute();

@@ -31,7 +31,8 @@ export async function claimJob(db: Database): Promise<Job | undefined> {
 export async function beat(db: Database, jobId: string, progress: number, doing: string): Promise<boolean> {
   const row = await db
     .updateTable('job')
-    .set({ progress, doing, beat_at: new Date() })
+    // Parts of a whole, summed, may come to a hair more than it.
+    .set({ progress: Math.min(1, progress), doing, beat_at: new Date() })
     .where('id', '=', jobId)
     .returning('cancel_asked')
     .executeTakeFirst();

@@ -95,6 +95,8 @@ describe('the worker of jobs', () => {
     expect(await beat(counter.db, id, 0.4, 'comparing')).toBe(false);
     expect(await stateOf(id)).toMatchObject({ progress: 0.4, doing: 'comparing' });
     expect(await beat(counter.db, '999999', 0.4, 'of nothing')).toBe(true);
+    expect(await beat(counter.db, id, 0.2 + (0.8 * 3) / 3, 'all of it, by sums')).toBe(false);
+    expect((await stateOf(id)).progress).toBe(1);
   });
 
   test('works what comes while it looks, until it is told to stop', async () => {

@@ -47,9 +47,7 @@ export async function loadOpen(db: Database, lines: AsyncIterable<string> | Iter
     }
     await settle();
     if (read === 0) throw new WrongLine('The file is empty.');
-    const ids = [...loaded.parts.values()];
-    for (let i = 0; i < ids.length; i += PAGE) await chooseFigures(trx, ids.slice(i, i + PAGE), []);
-    await chooseFigures(trx, [], loaded.positionIds);
+    await chooseFigures(trx, [...loaded.parts.values()], loaded.positionIds);
     return read;
   });
   await completeDerived(db);

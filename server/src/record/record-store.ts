@@ -12,7 +12,6 @@ import { findMaker, findParts, partKey, readLine, readRatedOn } from './store.ts
 type EngineLine = OpenLineOf<'engine'>;
 type Position = EngineLine['positions'][number];
 
-const PAGE = 1000;
 const ALL = 1_000_000;
 
 /** Puts a record in the place of what stands. What stays as it was is not written; a figure is never overwritten. */
@@ -38,8 +37,7 @@ async function putScale(trx: Writing, { maker, ratings }: Omit<OpenLineOf<'heat-
     'heat_rating',
     ratings.map(({ code, indexBar }, ordinal) => ({ maker_id: maker, ordinal, code, index_bar: indexBar })),
   );
-  const rated = await readRatedOn(trx, maker, ALL);
-  for (let i = 0; i < rated.length || i === 0; i += PAGE) await chooseFigures(trx, rated.slice(i, i + PAGE), []);
+  await chooseFigures(trx, await readRatedOn(trx, maker, ALL), []);
 }
 
 async function putEngine(trx: Writing, line: EngineLine): Promise<void> {

@@ -14,6 +14,7 @@ import { call } from '../wire/call.ts';
 import { HeapBar } from './heap-bar.tsx';
 import { ImportColumns } from './import-columns.tsx';
 import { ImportRows } from './import-rows.tsx';
+import { ListMaker } from './list-maker.tsx';
 import { UnknownMakers } from './unknown-makers.tsx';
 import { ShelfVerdicts } from './shelf-verdicts.tsx';
 import { sayImport, toWrite } from './import-words.ts';
@@ -167,6 +168,9 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
                   options={NEW_KINDS}
                   onChange={(kind) => readSo({ newKind: kind === WAIT ? null : kind })}
                 />
+              )}
+              {mayChange && !view.columns.some(({ use }) => use === 'maker') && (
+                <ListMaker view={view} onMaker={(ofMaker) => readSo({ ofMaker })} />
               )}
               {left > 0 && (
                 <a className="underline" href={rejected} download>

@@ -18,6 +18,7 @@ const view = (more: Partial<ImportView>): ImportView => ({
   isRemembered: false,
   isComplete: false,
   newKind: null,
+  ofMaker: null,
   progress: 0,
   doing: '',
   outcome: null,

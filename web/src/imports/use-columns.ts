@@ -11,7 +11,9 @@ type Column = ImportView['columns'][number];
 /** How an import is read is changed here; the rows are sorted anew, and the supplier’s next list is read the same way. */
 export function useColumns(view: ImportView) {
   const write = useImportWrite();
-  const readSo = (change: { columns?: readonly Column[]; isComplete?: boolean; newKind?: ImportView['newKind'] }) => {
+  const readSo = (
+    change: { columns?: readonly Column[]; isComplete?: boolean } & Partial<Pick<ImportView, 'newKind' | 'ofMaker'>>,
+  ) => {
     const { columns, ...more } = change;
     write.mutate(
       () =>

@@ -21,6 +21,8 @@ export interface ListImportTable {
   /** Everything the supplier has: what is missing from it is gone. */
   is_complete: Generated<boolean>;
   new_kind: PartKind | null;
+  /** Whose numbers they are where a row names no maker. */
+  of_maker: Generated<string | null>;
   row_count: Generated<number>;
   /** Of each column: what its values ask about its unit, and its first value. Settled with the heaps. */
   asked: Json<readonly (UnitAsked | null)[]>;
@@ -57,6 +59,7 @@ export interface ListRowTable {
 export interface ListMappingTable {
   supplier: string;
   columns: ColumnType<readonly Column[], string, string>;
+  of_maker: string | null;
 }
 /** What a supplier takes for a part, in minor units before tax. */
 export interface SupplierPriceTable {

@@ -1,0 +1,66 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { chooseFigures } from '../catalogue/figure-store.ts';
+import { partIdOf } from '../testing/counter.ts';
+import { openLists, type Lists } from '../testing/lists.ts';
+
+let on: Lists;
+beforeAll(async () => {
+  on = await openLists();
+});
+afterAll(() => on.counter.close());
+
+/** More rows than are written at a time, and the first number once more at the end. */
+const ROWS = 1200;
+const LIST = ['No;Brand;Net;Gap mm']
+  .concat(
+    Array.from({ length: ROWS }, (_, i) => `KX 70-${i};Kestrane;5.${10 + (i % 80)};0.9`),
+    'KX 70-0;Kestrane;5.10;0.9',
+  )
+  .join('\n');
+
+describe('a list of more rows than are written at a time', () => {
+  test('makes a number once, however far apart its rows stand, and states every figure once', async () => {
+    const before = await on.snapshot();
+    const written = await on.go(await on.go(await on.take(LIST), 'columns', { newKind: 'plug' }), 'write');
+    expect(written).toMatchObject({ state: 'written', counts: { new: ROWS + 1 } });
+    const named = await on.counter.owner
+      .selectFrom('part_name')
+      .select('part_id')
+      .where('normal_form', 'like', 'KX70%')
+      .execute();
+    expect(named).toHaveLength(ROWS);
+    const specified = await on.counter.owner
+      .selectFrom('chosen_figure')
+      .innerJoin('figure', 'figure.id', 'chosen_figure.figure_id')
+      .select('figure.part_id')
+      .distinct()
+      .where('chosen_figure.rules', '=', true)
+      .where('figure.attribute', '=', 'plug.gapMm')
+      .where(
+        'figure.part_id',
+        'in',
+        named.map(({ part_id }) => part_id),
+      )
+      .execute();
+    expect(specified).toHaveLength(ROWS);
+    expect(await on.take(LIST)).toMatchObject({ state: 'sorted', counts: { same: ROWS + 1 } });
+    expect((await on.go(written, 'take-back')).state).toBe('taken-back');
+    expect(await on.snapshot()).toEqual(before);
+  });
+
+  test('is decided page by page: one statement names no more than it can', async () => {
+    const real = await partIdOf(on.counter, 'KN 419G-63DR');
+    const ruling = () =>
+      on.counter.owner
+        .selectFrom('chosen_figure')
+        .selectAll()
+        .where('part_id', '=', real)
+        .orderBy('figure_id')
+        .execute();
+    const before = await ruling();
+    const strangers = Array.from({ length: 70_000 }, (_, i) => String(10_000_000 + i));
+    await on.counter.db.transaction().execute((trx) => chooseFigures(trx, [real, ...strangers], []));
+    expect(await ruling()).toEqual(before);
+    expect(before.length).toBeGreaterThan(0);
+  });
+});

@@ -1,0 +1,194 @@
+import { isDeepStrictEqual } from 'node:util';
+import { guessColumns } from '@brackenfell/core/imports/columns';
+import { readingOf, type ListReading } from '@brackenfell/core/imports/read-list';
+import type { ReadRow } from '@brackenfell/core/imports/read-row';
+import { HEAPS } from '@brackenfell/core/imports/sort-row';
+import { counted } from '@brackenfell/core/words/counted';
+import type { Database, Writing } from '../db/database.ts';
+import { readMakers } from './held-store.ts';
+import { inOneStep } from './in-one-step.ts';
+import { placeRows, type PlacedRow } from './place-rows.ts';
+import { readList, type FileRow, type ListFile } from './read-file.ts';
+import {
+  askOfTwice,
+  countHeaps,
+  dropFile,
+  dropPage,
+  keepPlaced,
+  moveTo,
+  pagesOf,
+  readFileOf,
+  readGone,
+  readRemembered,
+  readSample,
+  type ImportFound,
+  type KeptRow,
+} from './store.ts';
+import { UnreadableList } from './unreadable-list.ts';
+
+/** Says how far a job is and what it does; ends it where somebody asked to stop. */
+export type Step = (share: number, doing: string) => Promise<void>;
+
+const PAGE = 1000;
+/** So many rows tell what a column is. */
+const SAMPLE = 5000;
+
+/** Reads the file and lays its rows beside what is held, all at once. Begun again from nothing where it was broken off. */
+export async function readIn(db: Database, list: ImportFound, step: Step): Promise<string> {
+  await step(0, 'reading the file');
+  const file = await readList(await readFileOf(db, list.id));
+  const remembered = await readRemembered(db, list.supplier);
+  const known = new Map(remembered?.columns.map((column) => [column.heading, column]));
+  const isRemembered = file.headings.every((heading) => known.has(heading));
+  const columns = isRemembered ? file.headings.map((heading) => known.get(heading)!) : guessColumns(file.headings);
+  const ofMaker = isRemembered ? (remembered?.of_maker ?? null) : null;
+  return inOneStep(db, async (trx) => {
+    const { first, pages } = await inPages(file.rows, SAMPLE);
+    if (first.length === 0) throw new UnreadableList('The file has headings and no rows.');
+    const read = await sortRows(
+      trx,
+      { ...list, columns, of_maker: ofMaker },
+      { sample: first.filter(({ broken }) => !broken).map(({ cells }) => cells), pages },
+      (done) => step(0.9 * Math.min(1, done / file.rowsAbout), `${counted(done, 'row')} read`),
+    );
+    await dropFile(trx, list.id);
+    return settleSorted(trx, list, {
+      ...read,
+      form: file.form,
+      columns: JSON.stringify(columns),
+      of_maker: ofMaker,
+      is_remembered: isRemembered,
+      row_count: read.done,
+    });
+  });
+}
+
+/** The first rows of a file apart, and all of them page by page. */
+async function inPages(
+  rows: ListFile['rows'],
+  many: number,
+): Promise<{ readonly first: readonly FileRow[]; readonly pages: AsyncIterable<readonly FileRow[]> }> {
+  const source = Symbol.asyncIterator in rows ? rows[Symbol.asyncIterator]() : rows[Symbol.iterator]();
+  const take = async (most: number): Promise<readonly FileRow[]> => {
+    const taken: FileRow[] = [];
+    while (taken.length < most) {
+      const next = await source.next();
+      if (next.done) break;
+      taken.push(next.value);
+    }
+    return taken;
+  };
+  const first = await take(many);
+  async function* pages(): AsyncGenerator<readonly FileRow[]> {
+    for (let i = 0; i < first.length; i += PAGE) yield first.slice(i, i + PAGE);
+    for (let page = await take(PAGE); page.length > 0; page = await take(PAGE)) yield page;
+  }
+  return { first, pages: pages() };
+}
+
+/** Sorts all rows anew as they are kept; a reader finds the rows of before or of after. */
+export async function sortAll(db: Database, list: ImportFound, step: Step): Promise<string> {
+  await step(0, 'sorting');
+  return inOneStep(db, async (trx) => {
+    const sample = await readSample(trx, list.id, SAMPLE);
+    const read = await sortRows(trx, list, { sample, pages: pagesOf(trx, list.id, PAGE), areKept: true }, (done) =>
+      step((0.9 * done) / Math.max(1, list.row_count), `${counted(done, 'row')} sorted`),
+    );
+    return settleSorted(trx, list, read);
+  });
+}
+
+interface Rows {
+  /** Cells of the first rows: what the units and marks of the columns are judged by. */
+  readonly sample: readonly (readonly string[])[];
+  readonly pages: AsyncIterable<readonly FileRow[]>;
+  /** They are among the rows of the list already, and are written anew. */
+  readonly areKept?: boolean;
+}
+
+/** Lays every row beside what is held now and keeps where it lies, in the caller's transaction. */
+async function sortRows(
+  trx: Writing,
+  list: ImportFound,
+  { sample, pages, areKept }: Rows,
+  step: (done: number) => Promise<void>,
+) {
+  const reading = readingOf(list.columns, sample);
+  const makers = await readMakers(trx);
+  let done = 0;
+  for await (const page of pages) {
+    const placed = await placePage(trx, list, makers, reading, page);
+    if (areKept) await dropPage(trx, list.id, page);
+    await keepPlaced(trx, list.id, page, placed);
+    done += page.length;
+    await step(done);
+  }
+  await askOfTwice(trx, list.id);
+  return { done, asked: JSON.stringify(reading.asked), firsts: reading.firsts };
+}
+
+/** The import stands sorted; gives how many lie in each heap. */
+async function settleSorted(
+  trx: Writing,
+  list: ImportFound,
+  { done: _, ...more }: Awaited<ReturnType<typeof sortRows>> & Parameters<typeof moveTo>[3],
+): Promise<string> {
+  const counts = await countHeaps(trx, list.id);
+  await moveTo(trx, list.id, 'sorted', {
+    ...more,
+    counts: JSON.stringify(counts),
+    gone: list.is_complete ? await readGone(trx, list.id, list.supplier) : [],
+    outcome: null,
+  });
+  return HEAPS.map((heap) => `${counts[heap]} ${heap}`).join(', ');
+}
+
+async function placePage(
+  db: Database,
+  list: ImportFound,
+  makers: Awaited<ReturnType<typeof readMakers>>,
+  { read }: ListReading,
+  page: readonly FileRow[],
+): Promise<readonly PlacedRow[]> {
+  const { of_maker: maker } = list;
+  const ofTheMaker = (row: ReadRow): ReadRow => (maker === null || row.maker !== undefined ? row : { ...row, maker });
+  const placed = await placeRows(
+    db,
+    makers,
+    list.supplier,
+    page.map((row) => ({ line: row.line, read: ofTheMaker(read(row)) })),
+  );
+  return list.new_kind === null ? placed.map(waitForKind) : placed;
+}
+
+/** A number that nobody has waits until somebody says what kind of part the list is of. */
+const waitForKind = (row: PlacedRow): PlacedRow =>
+  row.heap === 'new'
+    ? { ...row, heap: 'doubtful', why: ['a new number: say what the new ones of this list are'] }
+    : row;
+
+/** Whether every row, laid beside what is held now, would do what it was sorted to do. Nothing is written. */
+export async function stillDoes(
+  trx: Writing,
+  list: ImportFound,
+  step: (done: number) => Promise<void>,
+): Promise<boolean> {
+  const reading = readingOf(list.columns, await readSample(trx, list.id, SAMPLE));
+  const makers = await readMakers(trx);
+  let done = 0;
+  for await (const page of pagesOf(trx, list.id, PAGE)) {
+    const placed = await placePage(trx, list, makers, reading, page);
+    if (!page.every((row, i) => doesTheSame(row, placed[i]!))) return false;
+    done += page.length;
+    await step(done);
+  }
+  return true;
+}
+
+/** Nothing is done of a doubtful row, whatever the doubt. */
+const doesTheSame = (row: KeptRow, now: PlacedRow): boolean =>
+  (row.heap === now.heap || row.heap === 'doubtful') &&
+  row.part_id === now.partId &&
+  row.equal_id === now.equalId &&
+  row.maker_id === now.makerId &&
+  isDeepStrictEqual(row.changes, JSON.parse(JSON.stringify(now.changes)));
