@@ -6,7 +6,7 @@ import { HEAPS } from '@brackenfell/core/imports/sort-row';
 import { counted } from '@brackenfell/core/words/counted';
 import type { Database, Writing } from '../db/database.ts';
 import { readMakers } from './held-store.ts';
-import { inOneStep } from './in-one-step.ts';
+import { inOneStep } from './one-step-store.ts';
 import { placeRows, type PlacedRow } from './place-rows.ts';
 import { readList, type FileRow, type ListFile } from './read-file.ts';
 import {

@@ -2,7 +2,7 @@ import { counted } from '@brackenfell/core/words/counted';
 import { askForAuditAfter } from '../audit/store.ts';
 import type { Database } from '../db/database.ts';
 import { lockAllClusters } from '../interchange/cluster-store.ts';
-import { inOneStep } from './in-one-step.ts';
+import { inOneStep } from './one-step-store.ts';
 import { readIn, sortAll, stillDoes, type Step } from './sort-list.ts';
 import { dropFile, findImport, LEFT_AT, madeFacts, moveTo, type ImportFound } from './store.ts';
 import { InTheWay, takeBackList } from './take-back-store.ts';
