@@ -104,6 +104,17 @@ test('by pointer: a list that cannot be read says what to do; a column is read o
   // The next list of this supplier is read the same way.
   await choose(page, take);
   await expect(page4(page)).toContainText('as this supplier’s last list');
+  // A maker's own list names its maker nowhere: it is said once.
+  await page.getByLabel('Supplier').fill('Kestrane Direct');
+  await choose(page, take, 'No;Net\nKX 88-1;5,00\n');
+  const says = async (what: string, answer: string) => {
+    await page4(page).getByRole('combobox', { name: what }).click();
+    await page.getByRole('option', { name: answer, exact: true }).click();
+  };
+  await says('Numbers that nobody has are', 'plug');
+  await expect(page4(page)).toContainText('a new number needs its maker');
+  await says('Its numbers are of', 'Kestrane');
+  await expect(heading(page)).toHaveText('1 row to write');
 });
 
 test('a specialist sees who may take a list in', async ({ page, counter }) => {

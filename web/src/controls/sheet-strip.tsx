@@ -26,7 +26,7 @@ export function SheetStrip({ title, label, sheets }: SheetStripProps) {
     sheets.flatMap(({ key, name, to }) => (to ? [{ press: key, does: name, run: () => void navigate(to) }] : [])),
   );
   return (
-    <nav className={sheets.length > 5 ? 'strip' : 'strip strip-five'} aria-label={label}>
+    <nav className="strip strip-sheets" aria-label={label}>
       {sheets.map(({ key, name, to, needs }) => (
         <button
           key={key}
@@ -42,7 +42,7 @@ export function SheetStrip({ title, label, sheets }: SheetStripProps) {
             {key}
           </span>
           <b>{name}</b>
-          <small>{needs}</small>
+          <small>{typeof needs === 'string' ? <span className="truncate">{needs}</span> : needs}</small>
         </button>
       ))}
     </nav>
