@@ -47,7 +47,7 @@ module.exports = {
       severity: 'error',
       comment: 'what every subject of the page stands on knows none of them',
       from: { path: '^web/src/(wire|settings|drawing|keys|controls|measuring)/' },
-      to: { path: '^web/src/', pathNot: '^web/src/(wire|settings|drawing|keys|controls|measuring)/' },
+      to: { path: '^web/src/', pathNot: '^web/src/(wire|settings|drawing|keys|controls|measuring|testing)/' },
     },
     {
       name: 'shell-stands-on-top',
@@ -61,7 +61,8 @@ module.exports = {
       from: {
         orphan: true,
         pathNot: [
-          '\\.(config|test)\\.[cm]?[jt]s$',
+          '\\.(config|test)\\.[cm]?[jt]sx?$',
+          '^web/src/testing/',
           '^scripts/',
           '^bench/',
           '^e2e/',

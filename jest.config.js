@@ -24,5 +24,10 @@ const project = (name, extra = {}) => ({
   ...extra,
 });
 
-const projects = ['core', 'contract', 'demo', 'server', 'web'].map((name) => project(name));
-export default { projects: [...projects, project('scripts', { testMatch: ['<rootDir>/*.test.ts'] })], maxWorkers: 2 };
+const projects = ['core', 'contract', 'demo', 'server'].map((name) => project(name));
+const web = project('web', {
+  testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+  setupFiles: [`${import.meta.dirname}/web/src/testing/browser-globals.ts`],
+});
+const scripts = project('scripts', { testMatch: ['<rootDir>/*.test.ts'] });
+export default { projects: [...projects, web, scripts], maxWorkers: 2 };

@@ -1,0 +1,9 @@
+import { TextDecoder, TextEncoder } from 'node:util';
+
+// What every browser has and the one that tests are given does not.
+Object.assign(globalThis, { TextDecoder, TextEncoder });
+if (typeof window !== 'undefined') {
+  const matchMedia = (media: string) => Object.assign(new EventTarget(), { matches: false, media });
+  Object.assign(window, { matchMedia });
+  Object.assign(Element.prototype, { scrollIntoView: () => undefined });
+}

@@ -1,0 +1,78 @@
+import type { OpenMatter } from '@brackenfell/contract/open-matter';
+import type { Slip, SlipLine } from '@brackenfell/contract/slip';
+
+/** A line of four plugs of an engine that takes four. */
+export const line = (more: Partial<SlipLine> = {}): SlipLine => ({
+  lineId: '11',
+  kind: 'sale',
+  partId: '70',
+  partKind: 'plug',
+  printed: 'KN 419G-63DR',
+  maker: 'Kestrane',
+  quantity: 4,
+  packOf: 1,
+  unitPriceMinor: 940,
+  positions: ['1', '2', '3', '4'],
+  verdict: 'sell',
+  reason: 'everything agrees',
+  toTell: [],
+  judgedAt: null,
+  judgedBy: null,
+  toldBefore: [],
+  released: null,
+  batch: null,
+  held: null,
+  proof: null,
+  setUp: [],
+  gaps: [],
+  review: null,
+  ...more,
+});
+
+/** Something that keeps a slip from being collected. */
+export const matter = (kind: OpenMatter['kind'], says: string, lineId: string | null = null): OpenMatter => ({
+  kind,
+  lineId,
+  says,
+  facts: [],
+  answeredHere: false,
+});
+
+/** An open slip with nothing in the way. */
+export const slip = (more: Partial<Slip> = {}): Slip => ({
+  slipId: '3',
+  docket: 4203,
+  state: 'open',
+  version: 5,
+  customer: '',
+  phone: '',
+  vehicle: '',
+  cameFor: '',
+  engineId: 'skerrow-sc20',
+  engine: 'Skerrow SC20',
+  build: null,
+  duty: 'usual',
+  staying: null,
+  engineCount: 1,
+  inHand: null,
+  holder: null,
+  holderId: null,
+  endReason: null,
+  heldUntil: null,
+  isOver: false,
+  linked: [],
+  lines: [line()],
+  open: [],
+  readings: [],
+  rules: [],
+  garage: null,
+  kept: [],
+  notes: [],
+  goodsMinor: 3760,
+  taxBasisPoints: 2000,
+  taxMinor: 752,
+  totalMinor: 4512,
+  createdAt: '2026-03-02T09:00:00.000Z',
+  updatedAt: '2026-03-02T09:00:00.000Z',
+  ...more,
+});
