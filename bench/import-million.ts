@@ -79,7 +79,7 @@ const send = async (method: string, path: string, body?: BodyInit, type = 'appli
 };
 await send('POST', '/api/session', JSON.stringify({ name, password }));
 const client = new HttpClient(cookie);
-const ASKED = ['bx-cr-10', 'heron', '0w12', 'kestrane qx'];
+const ASKED = ['kn419g63dr', 'heron', '0w12', 'hb/19/45'];
 const askOnce = async (i: number) =>
   (await client.get(server.port, `/api/ask?q=${encodeURIComponent(ASKED[i % ASKED.length]!)}`)).ms;
 

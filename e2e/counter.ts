@@ -20,7 +20,7 @@ export class Counter {
   readonly #database = `journey_${randomUUID().replaceAll('-', '')}`;
 
   async open(): Promise<void> {
-    await asSuper(`create database ${this.#database} template ${TEMPLATE} owner brackenfell_owner`);
+    await asSuper(`create database ${this.#database} template ${TEMPLATE} owner brackenfell_owner strategy file_copy`);
     await this.start();
   }
 

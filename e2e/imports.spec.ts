@@ -111,7 +111,7 @@ test('by pointer: a list that cannot be read says what to do; a column is read o
     await page4(page).getByRole('combobox', { name: what }).click();
     await page.getByRole('option', { name: answer, exact: true }).click();
   };
-  await says('Numbers that nobody has are', 'plug');
+  await says('Numbers that nobody has are', 'plugs');
   await expect(page4(page)).toContainText('a new number needs its maker');
   await says('Its numbers are of', 'Kestrane');
   await expect(heading(page)).toHaveText('1 row to write');

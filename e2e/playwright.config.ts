@@ -15,9 +15,12 @@ export default defineConfig({
     ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_FILE ?? '../test-results/report.json' }],
   ],
   use: {
+    // What is not there to be pressed fails as what is not there to be seen.
+    actionTimeout: 90_000,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
-    trace: 'retain-on-failure',
+    // Of each step its document; pictures would take a fifth of the machine.
+    trace: { mode: 'retain-on-failure', screenshots: false, snapshots: true, sources: false },
     launchOptions: CHROMIUM_LAUNCH,
   },
 });
