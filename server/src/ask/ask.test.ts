@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { checkDigit } from '@brackenfell/core/part-numbers/barcode';
 import type { AskAnswer } from '@brackenfell/contract/ask';
-import { openTestCounter, type TestCounter } from '../testing/counter.ts';
+import { openTestCounter, partIdOf, type TestCounter } from '../testing/counter.ts';
 
 let counter: TestCounter;
 beforeAll(async () => {
@@ -58,6 +58,23 @@ describe('the ask line', () => {
     expect((await ask('skerrow sc20')).engines[0]).toMatchObject({ engineId: 'skerrow-sc20' });
     expect((await ask('haulm 2012')).vehicles.map((v) => v.title)).toEqual(['Skerrow Haulm 2.0']);
     expect((await ask('haulm 2019')).vehicles).toEqual([]);
+  });
+
+  test('words that name an engine are no number, however alike some number is; a mistyped number is still looked for', async () => {
+    const looser = async (question: string) =>
+      (await ask(question)).parts.filter(({ stage }) => stage === 'looser').map(({ printed }) => printed);
+    const part_id = await partIdOf(counter, 'KN 419G-63DR');
+    await counter.owner
+      .insertInto('part_name')
+      .values({
+        ...{ part_id, maker_id: 'kestrane', kind: 'box', printed: 'XX HAULM' },
+        ...{ normal_form: 'XXHAULM', fold_key: 'XXHAULM' },
+      })
+      .execute();
+    expect((await ask('haulm')).vehicles.length).toBeGreaterThan(0);
+    expect(await looser('haulm')).toEqual([]);
+    await counter.owner.deleteFrom('part_name').where('printed', '=', 'XX HAULM').execute();
+    expect(await looser('kestrane 19g6 3xx')).toContain('19G63DR');
   });
 
   test('a name that belongs to several parts shows all of them, never one silently', async () => {

@@ -57,11 +57,16 @@ async function suggestParts(
 /** With fewer sure readings than this, and none of them exact, names that are merely alike follow. */
 const FEW = 3;
 
-/** Names ranked; where few answer, those that are merely alike after them. */
-async function rankedNames(db: Database, asked: AskedNumber, makers: readonly string[]): Promise<Ranked<FoundName>[]> {
+/** Names ranked; where few answer, and nothing else does, those that are merely alike after them. */
+async function rankedNames(
+  db: Database,
+  asked: AskedNumber,
+  makers: readonly string[],
+  isAnswered: boolean,
+): Promise<Ranked<FoundName>[]> {
   const found = await findNames(db, asked, makers, false);
   const ranked = rankNames(asked, found.sure);
-  if (ranked.length >= FEW || ranked.some(({ match }) => match.stage === 'exact')) return ranked;
+  if (isAnswered || ranked.length >= FEW || ranked.some(({ match }) => match.stage === 'exact')) return ranked;
   const alike = found.alike ?? (await findAlike(db, asked, makers));
   const once = new Map([...alike].reverse().map((name) => [name.partId, name]));
   for (const { name } of ranked) once.delete(name.partId);
@@ -78,9 +83,9 @@ async function findParts(
   db: Database,
   asked: AskedNumber,
   makers: readonly string[],
-  engineId: string | undefined,
+  { engineId, isAnswered }: { readonly engineId: string | undefined; readonly isAnswered: boolean },
 ): Promise<PartAnswer[]> {
-  const ranked = (await rankedNames(db, asked, makers)).slice(0, engineId ? MOST_WEIGHED : MOST_PARTS);
+  const ranked = (await rankedNames(db, asked, makers, isAnswered)).slice(0, engineId ? MOST_WEIGHED : MOST_PARTS);
   const details = await readDetails(
     db,
     ranked.map(({ name }) => name.partId),
@@ -144,8 +149,13 @@ export function askRoutes(app: Express, context: Context): void {
     const asked = askedNumber(number, index.significantSigns);
     const isNumber = asked.normal.length <= LONGEST_PART_NUMBER && asked.normal !== '';
     const isQuick = query.quick === 'yes';
+    const byWords = findByWords(index, query.q);
+    // Words that name an engine or a vehicle are not also looked for among numbers that are merely alike.
+    const isAnswered = hasWord(query.q) && byWords.engines.length + byWords.vehicles.length > 0;
     const numbers = () =>
-      isQuick ? suggestParts(db, asked, makers, index.makers) : findParts(db, asked, makers, query.engine);
+      isQuick
+        ? suggestParts(db, asked, makers, index.makers)
+        : findParts(db, asked, makers, { engineId: query.engine, isAnswered });
     const isOfCustomers = hasWord(query.q) || isPhone(query.q) || mayBePlate(query.q);
     const [parts, { slips, garage }, batches] = await Promise.all([
       isNumber ? numbers() : [],
@@ -162,7 +172,7 @@ export function askRoutes(app: Express, context: Context): void {
     const measure = readMeasure(query.q, systemOf(query.units));
     return {
       parts,
-      ...findByWords(index, query.q),
+      ...byWords,
       garage: garage.map((v) => ({
         vehicleId: v.id,
         called: v.called,

@@ -78,8 +78,11 @@ export async function readMakers(db: Database) {
     ratings: number;
     numbering: string | null;
   }>`
-    select m.id as "makerId", m.name, (select count(*)::int from part p where p.maker_id = m.id) as parts,
+    select m.id as "makerId", m.name, coalesce(p.parts, 0) as parts,
            (select count(*)::int from heat_rating h where h.maker_id = m.id) as ratings, g.grammar ->> 'title' as numbering
-      from maker m left join maker_grammar g on g.maker_id = m.id order by m.name`.execute(db);
+      from maker m
+      -- Counted in one pass: maker by maker, a million parts would be looked through for each.
+      left join (select maker_id, count(*)::int as parts from part group by maker_id) p on p.maker_id = m.id
+      left join maker_grammar g on g.maker_id = m.id order by m.name`.execute(db);
   return rows;
 }

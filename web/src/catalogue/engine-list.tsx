@@ -1,5 +1,6 @@
 import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
+import { counted, printCount } from '@brackenfell/core/words/counted';
 import { useEngines } from '../engine/use-engine.ts';
 import { NewEngine } from '../record/new-engine.tsx';
 import { useMayMend } from '../session/use-session.ts';
@@ -13,7 +14,9 @@ export function EngineList() {
     <main className="desk-main col-span-2" aria-label="Engines of the catalogue">
       <div className="flex items-center gap-4 border-b border-line px-4 py-2">
         <h1 className="text-verdict font-semibold">
-          {engines.data ? `${engines.data.engines.length} of ${engines.data.total} engines` : 'Engines'}
+          {engines.data
+            ? `${printCount(engines.data.engines.length)} of ${counted(engines.data.total, 'engine')}`
+            : 'Engines'}
         </h1>
         <label className="ml-auto flex items-center gap-2 text-slate">
           Narrow by words

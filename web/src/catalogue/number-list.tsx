@@ -18,6 +18,12 @@ const KINDS = [
   { value: 'sundry', says: 'sundries' },
   { value: 'kit', says: 'kits' },
 ] as const;
+/** What one part of a kind is called. */
+const ONE = new Map<string, string>([
+  ...PART_KINDS.map((kind) => [kind, KIND_WORDS[kind][1]] as const),
+  ['oe-number', 'number to order by'],
+  ['unheld', 'only spoken of'],
+]);
 type Query = RequestOf<'listNumbers'>['query'];
 
 /** Every number of the catalogue in its order: narrowed by how it begins, by kind, maker and shelf. The address keeps it. */
@@ -141,7 +147,7 @@ export function NumberList() {
                 </td>
                 <td className="px-3">{row.as}</td>
                 <td className="px-3 [overflow-wrap:anywhere]">{row.maker}</td>
-                <td className="px-3">{row.kind}</td>
+                <td className="px-3">{ONE.get(row.kind) ?? row.kind}</td>
                 <td className="num px-3 text-right">{row.onHand ?? '–'}</td>
                 <td className="num px-3 text-right">{printAmount(row.priceMinor)}</td>
               </tr>

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { counted } from '@brackenfell/core/words/counted';
+import { counted, printCount } from '@brackenfell/core/words/counted';
 import { Trouble } from '../controls/trouble.tsx';
 import { call } from '../wire/call.ts';
 
@@ -28,7 +28,7 @@ export function MakersPage() {
             {makers.data?.makers.map(({ makerId, name, parts, ratings, numbering }) => (
               <tr key={makerId} className="border-t border-hair">
                 <td className="px-3 py-1 font-semibold">{name}</td>
-                <td className="num px-3">{parts}</td>
+                <td className="num px-3">{printCount(parts)}</td>
                 <td className="px-3">
                   <Link
                     className="underline decoration-line"
