@@ -111,8 +111,9 @@ async function drawNumbers(count: number, from: number) {
 async function latency(): Promise<void> {
   const by = chance(7);
   const numbers = await drawNumbers(rounds + 60, 7);
-  const { rows: engines } = await sql<{ id: string }>`
-    select id from engine where id like 'large-%' order by hashtext(id) limit ${rounds + 60}`.execute(db);
+  const { rows: engines } = await sql<{ id: string; words: string }>`
+    select id, (select min(v.make || ' ' || v.model) from vehicle v where v.engine_id = engine.id) as words
+      from engine where id like 'large-%' order by hashtext(id) limit ${rounds + 60}`.execute(db);
   const typed = (kind: string, i: number) => corrupt(kind, numbers[i]!.printed, by) ?? numbers[i]!.printed;
   const routes: Record<string, (i: number) => [number, string]> = {
     pk: () => [bare.port, '/pk'],
@@ -127,7 +128,9 @@ async function latency(): Promise<void> {
       const at = 2 + by.below(Math.max(1, number.length - 5));
       return [real.port, ask(`${number.slice(0, at)}*${number.slice(at + 2)}`)];
     },
-    'words of an engine': (i) => [real.port, ask(engines[i]!.id.replace('large-', 'heron '))],
+    'words of a vehicle': (i) => [real.port, ask(engines[i]!.words)],
+    // They name nothing: numbers that are merely alike are looked for.
+    'words of nothing': (i) => [real.port, ask(engines[i]!.id.replace('large-', 'heron '))],
     tray: (i) => [real.port, `/api/engines/${engines[i]!.id}/tray`],
   };
   const samples = new Map<string, number[]>(Object.keys(routes).map((name) => [name, []]));
