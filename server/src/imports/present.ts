@@ -1,7 +1,8 @@
 import { stringify } from 'csv-stringify/sync';
 import type { ImportLine, ImportRow, ImportView } from '@brackenfell/contract/imports';
 import type { Database } from '../db/database.ts';
-import { countContradictions, latestJobOf, madeFacts, readRows, readUnknownMakers, type ImportFound } from './store.ts';
+import { readRows } from './row-store.ts';
+import { countContradictions, latestJobOf, madeFacts, readUnknownMakers, type ImportFound } from './store.ts';
 
 const SHOWN_GONE = 200;
 

@@ -22,6 +22,7 @@ import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
 import { readMakers } from './held-store.ts';
 import { verdictsTurned } from './verdicts-turned.ts';
 import { importView, lineView, rejectedSheetOf, rowView } from './present.ts';
+import { readRows } from './row-store.ts';
 import {
   addImport,
   addMakerRow,
@@ -30,7 +31,6 @@ import {
   lockImport,
   moveTo,
   readImports,
-  readRows,
   readSuppliers,
   rememberReading,
   stopWork,

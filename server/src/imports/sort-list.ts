@@ -12,18 +12,14 @@ import { readList, type FileRow, type ListFile } from './read-file.ts';
 import {
   askOfTwice,
   countHeaps,
-  dropFile,
   dropPage,
   keepPlaced,
-  moveTo,
   pagesOf,
-  readFileOf,
   readGone,
-  readRemembered,
   readSample,
-  type ImportFound,
   type KeptRow,
-} from './store.ts';
+} from './row-store.ts';
+import { dropFile, moveTo, readFileOf, readRemembered, type ImportFound } from './store.ts';
 import { UnreadableList } from './unreadable-list.ts';
 
 /** Says how far a job is and what it does; ends it where somebody asked to stop. */
@@ -59,6 +55,7 @@ export async function readIn(db: Database, list: ImportFound, step: Step): Promi
       of_maker: ofMaker,
       is_remembered: isRemembered,
       row_count: read.done,
+      outcome: null,
     });
   });
 }
@@ -86,15 +83,20 @@ async function inPages(
   return { first, pages: pages() };
 }
 
-/** Sorts all rows anew as they are kept; a reader finds the rows of before or of after. */
-export async function sortAll(db: Database, list: ImportFound, step: Step): Promise<string> {
+/** Sorts all rows anew as they are kept, with what is said of it; a reader finds the rows of before or of after. */
+export async function sortAll(
+  db: Database,
+  list: ImportFound,
+  step: Step,
+  outcome: string | null = null,
+): Promise<string> {
   await step(0, 'sorting');
   return inOneStep(db, async (trx) => {
     const sample = await readSample(trx, list.id, SAMPLE);
     const read = await sortRows(trx, list, { sample, pages: pagesOf(trx, list.id, PAGE), areKept: true }, (done) =>
       step((0.9 * done) / Math.max(1, list.row_count), `${counted(done, 'row')} sorted`),
     );
-    return settleSorted(trx, list, read);
+    return settleSorted(trx, list, { ...read, outcome });
   });
 }
 
@@ -138,7 +140,6 @@ async function settleSorted(
     ...more,
     counts: JSON.stringify(counts),
     gone: list.is_complete ? await readGone(trx, list.id, list.supplier) : [],
-    outcome: null,
   });
   return HEAPS.map((heap) => `${counts[heap]} ${heap}`).join(', ');
 }

@@ -70,8 +70,7 @@ async function write(db: Database, list: ImportFound, step: Step): Promise<strin
     return outcome;
   });
   if (written !== undefined) return written;
-  await sortAll(db, list, step);
-  await moveTo(db, list.id, 'sorted', { outcome: MOVED_ON });
+  await sortAll(db, list, step, MOVED_ON);
   return MOVED_ON;
 }
 

@@ -7,7 +7,8 @@ import { bumpCatalogueVersion } from '../catalogue/version-store.ts';
 import type { Writing } from '../db/database.ts';
 import { settleClusters } from '../interchange/cluster-store.ts';
 import { FACT_OF, readMakers, type Maker } from './held-store.ts';
-import { madeFacts, pagesOf, type ImportFound, type KeptRow as Row } from './store.ts';
+import { pagesOf, type KeptRow as Row } from './row-store.ts';
+import { madeFacts, type ImportFound } from './store.ts';
 
 const PAGE = 1000;
 

@@ -1,10 +1,8 @@
 import { Link, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { HEAPS, type Heap } from '@brackenfell/core/imports/sort-row';
-import { KIND_WORDS, PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { counted } from '@brackenfell/core/words/counted';
 import type { ImportView } from '@brackenfell/contract/imports';
-import { Choice } from '../controls/choice.tsx';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { printMoment } from '../controls/moment.ts';
@@ -14,18 +12,12 @@ import { call } from '../wire/call.ts';
 import { HeapBar } from './heap-bar.tsx';
 import { ImportColumns } from './import-columns.tsx';
 import { ImportRows } from './import-rows.tsx';
-import { ListMaker } from './list-maker.tsx';
+import { ListAnswers } from './list-answers.tsx';
 import { UnknownMakers } from './unknown-makers.tsx';
 import { ShelfVerdicts } from './shelf-verdicts.tsx';
-import { sayImport, toWrite } from './import-words.ts';
+import { notTaken, rejectedSheet, sayImport, toWrite } from './import-words.ts';
 import { useColumns } from './use-columns.ts';
 import { isWorked, useImportWrite } from './use-imports.ts';
-
-const WAIT = 'wait';
-const NEW_KINDS = [
-  { value: WAIT, says: 'nothing yet: they wait' },
-  ...PART_KINDS.map((value) => ({ value, says: KIND_WORDS[value][0].toLowerCase() })),
-] as const;
 
 /** One list: how it is read, what it would change, and the step that writes it or takes it back. */
 export function ImportDetail({ view }: { readonly view: ImportView }) {
@@ -43,8 +35,6 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
       onError: (error) => toast.error(error.message),
     });
   const stop = () => write.mutate(() => call('stopImport', { params: { importId: view.importId }, body: {} }));
-  const rejected = `/api/imports/${view.importId}/rejected.csv`;
-  const left = (view.counts?.invalid ?? 0) + (view.counts?.doubtful ?? 0);
   const isAtWork = isWorked(view.state);
   useKeys('Import', [
     ...(mayWrite
@@ -67,7 +57,9 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
           },
         ]
       : []),
-    ...(left > 0 ? [{ press: 'r', does: 'Rejected rows as CSV', run: () => window.location.assign(rejected) }] : []),
+    ...(notTaken(view) > 0
+      ? [{ press: 'r', does: 'Rejected rows as CSV', run: () => window.location.assign(rejectedSheet(view)) }]
+      : []),
     ...(asked >= 0
       ? [
           { press: 'a', does: 'The column is in the unit its values tell', run: () => answer(asked, 'likely') },
@@ -149,35 +141,7 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
         {view.columns.length > 0 && (
           <>
             <ImportColumns view={view} mayChange={mayChange} onColumn={setColumn} onAnswer={answer} />
-            <div className="flex flex-wrap items-center gap-x-6 gap-y-1 px-3 pb-2">
-              <label className="flex items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="size-4"
-                  checked={view.isComplete}
-                  disabled={!mayChange}
-                  onChange={() => readSo({ isComplete: !view.isComplete })}
-                />
-                This list is everything they have
-              </label>
-              {mayChange && (
-                <Choice
-                  label="Numbers that nobody has are"
-                  className="flex items-center gap-2 whitespace-nowrap"
-                  value={view.newKind ?? WAIT}
-                  options={NEW_KINDS}
-                  onChange={(kind) => readSo({ newKind: kind === WAIT ? null : kind })}
-                />
-              )}
-              {mayChange && !view.columns.some(({ use }) => use === 'maker') && (
-                <ListMaker view={view} onMaker={(ofMaker) => readSo({ ofMaker })} />
-              )}
-              {left > 0 && (
-                <a className="underline" href={rejected} download>
-                  {left} not taken, as CSV with reasons <Key>r</Key>
-                </a>
-              )}
-            </div>
+            <ListAnswers view={view} mayChange={mayChange} onAnswer={readSo} />
             {view.goneNumbers.length > 0 && (
               <p className="px-3 pb-2">
                 Gone from their list: <span className="num">{view.goneNumbers.join(', ')}</span>

@@ -1,32 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import type { ImportView } from '@brackenfell/contract/imports';
+import { list as view, NONE } from '../testing/lists.ts';
 import { sayImport, toWrite } from './import-words.ts';
-
-const NONE = { invalid: 0, doubtful: 0, new: 0, changed: 0, same: 0, gone: 0 };
-const view = (more: Partial<ImportView>): ImportView => ({
-  importId: '1',
-  supplier: 'Eastgate',
-  fileName: 'list.csv',
-  state: 'sorted',
-  at: '2026-11-27T10:00:00Z',
-  by: 'Corwin',
-  counts: NONE,
-  version: 3,
-  form: 'semicolon between cells, UTF-8',
-  rows: 4,
-  columns: [],
-  isRemembered: false,
-  isComplete: false,
-  newKind: null,
-  ofMaker: null,
-  progress: 0,
-  doing: '',
-  outcome: null,
-  goneNumbers: [],
-  unknownMakers: [],
-  contradictions: null,
-  ...more,
-});
 
 describe('where a list stands', () => {
   test('a column that is asked comes before what could be written', () => {

@@ -48,3 +48,9 @@ export function sayImport(view: ImportView): { readonly mark: MarkKind; readonly
           };
   }
 }
+
+/** How many rows are not taken as they are. */
+export const notTaken = ({ counts }: ImportView): number => (counts ? counts.invalid + counts.doubtful : 0);
+
+/** Where they are fetched as a sheet, each with its reasons. */
+export const rejectedSheet = ({ importId }: ImportView): string => `/api/imports/${importId}/rejected.csv`;

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { ImportView } from '@brackenfell/contract/imports';
 import { Choice } from '../controls/choice.tsx';
+import { Trouble } from '../controls/trouble.tsx';
 import { call } from '../wire/call.ts';
 
 const NOBODY = '';
@@ -14,7 +15,7 @@ export function ListMaker({
   readonly onMaker: (maker: string | null) => void;
 }) {
   const makers = useQuery({ queryKey: ['makers'], queryFn: () => call('listMakers', {}) });
-  if (!makers.data) return null;
+  if (!makers.data) return <Trouble error={makers.error} />;
   return (
     <Choice
       label="Its numbers are of"

@@ -15,6 +15,7 @@ import { useSettings } from '../settings/settings.ts';
 import { MendForm } from './mend-form.tsx';
 import { useConsequences } from './use-mending.ts';
 import { WouldChange } from '../consequences/would-change.tsx';
+import { SourceField } from './source-field.tsx';
 
 type Fact = Mending['facts'][number];
 type Rank = (typeof WRITTEN_RANKS)[number];
@@ -125,10 +126,7 @@ export function FigureForm({ partId, fact, onDone }: FigureFormProps) {
             ))}
           </select>
         </label>
-        <label className="grid gap-1">
-          <span className="text-slate">where: sheet, list, page</span>
-          <input className="field" maxLength={60} value={source} onChange={(event) => setSource(event.target.value)} />
-        </label>
+        <SourceField value={source} onChange={setSource} />
       </div>
       <AskedBack reading={reading} onChoose={setText} />
       {change && (

@@ -8,6 +8,7 @@ import { useEngines } from '../engine/use-engine.ts';
 import { MendForm } from './mend-form.tsx';
 import { MendPanel } from './mend-panel.tsx';
 import { useConsequences } from './use-mending.ts';
+import { SourceField } from './source-field.tsx';
 
 /** Who offers a part for which engines: a listing is a statement, and never more than that. */
 export const ListingsPanel = ({ mending: { partId, listings } }: { readonly mending: Mending }) => (
@@ -87,12 +88,7 @@ function ListingForm({ partId, onDone }: { readonly partId: string; readonly onD
             ))}
           </select>
         </label>
-        <TextField
-          label="where: sheet, list, page"
-          maxLength={60}
-          value={source}
-          onChange={(event) => setSource(event.target.value)}
-        />
+        <SourceField value={source} onChange={setSource} />
         <TextField
           label="built from, if told"
           type="month"

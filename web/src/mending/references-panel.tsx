@@ -9,6 +9,7 @@ import { NumberField, type FoundPart } from '../part/number-field.tsx';
 import { MendForm } from './mend-form.tsx';
 import { MendPanel } from './mend-panel.tsx';
 import { useConsequences } from './use-mending.ts';
+import { SourceField } from './source-field.tsx';
 
 const GRADE_WORDS: Readonly<Record<ReferenceGrade, string>> = {
   same: 'the same as',
@@ -102,12 +103,7 @@ function ReferenceForm({ partId, onDone }: { readonly partId: string; readonly o
             onChange={(text, part) => setOther({ text, part })}
           />
         </span>
-        <TextField
-          label="where: sheet, list, page"
-          maxLength={60}
-          value={source}
-          onChange={(event) => setSource(event.target.value)}
-        />
+        <SourceField value={source} onChange={setSource} />
         <TextField
           label="in force from, if not yet"
           type="date"

@@ -1,0 +1,115 @@
+import { sql } from 'kysely';
+import type { Heap } from '@brackenfell/core/imports/sort-row';
+import type { Database, Writing } from '../db/database.ts';
+import type { PlacedRow } from './place-rows.ts';
+import type { FileRow } from './read-file.ts';
+
+/** The rows of a list as they came and where each lies, in their order. */
+export const readRows = (db: Database, importId: string, after: number, most: number, heap?: Heap) =>
+  db
+    .selectFrom('list_row')
+    .selectAll()
+    .where('import_id', '=', importId)
+    .where('line', '>', after)
+    .$if(heap !== undefined, (rows) => rows.where('heap', '=', heap!))
+    .orderBy('line')
+    .limit(most)
+    .execute();
+export type KeptRow = Awaited<ReturnType<typeof readRows>>[number];
+
+/** The rows of a list, or of one of its heaps, page by page. */
+export async function* pagesOf(
+  db: Database,
+  importId: string,
+  most: number,
+  heap?: Heap,
+): AsyncGenerator<readonly KeptRow[]> {
+  for (let after = -1; ;) {
+    const page = await readRows(db, importId, after, most, heap);
+    if (page.length > 0) yield page;
+    if (page.length < most) return;
+    after = page.at(-1)!.line;
+  }
+}
+
+/** The first rows' cells: what the units and marks of its columns are judged by. */
+export const readSample = async (
+  db: Database,
+  importId: string,
+  most: number,
+): Promise<readonly (readonly string[])[]> =>
+  (
+    await db
+      .selectFrom('list_row')
+      .select('cells')
+      .where('import_id', '=', importId)
+      .where('broken', 'is', null)
+      .orderBy('line')
+      .limit(most)
+      .execute()
+  ).map(({ cells }) => cells);
+
+export async function countHeaps(db: Database, importId: string): Promise<Record<Heap, number>> {
+  const rows = await db
+    .selectFrom('list_row')
+    .select(['heap', (eb) => eb.fn.countAll<string>().as('count')])
+    .where('import_id', '=', importId)
+    .groupBy('heap')
+    .execute();
+  const of = (heap: Heap) => Number(rows.find((row) => row.heap === heap)?.count ?? 0);
+  return { invalid: of('invalid'), doubtful: of('doubtful'), new: of('new'), changed: of('changed'), same: of('same') };
+}
+
+/** Numbers this supplier took a price for before that this list does not name. */
+export async function readGone(db: Database, importId: string, supplier: string): Promise<string[]> {
+  const { rows } = await sql<{ printed: string }>`
+    select min(n.printed) as printed from supplier_price s join part_name n on n.part_id = s.part_id and n.kind in ('catalogue', 'oe')
+     where s.supplier = ${supplier}
+       and not exists (select 1 from list_row r where r.import_id = ${importId} and r.part_id = s.part_id)
+     group by s.part_id order by 1`.execute(db);
+  return rows.map(({ printed }) => printed);
+}
+
+/** Takes a page of rows away, to be kept anew as it lies then: joined to what stands, it would be looked for row by row. */
+export const dropPage = (trx: Writing, importId: string, page: readonly FileRow[]) =>
+  trx
+    .deleteFrom('list_row')
+    .where('import_id', '=', importId)
+    .where('line', '>=', page[0]!.line)
+    .where('line', '<=', page.at(-1)!.line)
+    .execute();
+
+/** A page of rows as they came, with where each lies and what it would change; written in one statement. */
+export async function keepPlaced(
+  trx: Writing,
+  importId: string,
+  page: readonly FileRow[],
+  placed: readonly PlacedRow[],
+): Promise<void> {
+  const rows = page.map(({ line, cells, broken }, i) => {
+    const { heap, read, partId, equalId, makerId, changes, why } = placed[i]!;
+    return {
+      ...{ line, cells, broken, heap, number: read.number, part_id: partId, equal_id: equalId, maker_id: makerId },
+      ...{ read, changes, why },
+    };
+  });
+  await sql`
+    insert into list_row (import_id, line, cells, broken, heap, number, part_id, equal_id, maker_id, read, changes, why)
+    select ${importId}::bigint, r.* from json_to_recordset(${JSON.stringify(rows)}::json) as r
+      (line int, cells text[], broken text, heap text, number text, part_id bigint, equal_id bigint, maker_id text, read jsonb,
+       changes jsonb, why text[])`.execute(trx);
+}
+
+/** Rows of one number that state different things: which of them holds is asked of a person. */
+export async function askOfTwice(db: Database, importId: string): Promise<void> {
+  // Looked for once, before any row is touched: beside the update it would be looked for row by row.
+  await sql`
+    with twice as materialized (
+      select coalesce(part_id::text, maker_id || ' ' || upper(number)) as subject, count(*) as times
+        from list_row where import_id = ${importId} and heap in ('new', 'changed', 'same')
+       group by 1 having count(*) > 1 and count(distinct read - 'equalTo' - 'number') > 1)
+    update list_row r set heap = 'doubtful', why = r.why || array['stands ' || t.times || ' times in this list, and not alike']
+      from twice t
+     where r.import_id = ${importId} and r.heap in ('new', 'changed', 'same')
+       and coalesce(r.part_id::text, r.maker_id || ' ' || upper(r.number)) = t.subject`.execute(db);
+}
