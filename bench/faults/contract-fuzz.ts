@@ -101,7 +101,8 @@ export async function contractFuzz(databaseUrl: string): Promise<Tally> {
   try {
     const till = await new Till(() => server.address).signIn('Isolde');
     for (const [name, { method, path }] of Object.entries(ENDPOINTS)) {
-      if (name === 'signOut' || name === 'endSession') continue;
+      // The stream of what changes has no end to wait for.
+      if (name === 'signOut' || name === 'endSession' || name === 'live') continue;
       for (let i = 0; i < A_ROUTE; i += 1) {
         const at = path.replaceAll(/:[a-zA-Z]+/g, () => (random() < 0.4 ? '1' : hostile()));
         const query = FIELDS.filter(() => random() < 0.15).map((field) => `${field}=${hostile()}`);

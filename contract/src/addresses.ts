@@ -1,6 +1,7 @@
 /** Method and path of every endpoint, Express style. By themselves: the browser takes these along and not the schemas. */
 export const ADDRESSES = {
   health: ['GET', '/api/health'],
+  live: ['GET', '/api/live'],
   getShop: ['GET', '/api/shop'],
   beginShop: ['POST', '/api/shop'],
   changeShop: ['PATCH', '/api/shop'],

@@ -21,7 +21,13 @@ export interface Endpoint {
   /** Takes a file of at most so many bytes instead of a body of JSON; `application/octet-stream`. */
   readonly consumes?: number;
   /** A document instead of JSON: the handler gives its bytes. */
-  readonly produces?: 'application/pdf' | 'text/calendar' | 'text/csv' | 'application/x-ndjson' | 'application/zip';
+  readonly produces?:
+    | 'application/pdf'
+    | 'text/calendar'
+    | 'text/csv'
+    | 'text/event-stream'
+    | 'application/x-ndjson'
+    | 'application/zip';
   /** Repeating the call with the same Idempotency-Key gives the first answer again. */
   readonly idempotent?: boolean;
   /** A read that follows every key stroke: its session may have been looked up up to two seconds ago. */

@@ -68,6 +68,7 @@ import { listClaims, saveClaim } from './heard.ts';
 import { getRecord, getRecordForm, listMakers, previewRecord, undoRecord, writeRecord } from './record.ts';
 import { getMending, mendPart, previewMending, undoMending } from './mending.ts';
 import { getHandOver, getPaper, listPapers, printPaper, tickStep } from './hand-over.ts';
+import { live } from './live.ts';
 import { lendTool, listLoans, settleLoan } from './loan.ts';
 import { addGapReading, getBlades, getSetUp, saveBlades, withdrawGapReading } from './set-up.ts';
 import { chooseHouseRule, chooseUnderCondition, getHouseRules } from './house-rules.ts';
@@ -118,6 +119,7 @@ import { getNearMisses, getTray } from './tray.ts';
 /** Every endpoint of the application. The server must register each; the OpenAPI document lists them. */
 export const ENDPOINTS = {
   health,
+  live,
   listMakers,
   getRecordForm,
   getRecord,

@@ -36,6 +36,7 @@ import { garageRoutes } from './garage/routes.ts';
 import { importRoutes } from './imports/routes.ts';
 import { mendingRoutes } from './mending/routes.ts';
 import { recordRoutes } from './record/routes.ts';
+import { liveRoutes } from './live/routes.ts';
 import { loanRoutes } from './loan/routes.ts';
 import { handOverRoutes } from './hand-over/routes.ts';
 import { heardRoutes } from './heard/routes.ts';
@@ -112,6 +113,7 @@ export function createApp(context: Context): Express {
   });
   const document = openApiDocument();
   serve(app, context, openApi, () => Promise.resolve(document));
+  liveRoutes(app, context);
   shopRoutes(app, context);
   sessionRoutes(app, context);
   askRoutes(app, context);

@@ -8,6 +8,7 @@ import { readConfig } from './context/config.ts';
 import { createContext } from './context/context.ts';
 import { openDatabase } from './db/database.ts';
 import { sweepReceipts } from './http/receipt-store.ts';
+import { listen } from './tidings/listen-store.ts';
 import { serveMetrics } from './metrics/metrics.ts';
 import { keepToShop } from './shop/write-as-shop.ts';
 import { keepAlive } from './keep-alive.ts';
@@ -34,6 +35,7 @@ function main(): void {
   });
   const context = createContext(db, log, config);
   keepToShop(db);
+  const listening = listen(config.databaseUrl, context.live, (error) => sayLost(log, error));
   if (config.metricsPort !== undefined) serveMetrics(context.metrics, db, config.metricsPort, log);
   const server = createServer(createApp(context));
   server.on('error', (error) => {
@@ -63,6 +65,8 @@ function main(): void {
     stopping = true;
     setTimeout(() => process.exit(0), GRACE_MS).unref();
     worker.stop();
+    listening.stop();
+    context.live.close();
     server.closeIdleConnections();
     server.close(() => void db.destroy().finally(() => process.exit(0)));
   };

@@ -5,6 +5,7 @@ import { CatalogueIndexes } from '../catalogue/catalogue-index.ts';
 import { FactSheets } from '../catalogue/fact-sheets.ts';
 import type { Database } from '../db/database.ts';
 import { EntryFrames } from '../inspection/entry-frames.ts';
+import { Live } from '../tidings/live.ts';
 import { Metrics } from '../metrics/metrics.ts';
 import { RecentSessions } from '../staff/recent-sessions.ts';
 
@@ -15,6 +16,7 @@ export interface Context {
   readonly indexes: CatalogueIndexes;
   readonly recentSessions: RecentSessions;
   readonly entryFrames: EntryFrames;
+  readonly live: Live;
   /** The register of plates and serial numbers: the simulated one until a real one is put in its place. */
   readonly plates: PlateRegister;
   readonly log: Logger;
@@ -48,6 +50,7 @@ export function createContext(
     indexes: new CatalogueIndexes(),
     recentSessions: new RecentSessions(),
     entryFrames: new EntryFrames(),
+    live: new Live(),
     plates: simulatedPlates,
     metrics: new Metrics(),
     log,

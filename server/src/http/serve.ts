@@ -49,7 +49,10 @@ export function serve<const E extends Endpoint>(
   const method = endpoint.method.toLowerCase() as 'get' | 'post' | 'patch' | 'delete';
   app[method](endpoint.path, async (req, res) => {
     const began = performance.now();
+    // How long a page stays open says nothing of speed.
+    const isStream = endpoint.produces === 'text/event-stream';
     res.once('close', () => {
+      if (isStream) return;
       const { path: route, method: by } = endpoint;
       context.metrics.took((performance.now() - began) / 1000, { route, method: by, status: res.statusCode });
     });
@@ -66,6 +69,15 @@ const isLines = (reply: unknown): reply is AsyncIterable<string | Uint8Array> =>
 
 /** A document as it is made, however long: a reader who is slow slows its making, and one who goes ends it. */
 async function sendLines(endpoint: Endpoint, res: Response, lines: AsyncIterable<string | Uint8Array>): Promise<void> {
+  if (endpoint.produces === 'text/event-stream') {
+    // Neither packed nor gathered on the way: what is told late is told wrong.
+    // Its connection ends with it: one that stood idle afterwards would keep a server from stopping.
+    res.set({ 'Cache-Control': 'no-store, no-transform', 'X-Accel-Buffering': 'no', Connection: 'close' });
+    res.status(200).type(endpoint.produces).flushHeaders();
+    // A page that leaves is no fault.
+    await pipeline(Readable.from(lines), res).catch(() => undefined);
+    return;
+  }
   // Called as its address ends.
   const name = endpoint.path.split('/').at(-1)!;
   res.status(200).type(endpoint.produces!).set('Content-Disposition', `attachment; filename="${name}"`);

@@ -8,7 +8,7 @@ import { SESSION_MS } from './cookie.ts';
 const hashOf = (token: string): Buffer => createHash('sha256').update(token).digest();
 const STAFF_COLUMNS = ['staff.id', 'staff.name', 'staff.initials', 'staff.role'] as const;
 
-/** A counter that nobody touched this long is signed out: an open page asks for its slip every few seconds. */
+/** A counter that nobody touched this long is signed out: a page that is looked at keeps a line to the server. */
 const IDLE_MS = 2 * 60 * 60 * 1000;
 const SEEN_EVERY_MS = 60_000;
 

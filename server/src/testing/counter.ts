@@ -9,6 +9,7 @@ import { silentLog } from '../context/log.ts';
 import { createApp } from '../app.ts';
 import { createContext } from '../context/context.ts';
 import { openDatabase, type Database } from '../db/database.ts';
+import type { Live } from '../tidings/live.ts';
 import { migrate } from '../upgrade/migrate.ts';
 
 const TEMPLATE = 'template_world';
@@ -39,6 +40,10 @@ export interface TestCounter {
   readonly statements: string[];
   readonly anonymous: Agent;
   readonly app: ReturnType<typeof createApp>;
+  /** What its open pages are told by. It hears nothing by itself: see `url`. */
+  readonly live: Live;
+  /** The application's database, for who listens to it. */
+  readonly url: string;
   /** Another browser. */
   fresh(): Agent;
   as(role: 'specialist' | 'starter' | 'supervisor' | 'editor'): Promise<Agent>;
@@ -90,7 +95,8 @@ export async function openTestCounter(): Promise<TestCounter> {
     patient: true,
   });
   const superuser = openDatabase(setting('BRACKENFELL_TEST_SUPER_URL'), () => undefined, { max: 1, patient: true });
-  const app = createApp(createContext(db, silentLog()));
+  const context = createContext(db, silentLog());
+  const app = createApp(context);
   const signedIn = new Map<string, Agent>();
   return {
     db,
@@ -98,6 +104,8 @@ export async function openTestCounter(): Promise<TestCounter> {
     superuser,
     statements,
     app,
+    live: context.live,
+    url: inDatabase(setting('BRACKENFELL_TEST_APP_URL')),
     anonymous: supertest.agent(app),
     fresh: () => supertest.agent(app),
     as: async (role) => {

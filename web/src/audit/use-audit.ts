@@ -1,17 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from '../wire/call.ts';
 
-const WATCH_EVERY_MS = 700;
-
-/** The latest audit, watched while it runs. */
-export function useAudit() {
-  return useQuery({
-    queryKey: ['audit'],
-    queryFn: () => call('getAudit', {}),
-    refetchInterval: ({ state }) =>
-      state.data?.job && ['waiting', 'running'].includes(state.data.job.state) ? WATCH_EVERY_MS : false,
-  });
-}
+/** The latest audit; how far it has come is told on the live line. */
+export const useAudit = () => useQuery({ queryKey: ['audit'], queryFn: () => call('getAudit', {}) });
 
 export function useFinding(findingId: string | undefined) {
   return useQuery({

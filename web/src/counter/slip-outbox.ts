@@ -141,7 +141,15 @@ interface Hearing {
   readonly isUndo?: boolean;
 }
 
+/** Versions of slips that came back with an answer to this page's own writes. */
+const ownVersions = new Set<string>();
+const versionName = ({ slipId, version }: Slip): string => `${slipId} ${version}`;
+
+/** Whether this page made a slip what it is: nobody here needs to be told. */
+export const isOwnVersion = (slip: Slip): boolean => ownVersions.has(versionName(slip));
+
 function keep(queries: QueryClient, slip: Slip): void {
+  ownVersions.add(versionName(slip));
   queries.setQueryData(['slips', slip.slipId], slip);
   void queries.invalidateQueries({ queryKey: ['slips', 'list'] });
 }

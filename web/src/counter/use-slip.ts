@@ -15,7 +15,6 @@ export function useSlip(slipId: string | undefined) {
       return held && held.version > fetched.version ? held : fetched;
     },
     enabled: slipId !== undefined && !isUnsentSlip(slipId),
-    refetchInterval: 15_000,
   });
   const { data } = slip;
   useEffect(() => {

@@ -4,28 +4,19 @@ import type { ImportState, ImportView } from '@brackenfell/contract/imports';
 import type { Heap } from '@brackenfell/core/imports/sort-row';
 import { call } from '../wire/call.ts';
 
-const WATCH_EVERY_MS = 700;
 const WORKED: readonly ImportState[] = ['reading', 'sorting', 'writing', 'taking-back'];
 export const isWorked = (state: ImportState): boolean => WORKED.includes(state);
 
-/** Lists taken in; watched while one of them is worked on. */
-export function useImports() {
-  return useQuery({
-    queryKey: ['imports'],
-    queryFn: () => call('listImports', {}),
-    refetchInterval: ({ state }) => (state.data?.imports.some((one) => isWorked(one.state)) ? WATCH_EVERY_MS : false),
-  });
-}
+/** Lists taken in; how far they have come is told on the live line. */
+export const useImports = () => useQuery({ queryKey: ['imports'], queryFn: () => call('listImports', {}) });
 
-/** One import, watched while it is worked on. What was written or taken back changes trays and parts: all are asked anew. */
+/** One import. What was written or taken back changes trays and parts: all are asked anew. */
 export function useImport(importId: string | undefined) {
   const queries = useQueryClient();
   const view = useQuery({
     queryKey: ['imports', importId],
     queryFn: () => call('getImport', { params: { importId: importId! } }),
     enabled: importId !== undefined,
-    refetchInterval: ({ state: { data } }) =>
-      data && (isWorked(data.state) || data.contradictions?.found === null) ? WATCH_EVERY_MS : false,
   });
   const state = view.data?.state;
   const before = useRef(state);

@@ -4,47 +4,58 @@ import type { WaitingLine } from '@brackenfell/contract/release';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { printMoment } from '../controls/moment.ts';
+import { useHeldPlaces } from '../live/held-list.ts';
+import { NewsMark } from '../live/news-mark.tsx';
 import { useKeys } from '../keys/keys.ts';
 import { call } from '../wire/call.ts';
 import { ReleaseDialog } from './release-dialog.tsx';
+
+const BY_LINE = {
+  keyOf: ({ lineId }: WaitingLine) => lineId,
+  tellOf: ({ says, quantity }: WaitingLine) => `${quantity} ${says.join(' ')}`,
+};
 
 /** The supervisor's queue: lines that wait for a word, the longest first. */
 export function WaitingList() {
   const waiting = useQuery({
     queryKey: ['waiting'],
     queryFn: () => call('listWaiting', {}),
-    refetchInterval: 15_000,
   });
   const [releasing, release] = useState<WaitingLine>();
-  const lines = waiting.data?.lines ?? [];
+  const lines = useHeldPlaces(waiting.data?.lines, '', BY_LINE) ?? [];
+  const count = waiting.data?.lines.length ?? 0;
+  const first = lines.find(({ news }) => news !== 'gone')?.item;
   useKeys('Waiting lines', [
-    ...(lines[0] ? [{ press: 'r', does: 'Release the line that waits longest', run: () => release(lines[0]) }] : []),
+    ...(first ? [{ press: 'r', does: 'Release the line that waits longest', run: () => release(first) }] : []),
   ]);
   return (
     <section className="p-4" aria-label="Waits for the supervisor">
       <h2 className="pb-1 text-head font-semibold">
-        Waits for the supervisor, <span className="num">{lines.length}</span>
+        Waits for the supervisor, <span className="num">{count}</span>
       </h2>
       {waiting.error && (
         <p role="alert" className="text-madder">
           {waiting.error.message}
         </p>
       )}
-      {waiting.data && lines.length === 0 && <p className="text-soft">Nothing waits.</p>}
+      {waiting.data && count === 0 && <p className="text-soft">Nothing waits.</p>}
       <ul className="grid max-w-3xl gap-1">
-        {lines.map((line, i) => (
+        {lines.map(({ item: line, news }) => (
           <li key={line.lineId} className="border border-hair p-2">
             <p className="flex items-baseline gap-2">
               <Mark kind="caution" label="Needs supervisor" />
+              <NewsMark news={news} />
               <b className="num font-semibold">{line.printed}</b>
               <span className="text-soft">
                 {line.quantity} × {line.maker}, slip <span className="num">{line.docket}</span>
                 {line.customer ? `, ${line.customer}` : ''}
                 {line.engine ? `, ${line.engine}` : ''}
               </span>
-              <button type="button" className="ml-auto underline" onClick={() => release(line)}>
-                {i === 0 && <Key>r</Key>} release
-              </button>
+              {news !== 'gone' && (
+                <button type="button" className="ml-auto underline" onClick={() => release(line)}>
+                  {line === first && <Key>r</Key>} release
+                </button>
+              )}
             </p>
             {line.says.map((says) => (
               <p key={says}>{says}</p>

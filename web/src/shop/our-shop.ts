@@ -26,8 +26,6 @@ export function useOurShop() {
       if (found) takeAsOurs(found);
       return found;
     },
-    // A till may stand open for days.
-    refetchInterval: 60_000,
   });
   const units = shop.data?.units;
   useEffect(() => {

@@ -28,6 +28,8 @@ interface LineViewProps {
   /** How many such engines the job is for. */
   readonly engines: number;
   readonly picked: boolean;
+  /** By somebody at another till, and not seen to yet. */
+  readonly isChanged: boolean;
   readonly onTold: () => void;
   /** What may be done with it here; none on a slip that is not in this person's hands. */
   readonly acts: LineActs | undefined;
@@ -44,7 +46,7 @@ interface LineActs {
 }
 
 /** One line of the docket: what, for where, its verdict and reason, what was told before, who released it. */
-export function LineView({ line, engines, picked, acts, onTold }: LineViewProps) {
+export function LineView({ line, engines, picked, isChanged, acts, onTold }: LineViewProps) {
   const own = line.kind === 'customers-own';
   const isSundry = line.partKind === 'sundry';
   // No green mark beside a suspect or held part.
@@ -61,7 +63,7 @@ export function LineView({ line, engines, picked, acts, onTold }: LineViewProps)
         : '';
   return (
     <li
-      className={`grid grid-cols-[1.125rem_1.75rem_1fr_auto] border-b border-hair px-3 py-1.5 ${picked ? 'bg-bracken-wash' : ''}`}
+      className={`grid grid-cols-[1.125rem_1.75rem_1fr_auto] border-b border-hair px-3 py-1.5 ${picked ? 'bg-bracken-wash' : ''} ${isChanged ? 'line-changed' : ''}`}
       aria-current={picked || undefined}
     >
       <span className="pt-0.5">

@@ -8,6 +8,7 @@ import { Key } from '../controls/key.tsx';
 import { printTax } from '@brackenfell/core/money/tax';
 import { printPrice } from '@brackenfell/core/words/money';
 import { useKeys } from '../keys/keys.ts';
+import { useChangedElsewhere } from './changed-elsewhere.ts';
 import { LineKeys } from './line-keys.tsx';
 import { LineView, mayBeReleased } from './line-view.tsx';
 import { slipSheet } from '../counter/slip-sheet.ts';
@@ -40,6 +41,7 @@ export function OpenSlip({ slip, me, onSlips, onHeard }: OpenSlipProps) {
   const write = useSlipWrite();
   const unsent = useUnsent(slip.slipId);
   const openMatter = useOpenMatter(slip);
+  const changed = useChangedElsewhere(slip);
   const { go } = useCounter();
   const [inPane, setInPane] = useState(false);
   const [pickedLine, pickLine] = useState(0);
@@ -104,6 +106,16 @@ export function OpenSlip({ slip, me, onSlips, onHeard }: OpenSlipProps) {
         </p>
       </header>
       <UnsentList unsent={unsent} />
+      <div role="status" aria-label="Changed elsewhere">
+        {changed.says.length > 0 && (
+          <p className="slip-changes">
+            <b className="font-semibold">Changed at another till.</b> {changed.says.join('; ')}.{' '}
+            <button type="button" className="button-quiet" onClick={changed.seen}>
+              Seen
+            </button>
+          </p>
+        )}
+      </div>
       {!mine && (
         <p className="border-b border-hair bg-well px-3 py-1.5">
           {isFinal(slip.state)
@@ -149,6 +161,7 @@ export function OpenSlip({ slip, me, onSlips, onHeard }: OpenSlipProps) {
               line={l}
               engines={slip.engineCount}
               picked={inPane && i === at}
+              isChanged={changed.lines.has(l.lineId)}
               onTold={() => slipSheet.set({ kind: 'told', lineId: l.lineId })}
               acts={
                 mine

@@ -16,6 +16,8 @@ import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
 import { printDate } from '@brackenfell/core/words/moments';
 import { printMoment } from '../controls/moment.ts';
+import { NewsMark } from '../live/news-mark.tsx';
+import { useHeldPlaces, type HeldItem } from '../live/held-list.ts';
 import { useKeys } from '../keys/keys.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { LETTERS } from '../session/switch-person.tsx';
@@ -57,6 +59,11 @@ const MOVES = [
 /** What an address says of the last customer: none of it goes along to another slip. */
 const CLEAN = { engine: null, inHand: null, asked: null, part: null, build: null, staying: null, duty: null };
 
+const BY_SLIP = {
+  keyOf: ({ slipId }: SlipSummary) => slipId,
+  tellOf: ({ state, holder, lines }: SlipSummary) => `${state} ${holder ?? ''} ${lines}`,
+};
+
 /** Slips that wait: one letter takes one up; the slip at hand is parked, begun or closed from here. */
 export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
   const [past, showPast] = useState(false);
@@ -70,14 +77,25 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
   const { slip, go, clear } = useCounter();
   const write = useSlipWrite();
   const current = slip.data;
-  const others = (listed.data?.slips ?? []).filter((s) => s.slipId !== current?.slipId).slice(0, LETTERS.length);
+  // While the list is open a letter goes on meaning the slip it meant.
+  const places = useHeldPlaces(
+    listed.data?.slips,
+    listed.isPlaceholderData ? undefined : JSON.stringify([past, isSearch, find]),
+    BY_SLIP,
+  );
+  const others = (places ?? []).filter(({ item }) => item.slipId !== current?.slipId).slice(0, LETTERS.length);
 
   const show = (slipId: string) => {
     onClose();
     go('/counter/parts', { ...CLEAN, slip: slipId });
   };
-  const takeUp = (chosen: SlipSummary) => {
+  const takeUp = ({ item: chosen, news }: HeldItem<SlipSummary>) => {
     const { slipId } = chosen;
+    // Somebody has it in hand by now: it is looked at first.
+    if (news === 'gone' || news === 'changed') {
+      show(slipId);
+      return;
+    }
     // What is done is looked at, and so is what is quoted, ordered or ready: its next step is taken there. The rest is taken up.
     const isLooked = isFinal(chosen.state) || LOOKED_AT.includes(chosen.state);
     if (isLooked || chosen.holder === me.name) show(slipId);
@@ -186,7 +204,10 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
   ];
   useKeys(
     'Slips',
-    [...actions, ...others.map((s, i) => ({ press: LETTERS[i]!, does: `Take up ${s.docket}`, run: () => takeUp(s) }))],
+    [
+      ...actions,
+      ...others.map((s, i) => ({ press: LETTERS[i]!, does: `Take up ${s.item.docket}`, run: () => takeUp(s) })),
+    ],
     { inDialog: true },
   );
   return (
@@ -235,16 +256,17 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
         </p>
       )}
       <ul className="grid gap-1">
-        {others.map((s, i) => (
+        {others.map(({ item: s, news }, i) => (
           <li key={s.slipId}>
             <button
               type="button"
               className="grid min-h-8 w-full grid-cols-[1.5rem_4rem_1fr_3.5rem_6.5rem_9.5rem_7rem] items-center gap-2 border border-hair px-2 text-left hover:bg-bracken-wash"
-              onClick={() => takeUp(s)}
+              onClick={() => takeUp({ item: s, news })}
             >
               <Key>{LETTERS[i]}</Key>
               <b className="num font-semibold">{printDocket(s.docket)}</b>
               <span className="truncate">
+                <NewsMark news={news} />
                 {[s.customer || 'No name', s.vehicle, s.engine].filter(Boolean).join(', ')}
               </span>
               <span>{counted(s.lines, 'line')}</span>

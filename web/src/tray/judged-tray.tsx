@@ -14,22 +14,27 @@ import { BuildQuestion } from './build-question.tsx';
 import { Kinds } from './kinds.tsx';
 import type { TraySheet } from './open-sheet.tsx';
 import { PickedDetail } from './picked-detail.tsx';
+import { ChangedStrip } from './changed-strip.tsx';
 import { usePickKept, useRowInAddress } from './picked-row.ts';
 import { RowPick, usePickedAfterPaint } from './row-pick.ts';
 import { isAnsweredHere, openQuestion, recommended } from './row-acts.ts';
 import { TrayBar } from './tray-bar.tsx';
+import { useHeldOrder } from './use-held-order.ts';
 import { useTrayKeys } from './tray-keys.ts';
 import { TraySheets } from './tray-sheets.tsx';
 import { TrayTable } from './tray-table.tsx';
 
 interface JudgedTrayProps {
   readonly tray: OpenTray;
+  /** What it answers; undefined while another answer is awaited. */
+  readonly asked: string | undefined;
   readonly engine: EngineCardData;
   readonly onMore: () => void;
 }
 
 /** A tray with its engine's card, what can be done with its rows, and why the picked one is judged so. */
-export function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
+export function JudgedTray({ tray: judged, asked, engine, onMore }: JudgedTrayProps) {
+  const { held: tray, layOut } = useHeldOrder(judged, asked);
   const { search, staying, go } = useCounter();
   const [sheet, open] = useState<TraySheet>();
   const [markedId, mark] = useState<string>();
@@ -90,7 +95,7 @@ export function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
       toast('Nothing in this tray can be sold as it stands.');
       return;
     }
-    pick.set(rows.indexOf(better));
+    pick.set(rows.findIndex(({ partId }) => partId === better.partId));
     put(better);
   };
   const note = () => {
@@ -119,8 +124,9 @@ export function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
     onMore,
     chooseBuild,
     turnStaying: mayStay.length > 0 ? turnStaying : undefined,
+    layOut: tray.says.length > 0 ? layOut : undefined,
   });
-  const allRefused = rows.length > 0 && rows[0]!.verdict === 'refuse';
+  const allRefused = rows.length > 0 && rows.every(({ verdict }) => verdict === 'refuse');
   return (
     <>
       <aside className="desk-card" aria-label="Engine card">
@@ -171,6 +177,7 @@ export function JudgedTray({ tray, engine, onMore }: JudgedTrayProps) {
                 </p>
               )}
               <TrayTable tray={tray} pick={pick} onTake={onTake} onMore={onMore} />
+              <ChangedStrip says={tray.says} onLayOut={layOut} />
               <TrayBar tray={tray} pick={pick} acts={{ take, put, sellBetter, note, prove: proveRow, compare, open }} />
               <PickedDetail
                 tray={tray}

@@ -67,5 +67,7 @@ export function PartsStage() {
     );
   }
   const onMore = () => setAsked({ engineId, most: Math.min(MOST_ASKED, most * 2) });
-  return <JudgedTray key={`${engineId} ${kind}`} tray={tray.data} engine={engine.data} onMore={onMore} />;
+  return (
+    <JudgedTray key={`${engineId} ${kind}`} tray={tray.data} asked={tray.asked} engine={engine.data} onMore={onMore} />
+  );
 }

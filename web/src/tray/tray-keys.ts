@@ -14,12 +14,14 @@ interface KeyActs extends TrayActs {
   readonly chooseBuild: (build: string | null) => void;
   /** Where coils may stay in the engine. */
   readonly turnStaying: (() => void) | undefined;
+  /** Where something changed while the tray was looked at. */
+  readonly layOut: (() => void) | undefined;
 }
 
 /** Everything a tray does by key. */
 export function useTrayKeys({ kind, rows, split }: OpenTray, pick: RowPick, acts: KeyActs): void {
-  const { take, put, sellBetter, note, prove, compare, open, turnAll, turnSources, onMore, chooseBuild, turnStaying } =
-    acts;
+  const { take, put, sellBetter, note, prove, compare, open, turnAll, turnSources, onMore, chooseBuild } = acts;
+  const { turnStaying, layOut } = acts;
   const move = (by: number) => pick.set(Math.max(0, Math.min(rows.length - 1, pick.index + by)));
   useKeys('Tray', [
     { press: 'j', does: 'Next candidate', run: () => move(1), takeBack: () => move(-1) },
@@ -67,6 +69,7 @@ export function useTrayKeys({ kind, rows, split }: OpenTray, pick: RowPick, acts
         ]
       : []),
     ...(turnStaying ? [{ press: 'y', does: 'Which revision of coil stays in the engine', run: turnStaying }] : []),
+    ...(layOut ? [{ press: 't', does: 'What changed is seen: lay the tray out anew', run: layOut }] : []),
     ...(kind === 'lead-set' ? [{ press: 'l', does: 'Numbered labels for the leads', run: () => open('labels') }] : []),
     ...(kind === 'coil' || kind === 'lead-set'
       ? [{ press: 'm', does: 'Measure one: judge a reading', run: () => open('measure') }]

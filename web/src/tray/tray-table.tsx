@@ -12,6 +12,7 @@ import { inOurMoney, printAmount } from '@brackenfell/core/words/money';
 import { ourTax } from '../shop/our-shop.ts';
 import { useSettings } from '../settings/settings.ts';
 import { gridColumns, markPlaces, marksWidth } from './columns.ts';
+import type { HeldRow, HeldTray } from './held-order.ts';
 import { useIsPicked, usePickedAfterPaint, type RowPick } from './row-pick.ts';
 
 const VERDICT_NOTE: Record<Verdict, string> = {
@@ -24,21 +25,18 @@ const VERDICT_NOTE: Record<Verdict, string> = {
 
 type Item =
   | { readonly kind: 'divider'; readonly verdict: Verdict; readonly count: number }
-  | { readonly kind: 'row'; readonly row: OpenRow; readonly index: number }
+  | { readonly kind: 'row'; readonly row: HeldRow; readonly index: number }
   | { readonly kind: 'more'; readonly beyond: readonly { verdict: Verdict; count: number }[] };
 
-function itemsOf({ rows, counts }: OpenTray): Item[] {
+function itemsOf({ rows, counts }: HeldTray): Item[] {
   const items = rows.flatMap((row, index): Item[] => {
-    const starts = index === 0 || rows[index - 1]!.verdict !== row.verdict;
-    const count = counts.verdicts[row.verdict];
-    return [
-      ...(starts ? [{ kind: 'divider', verdict: row.verdict, count } as const] : []),
-      { kind: 'row', row, index },
-    ];
+    const starts = index === 0 || rows[index - 1]!.under !== row.under;
+    const count = counts.verdicts[row.under];
+    return [...(starts ? [{ kind: 'divider', verdict: row.under, count } as const] : []), { kind: 'row', row, index }];
   });
   const beyond = TRAY_ORDER.map((verdict) => ({
     verdict,
-    count: counts.verdicts[verdict] - rows.filter((row) => row.verdict === verdict).length,
+    count: counts.verdicts[verdict] - rows.filter(({ under }) => under === verdict).length,
   })).filter(({ count }) => count > 0);
   return beyond.length > 0 ? [...items, { kind: 'more', beyond }] : items;
 }
@@ -48,7 +46,7 @@ const checksGrid = (columns: OpenTray['columns']) =>
   ({ '--tray-checks': gridColumns(columns), '--tray-marks': columns.length }) as React.CSSProperties;
 
 interface TrayTableProps {
-  readonly tray: OpenTray;
+  readonly tray: HeldTray;
   readonly pick: RowPick;
   readonly onTake: (row: OpenRow) => void;
   readonly onMore: () => void;
@@ -268,7 +266,7 @@ function More({ item, style, onMore }: MoreProps) {
 }
 
 interface RowProps {
-  readonly row: OpenRow;
+  readonly row: HeldRow;
   readonly index: number;
   readonly top: number;
   readonly height: number;
@@ -285,7 +283,7 @@ const Row = memo(function Row({ row, index, top, height, columns, pick, onTake }
       className={`tray-row verdict-${row.verdict}`}
       role="row"
       id={rowId(index)}
-      aria-label={`${row.printed}, ${VERDICT_WORDS[row.verdict]}: ${row.reason}`}
+      aria-label={`${row.printed}, ${VERDICT_WORDS[row.verdict]}: ${row.changed === null ? '' : `changed, ${row.changed}. `}${row.reason}`}
       aria-rowindex={index + 2}
       aria-selected={picked}
       tabIndex={picked ? 0 : -1}
@@ -300,7 +298,7 @@ const Row = memo(function Row({ row, index, top, height, columns, pick, onTake }
 });
 
 interface RowCellsProps {
-  readonly row: OpenRow;
+  readonly row: HeldRow;
   readonly columns: OpenTray['columns'];
 }
 
@@ -329,6 +327,7 @@ const RowCells = memo(function RowCells({ row, columns }: RowCellsProps) {
         ))}
       </span>
       <span role="gridcell" className="tray-reason" title={row.reason}>
+        {row.changed !== null && <b className="told-changed">{row.changed}</b>}
         {row.reason}
       </span>
       <span role="gridcell" className="num text-right">

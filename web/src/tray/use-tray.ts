@@ -39,13 +39,17 @@ export function useTray(
     ...(beside ? { beside } : {}),
     ...(slip && slip.readings.length > 0 ? { slip: slip.slipId } : {}),
   };
-  return useQuery({
+  const readings = (slip?.readings ?? []).map(({ readingId }) => readingId).join();
+  const answer = useQuery({
     // A reading more judges anew.
-    queryKey: ['tray', engineId, query, (slip?.readings ?? []).map(({ readingId }) => readingId).join()],
+    queryKey: ['tray', engineId, query, readings],
     queryFn: () => call('getTray', { params: { engineId: engineId! }, query }),
     select: openTray,
     enabled: engineId !== undefined,
     staleTime: 30_000,
     placeholderData: (previous) => (previous?.engineId === engineId && previous?.kind === kind ? previous : undefined),
   });
+  /** What it is the answer to; undefined while the answer to what was asked before still stands in its place. */
+  const asked = answer.isPlaceholderData ? undefined : JSON.stringify([query, readings]);
+  return { ...answer, asked };
 }

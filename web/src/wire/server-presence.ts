@@ -25,6 +25,14 @@ export function reportAway(): void {
   }, ASK_AGAIN_MS);
 }
 
+/** A line to the server was lost: whether it is away is not known until it is asked. */
+export function lookForServer(): void {
+  fetch('/api/health').then(
+    (response) => (response.ok ? reportBack() : reportAway()),
+    () => reportAway(),
+  );
+}
+
 export function reportBack(): void {
   if (timer !== undefined) clearInterval(timer);
   timer = undefined;

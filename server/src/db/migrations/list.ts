@@ -19,6 +19,7 @@ import * as imports from './2026-12-13-imports.ts';
 import * as shop from './2026-12-14-shop.ts';
 import * as records from './2026-12-15-records.ts';
 import * as largeLists from './2026-12-16-large-lists.ts';
+import * as live from './2026-12-17-live.ts';
 import * as packs from './2026-12-11-packs.ts';
 import * as sundriesAndKits from './2026-12-09-sundries-and-kits.ts';
 
@@ -46,4 +47,5 @@ export const MIGRATIONS: Record<string, Migration> = {
   '2026-12-14-shop': shop,
   '2026-12-15-records': records,
   '2026-12-16-large-lists': largeLists,
+  '2026-12-17-live': live,
 };
