@@ -9,7 +9,12 @@ test('what is done at one till reaches the others as it is done, marked and said
   await signIn(desk, counter, 'Isolde');
   await desk.goto(`${counter.address}/house-rules`);
   await expect(desk.getByRole('heading', { name: /Waits for the supervisor, \d/ })).toBeVisible();
-  const waits = Number(await desk.getByRole('heading', { name: /Waits for/ }).locator('.num').textContent());
+  const waits = Number(
+    await desk
+      .getByRole('heading', { name: /Waits for/ })
+      .locator('.num')
+      .textContent(),
+  );
 
   // A line that waits is seen on the supervisor's list, new, and her release on the slip it stands on.
   await signIn(page, counter, 'Wren');

@@ -1,5 +1,4 @@
 import { Link, useLocation, useNavigate } from 'react-router';
-import { Tooltip } from 'radix-ui';
 import type { Staff } from '@brackenfell/contract/session';
 import { Frond } from '../drawing/frond.tsx';
 import { lastCounter } from '../counter/last-address.ts';
@@ -40,56 +39,51 @@ export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
             ? 'Garage book'
             : 'Counter';
   return (
-    <Tooltip.Provider delayDuration={150}>
-      <nav className="frame-rail" aria-label="Rooms">
-        <div className="py-2">
-          <Frond />
-        </div>
-        <ul className="flex min-h-0 w-full flex-1 flex-col">
-          {ROOMS.map((room) => (
-            <li key={room.name} className="rail-room" data-here={room.name === here || undefined}>
-              <Tooltip.Root>
-                <Tooltip.Trigger asChild>
-                  {'to' in room ? (
-                    <Link
-                      to={room.to}
-                      onClick={(event) => {
-                        if (room.name !== 'Counter') return;
-                        event.preventDefault();
-                        void navigate(lastCounter());
-                      }}
-                      aria-current={room.name === here ? 'page' : undefined}
-                      aria-label={room.name}
-                    >
-                      <RoomName name={room.name} />
-                    </Link>
-                  ) : (
-                    <button type="button" tabIndex={-1} aria-disabled="true" aria-label={`${room.name}, not built yet`}>
-                      <RoomName name={room.name} />
-                    </button>
-                  )}
-                </Tooltip.Trigger>
-                <Tooltip.Content
-                  side="right"
-                  sideOffset={4}
-                  className="z-30 border border-line bg-slip px-2 py-1 text-peat"
-                >
-                  {room.name} {'to' in room ? `(, then ${room.key})` : '– not built yet'}
-                </Tooltip.Content>
-              </Tooltip.Root>
-            </li>
-          ))}
-        </ul>
-        <button
-          type="button"
-          className="num min-h-9 w-full border-t border-hair text-xs font-semibold text-soft hover:bg-bracken-wash"
-          onClick={onPerson}
-          aria-label={`${me.name}, ${me.role}. Hand over the counter`}
-        >
-          {me.initials}
-        </button>
-      </nav>
-    </Tooltip.Provider>
+    <nav className="frame-rail" aria-label="Rooms">
+      <div className="py-2">
+        <Frond />
+      </div>
+      <ul className="flex min-h-0 w-full flex-1 flex-col">
+        {ROOMS.map((room) => (
+          <li key={room.name} className="rail-room" data-here={room.name === here || undefined}>
+            {'to' in room ? (
+              <Link
+                to={room.to}
+                onClick={(event) => {
+                  if (room.name !== 'Counter') return;
+                  event.preventDefault();
+                  void navigate(lastCounter());
+                }}
+                aria-current={room.name === here ? 'page' : undefined}
+                aria-label={room.name}
+                title={`${room.name} (, then ${room.key})`}
+              >
+                <RoomName name={room.name} />
+              </Link>
+            ) : (
+              <button
+                type="button"
+                tabIndex={-1}
+                aria-disabled="true"
+                aria-label={`${room.name}, not built yet`}
+                title={`${room.name} – not built yet`}
+              >
+                <RoomName name={room.name} />
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <button
+        type="button"
+        className="num min-h-9 w-full border-t border-hair text-xs font-semibold text-soft hover:bg-bracken-wash"
+        onClick={onPerson}
+        aria-label={`${me.name}, ${me.role}. Hand over the counter`}
+        title={`${me.name}: hand over (o)`}
+      >
+        {me.initials}
+      </button>
+    </nav>
   );
 }
 
