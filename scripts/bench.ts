@@ -10,7 +10,7 @@ import { withThrowawayDatabase } from './throwaway-database.ts';
 const BENCH_BUNDLES = join(DIST, 'bench');
 const BENCHES = ['proof-simulation', 'judge-plugs', 'http-latency', 'tray-keys', 'spark-slider', 'large-world'];
 /** Run only when they are named: they kill servers, and databases, for minutes. */
-const ONLY_ASKED = ['faults', 'servers', 'import-kills', 'import-million'];
+const ONLY_ASKED = ['faults', 'servers', 'import-kills', 'import-million', 'tills'];
 /** The large world's indexes fit in this, so that it is measured with a hot cache. */
 const CACHE_MB = 4096;
 

@@ -15,6 +15,11 @@ export class Till {
     this.#address = address;
   }
 
+  /** What says who is signed in. */
+  get cookie(): string {
+    return this.#cookie;
+  }
+
   async signIn(name = demoStaff[0]!.name): Promise<this> {
     const { password } = demoStaff.find((person) => person.name === name)!;
     const response = await fetch(`${this.#address()}/api/session`, {

@@ -106,13 +106,53 @@ export const resetSecrets = endpoint('resetSecrets', {
   idempotent: true,
 });
 
-export const getShopState = endpoint('getShopState', {
-  summary: 'How the instance stands: its database, its jobs, its last backup.',
-  roles: ['supervisor'],
-  response: z.object({
+const QueuedJob = z.object({
+  jobId: Id,
+  kind: z.string(),
+  state: z.string(),
+  askedBy: z.string(),
+  askedAt: z.string(),
+  /** Share that is done, 0 to 1. */
+  progress: z.number(),
+  doing: z.string(),
+  /** How often a worker has taken it up. */
+  tries: z.number().int(),
+});
+
+const SlowCall = z.object({
+  at: z.string(),
+  route: z.string(),
+  method: z.string(),
+  status: z.number().int(),
+  ms: z.number(),
+  why: z.string(),
+});
+
+export const ShopState = z
+  .object({
+    /** By the server's clock. */
+    now: z.string(),
     databaseBytes: z.number(),
     lastMigration: z.string(),
     jobs: z.array(z.object({ kind: z.string(), state: z.string(), count: z.number().int() })),
+    /** Jobs that wait or run, in the order in which they are taken up. */
+    queue: z.array(QueuedJob),
     backup: z.object({ at: z.string(), tables: z.number().int(), rows: z.number().int() }).nullable(),
-  }),
+    /** Of this process: since when, what it holds, how many pages are open at it, and the disk it stands on. */
+    server: z.object({
+      since: z.string(),
+      memoryBytes: z.number(),
+      pages: z.number().int(),
+      disk: z.object({ freeBytes: z.number(), bytes: z.number() }).nullable(),
+    }),
+    /** Calls of this process that somebody had to wait for, the latest first. */
+    slow: z.array(SlowCall),
+  })
+  .meta({ id: 'ShopState' });
+export type ShopState = z.infer<typeof ShopState>;
+
+export const getShopState = endpoint('getShopState', {
+  summary: 'How the instance stands: its database and disk, its queue of jobs, its last backup, and what was slow.',
+  roles: ['supervisor'],
+  response: ShopState,
 });

@@ -1,5 +1,6 @@
 import { Kysely, PostgresDialect, type Transaction } from 'kysely';
 import pg from 'pg';
+import { noteStatement } from './long-statements.ts';
 import type * as audit from './tables/audit.ts';
 import type * as catalogue from './tables/catalogue.ts';
 import type * as counter from './tables/counter.ts';
@@ -133,7 +134,7 @@ interface PoolOptions {
 export function openDatabase(
   connectionString: string,
   onLost: (error: Error) => void,
-  { max = 8, patient = false, onStatement }: PoolOptions = {},
+  { max = 16, patient = false, onStatement }: PoolOptions = {},
 ): Database {
   // Every list of ids would be planned anew for its length, which takes longer than to run the plan.
   const settings = ['plan_cache_mode=force_generic_plan', ...(patient ? [] : LIMITS)];
@@ -156,6 +157,9 @@ export function openDatabase(
   });
   return new Kysely<Tables>({
     dialect: new PostgresDialect({ pool }),
-    ...(onStatement ? { log: ({ query }) => onStatement(query.sql) } : {}),
+    log: ({ query, queryDurationMillis }) => {
+      noteStatement(query.sql, queryDurationMillis);
+      onStatement?.(query.sql);
+    },
   });
 }

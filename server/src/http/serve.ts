@@ -50,12 +50,14 @@ export function serve<const E extends Endpoint>(
   app[method](endpoint.path, async (req, res) => {
     const began = performance.now();
     // How long a page stays open says nothing of speed.
-    const isStream = endpoint.produces === 'text/event-stream';
-    res.once('close', () => {
-      if (isStream) return;
-      const { path: route, method: by } = endpoint;
-      context.metrics.took((performance.now() - began) / 1000, { route, method: by, status: res.statusCode });
-    });
+    if (endpoint.produces !== 'text/event-stream')
+      res.once('close', () => {
+        const call = { route: endpoint.path, method: endpoint.method, status: res.statusCode };
+        const ended = performance.now();
+        context.metrics.took((ended - began) / 1000, call);
+        const slow = context.metrics.slow.note(call, began, ended);
+        if (slow) context.log.warn(slow, 'slow call');
+      });
     const reply = await answer(context, endpoint, handler, req, res);
     if (isTrouble(reply)) sendTrouble(req, res, reply);
     else if (isLines(reply)) await sendLines(endpoint, res, reply);

@@ -3,10 +3,12 @@ import { collectDefaultMetrics, Gauge, Histogram, Registry } from 'prom-client';
 import type { Logger } from 'pino';
 import type { Database } from '../db/database.ts';
 import { countJobs } from '../db/job-counts-store.ts';
+import { SlowCalls } from './slow-calls.ts';
 
 /** How long calls took, by the route they were for and how they ended: nothing of who called, nor of what was asked. */
 export class Metrics {
   readonly registry = new Registry();
+  readonly slow = new SlowCalls();
   readonly #calls = new Histogram({
     name: 'brackenfell_call_seconds',
     help: 'How long a call took, by route, method and status.',

@@ -1,4 +1,5 @@
 import { createHash, timingSafeEqual } from 'node:crypto';
+import { statfs } from 'node:fs/promises';
 import type { Express } from 'express';
 import {
   addPerson,
@@ -29,6 +30,16 @@ const isSameCode = (typed: string, code: string): boolean => {
   const bare = (text: string) => createHash('sha256').update(text.toUpperCase().replace(/[\s-]/g, '')).digest();
   return timingSafeEqual(bare(typed), bare(code));
 };
+
+/** This process, and the disk under it; none where the system does not tell. */
+async function standsOn() {
+  const disk = await statfs(process.cwd()).catch(() => undefined);
+  return {
+    since: new Date(Date.now() - process.uptime() * 1000).toISOString(),
+    memoryBytes: process.memoryUsage.rss(),
+    disk: disk ? { freeBytes: disk.bavail * disk.bsize, bytes: disk.blocks * disk.bsize } : null,
+  };
+}
 
 /** The shop itself and who works in it. */
 export function shopRoutes(app: Express, context: Context): void {
@@ -78,7 +89,15 @@ export function shopRoutes(app: Express, context: Context): void {
     return { shop };
   });
 
-  serve(app, context, getShopState, ({ db }) => readState(db));
+  serve(app, context, getShopState, async ({ db }) => {
+    const { slow } = context.metrics;
+    return {
+      now: new Date().toISOString(),
+      ...(await readState(db)),
+      server: { ...(await standsOn()), pages: context.live.pages },
+      slow: slow.latest.map((call) => ({ ...call, at: call.at.toISOString() })),
+    };
+  });
 
   serve(app, context, addPerson, async ({ body: { password, pin, ...person }, staff, trx }) => {
     const row = { ...person, initials: person.initials.toUpperCase() };

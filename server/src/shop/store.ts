@@ -79,16 +79,30 @@ export async function addPersonRow(
 
 /** How the instance stands, for who keeps it. */
 export async function readState(db: Database) {
-  const [{ rows: sizes }, { rows: migrations }, jobs, backup] = await Promise.all([
+  const [{ rows: sizes }, { rows: migrations }, jobs, queue, backup] = await Promise.all([
     sql<{ bytes: string }>`select pg_database_size(current_database()) as bytes`.execute(db),
     sql<{ name: string }>`select name from kysely_migration order by name desc limit 1`.execute(db),
     countJobs(db),
+    db
+      .selectFrom('job')
+      .innerJoin('staff', 'staff.id', 'job.asked_by')
+      .select(['job.id', 'kind', 'state', 'staff.name', 'asked_at', 'progress', 'doing', 'tries'])
+      .where('state', 'in', ['waiting', 'running'])
+      .orderBy('job.id')
+      .limit(50)
+      .execute(),
     db.selectFrom('backup_made').selectAll().orderBy('id', 'desc').limit(1).executeTakeFirst(),
   ]);
   return {
     databaseBytes: Number(sizes[0]!.bytes),
     lastMigration: migrations[0]?.name ?? '',
     jobs,
+    queue: queue.map(({ id, name, asked_at, ...job }) => ({
+      ...job,
+      jobId: id,
+      askedBy: name,
+      askedAt: asked_at.toISOString(),
+    })),
     backup: backup ? { at: backup.at.toISOString(), tables: backup.tables, rows: Number(backup.rows) } : null,
   };
 }

@@ -106,6 +106,9 @@ function useWaiting(): readonly Intent[] {
 const asBegun = (slipId: string | null): string | null =>
   slipId?.startsWith(NEW_SLIP) ? (outbox.begunAs(slipId) ?? slipId) : slipId;
 
+/** Writes of this computer, whoever's slip they are of, that are not known to be stored. */
+export const useAllUnsent = useWaiting;
+
 /** Writes of a slip that are not known to be stored. */
 export function useUnsent(slipId: string | undefined): readonly Intent[] {
   const waiting = useWaiting();

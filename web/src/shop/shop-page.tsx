@@ -1,17 +1,17 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { FormProvider } from 'react-hook-form';
 import { toast } from 'sonner';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
 import { changeShop, type Shop } from '@brackenfell/contract/shop';
-import { printCount } from '@brackenfell/core/words/counted';
 import { Trouble } from '../controls/trouble.tsx';
 import { TextField, useBodyForm } from '../controls/body-form.tsx';
 import { Key } from '../controls/key.tsx';
-import { printMoment, todayHere } from '../controls/moment.ts';
+import { todayHere } from '../controls/moment.ts';
 import { useKeys } from '../keys/keys.ts';
 import { useSession } from '../session/use-session.ts';
 import { call } from '../wire/call.ts';
+import { InstanceState } from './instance-state.tsx';
 import { useOurShop } from './our-shop.ts';
 import { ShopFields } from './shop-fields.tsx';
 
@@ -98,39 +98,6 @@ function TakenOut() {
         </a>
       </div>
       <p className="text-soft">No customer is named in them.</p>
-    </section>
-  );
-}
-
-const MEGABYTE = 1_000_000;
-
-function InstanceState() {
-  const state = useQuery({ queryKey: ['shop', 'state'], queryFn: () => call('getShopState', {}) });
-  return (
-    <section aria-label="How it stands">
-      <h2 className="font-semibold text-slate">How it stands</h2>
-      <Trouble error={state.error} />
-      {state.isPending && <p className="text-soft">Looking …</p>}
-      {state.data && (
-        <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
-          <dt className="text-slate">Last backup</dt>
-          <dd>
-            {state.data.backup
-              ? `${printMoment(state.data.backup.at)}: ${printCount(state.data.backup.rows)} rows of ${state.data.backup.tables} tables, read back`
-              : 'None yet. npm run backup makes one.'}
-          </dd>
-          <dt className="text-slate">Database</dt>
-          <dd className="num">{printCount(Math.ceil(state.data.databaseBytes / MEGABYTE))} MB</dd>
-          <dt className="text-slate">Brought up to</dt>
-          <dd className="num">{state.data.lastMigration}</dd>
-          <dt className="text-slate">Jobs</dt>
-          <dd>
-            {state.data.jobs.length === 0
-              ? 'None yet.'
-              : state.data.jobs.map(({ kind, state: at, count }) => `${kind} ${at}: ${count}`).join('; ')}
-          </dd>
-        </dl>
-      )}
     </section>
   );
 }
