@@ -18,7 +18,7 @@ test('what another till does to a slip is said line by line: released, held, mor
   const is = slip({
     version: 9,
     lines: [
-      line({ lineId: '1', printed: 'A 1', released: release as never }),
+      line({ lineId: '1', printed: 'A 1', released: release }),
       line({ lineId: '2', printed: 'B 2', held: 'Batch 7 is held' }),
       line({ lineId: '3', printed: 'C 3', quantity: 8 }),
       line({ lineId: '4', printed: 'D 4', verdict: 'refuse' }),

@@ -55,7 +55,6 @@ export function holdOrder(laidOut: OpenTray, fresh: OpenTray, taxBasisPoints: nu
     ...changed.map((row) => `${row.printed}: ${row.changed}`),
     ...(added === 0 ? [] : [added === 1 ? 'one more candidate' : `${added} more candidates`]),
   ];
-  return says.length === 0
-    ? { ...fresh, rows: fresh.rows.map((row) => ({ ...row, under: row.verdict, changed: null })), says }
-    : { ...fresh, rows, counts: laidOut.counts, says };
+  // What is counted beyond the rows is of the tray they were laid out from, as long as they differ from it.
+  return { ...fresh, rows, counts: says.length === 0 ? fresh.counts : laidOut.counts, says };
 }
