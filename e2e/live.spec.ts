@@ -36,6 +36,14 @@ test('what is done at one till reaches the others as it is done, marked and said
   await changed.getByRole('button', { name: 'Seen' }).click();
   await expect(changed).toBeEmpty();
 
+  // The fitter's page at the bench hears of it too.
+  const bench = await page.context().newPage();
+  await bench.goto(`${counter.address}/work/${new URL(page.url()).searchParams.get('slip')}`);
+  await expect(bench.getByRole('heading', { name: '4 × IVX-D12T-F09' })).toBeVisible();
+  await slipPane(page).getByRole('button', { name: 'One fewer IVX-D12T-F09' }).click();
+  await expect(bench.getByRole('heading', { name: '3 × IVX-D12T-F09' })).toBeVisible();
+  await bench.close();
+
   // A rule that is chosen judges the open tray anew: every row stands where it stood until the person has seen it.
   const rows = () => page.locator('[data-tray] [data-row]').evaluateAll((all) => all.map((row) => row.dataset.row));
   const before = await rows();

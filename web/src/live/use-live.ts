@@ -26,18 +26,20 @@ const LONGEST_PAUSE_MS = 5000;
 /**
  * Keeps what is shown as it is at every till: a line to the server on which it says what changes. It is made anew when it is
  * lost, and everything is asked for then. A page that nobody looks at has none, and catches up when it is looked at. Stands
- * once, in the frame.
+ * once, around every screen of whoever is signed in.
  */
-export function useLive(): void {
+export function useLive(isSignedIn: boolean): void {
   const queries = useQueryClient();
   useEffect(
     () =>
-      keepLine(
-        (tidings) => takeTidings(queries, tidings),
-        // It may have been ended for that the session was.
-        () => void queries.invalidateQueries({ queryKey: ['session'] }),
-      ),
-    [queries],
+      isSignedIn
+        ? keepLine(
+            (tidings) => takeTidings(queries, tidings),
+            // It may have been ended for that the session was.
+            () => void queries.invalidateQueries({ queryKey: ['session'] }),
+          )
+        : undefined,
+    [queries, isSignedIn],
   );
 }
 

@@ -8,6 +8,7 @@ import { AwayBanner } from '../controls/away-banner.tsx';
 import { fetchRooms, room } from '../controls/room.ts';
 import { SignIn } from '../session/sign-in.tsx';
 import { useOurShop } from '../shop/our-shop.ts';
+import { useLive } from '../live/use-live.ts';
 import { useSession } from '../session/use-session.ts';
 
 /** The tray first: it is what one goes to from the engine. */
@@ -54,6 +55,7 @@ export function App() {
   const shop = useOurShop();
   const error = session.error ?? shop.error;
   const isSignedIn = Boolean(session.data);
+  useLive(isSignedIn);
   // The counter is usable before: the other screens come while it is looked at.
   useEffect(() => {
     if (isSignedIn) void fetchRooms();

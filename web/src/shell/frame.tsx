@@ -17,7 +17,6 @@ import { AwayBanner } from '../controls/away-banner.tsx';
 import { room } from '../controls/room.ts';
 import { KeyHelp } from './key-help.tsx';
 import { drewAddress, useKeys, watchForBursts } from '../keys/keys.ts';
-import { useLive } from '../live/use-live.ts';
 import { isCatalogue, isGarage, isQuarantine, isSums, Rail } from './rail.tsx';
 import { CatalogueStrip } from '../catalogue/catalogue-strip.tsx';
 import { QuarantineStrip } from '../quarantine/quarantine-strip.tsx';
@@ -57,7 +56,6 @@ export function Frame({ me }: { me: Staff }) {
   useEffect(() => () => drewAddress(undefined), []);
   usePageTitle(pathname, docket, slip.data?.engine ?? undefined);
   useOutboxFlow();
-  useLive();
   // A slip begun here gets its number in the address as soon as the server has given it one.
   const begunAs = useBegunAs(slipId);
   useEffect(() => {
