@@ -107,6 +107,8 @@ test('by pointer: a list that cannot be read says what to do; a column is read o
   // A maker's own list names its maker nowhere: it is said once.
   await page.getByLabel('Supplier').fill('Kestrane Direct');
   await choose(page, take, 'No;Net\nKX 88-1;5,00\n');
+  // Until it is read, the list before it stands there.
+  await expect(page.getByRole('option', { name: /^Kestrane Direct.*sorted/, selected: true })).toBeVisible();
   const says = async (what: string, answer: string) => {
     await page4(page).getByRole('combobox', { name: what }).click();
     await page.getByRole('option', { name: answer, exact: true }).click();

@@ -24,9 +24,10 @@ export function useMend(partId: string) {
         ? call('undoMending', { params: { partId }, body: { entryId: work.undo } })
         : call('mendPart', { params: { partId }, body: { change: work } }),
     onSuccess: (mending) => queries.setQueryData(keyOf(partId), mending),
-    onSettled: async () => {
+    // What is recorded stands with its answer: nobody waits until all that follows from it has been asked for.
+    onSettled: () => {
       for (const key of [['part'], ['tray'], ['slips'], ['audit'], ['mending']])
-        await queries.invalidateQueries({ queryKey: key });
+        void queries.invalidateQueries({ queryKey: key });
     },
   });
 }

@@ -22,7 +22,7 @@ export function WaitingList() {
     queryFn: () => call('listWaiting', {}),
   });
   const [releasing, release] = useState<WaitingLine>();
-  const lines = useHeldPlaces(waiting.data?.lines, '', BY_LINE) ?? [];
+  const lines = useHeldPlaces(waiting.data?.lines, waiting.isFetchedAfterMount ? '' : undefined, BY_LINE) ?? [];
   const count = waiting.data?.lines.length ?? 0;
   const first = lines.find(({ news }) => news !== 'gone')?.item;
   useKeys('Waiting lines', [

@@ -80,7 +80,8 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
   // While the list is open a letter goes on meaning the slip it meant.
   const places = useHeldPlaces(
     listed.data?.slips,
-    listed.isPlaceholderData ? undefined : JSON.stringify([past, isSearch, find]),
+    // What is known from before is not what the list was opened with.
+    listed.isPlaceholderData || !listed.isFetchedAfterMount ? undefined : JSON.stringify([past, isSearch, find]),
     BY_SLIP,
   );
   const others = (places ?? []).filter(({ item }) => item.slipId !== current?.slipId).slice(0, LETTERS.length);

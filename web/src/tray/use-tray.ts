@@ -49,7 +49,8 @@ export function useTray(
     staleTime: 30_000,
     placeholderData: (previous) => (previous?.engineId === engineId && previous?.kind === kind ? previous : undefined),
   });
-  /** What it is the answer to; undefined while the answer to what was asked before still stands in its place. */
-  const asked = answer.isPlaceholderData ? undefined : JSON.stringify([query, readings]);
+  /** What it is the answer to; undefined while an answer from before still stands in its place. */
+  const isAwaited = answer.isPlaceholderData || (answer.isFetching && !answer.isFetchedAfterMount);
+  const asked = isAwaited ? undefined : JSON.stringify([query, readings]);
   return { ...answer, asked };
 }
