@@ -135,6 +135,8 @@ export const ShopState = z
     databaseBytes: z.number(),
     lastMigration: z.string(),
     jobs: z.array(z.object({ kind: z.string(), state: z.string(), count: z.number().int() })),
+    /** Jobs that failed within the last day. */
+    failedLately: z.number().int(),
     /** Jobs that wait or run, in the order in which they are taken up. */
     queue: z.array(QueuedJob),
     backup: z.object({ at: z.string(), tables: z.number().int(), rows: z.number().int() }).nullable(),

@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { afterAll, afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { sql } from 'kysely';
+import { TOPICS } from '@brackenfell/contract/live-line';
 import type { Tidings } from '@brackenfell/contract/live';
 import { demoStaff } from '@brackenfell/demo/staff';
 import { openTestCounter, write, type Agent, type TestCounter } from '../testing/counter.ts';
@@ -195,6 +196,14 @@ test('every table is told of, or follows from one that is: a new one has to be p
     where c.relkind = 'r' and not exists (select from pg_trigger t where t.tgrelid = c.oid and t.tgname like 'tell%')
     order by 1`.execute(counter.owner);
   expect(rows.map(({ name }) => name)).toEqual([...UNTOLD].sort());
+});
+
+test('every word that a trigger says is a topic that pages know', async () => {
+  const { rows } = await sql<{ word: string }>`select distinct encode(tgargs, 'escape') as word from pg_trigger
+    where tgname = 'tell' and tgnargs = 1`.execute(counter.owner);
+  // An argument ends with a byte of nothing.
+  const said = rows.map(({ word }) => word.replace('\\000', ''));
+  expect(said.sort()).toEqual([...TOPICS].sort());
 });
 
 test('a page that is slow to read is told one word a topic, a part and a slip, and the newest of each', async () => {

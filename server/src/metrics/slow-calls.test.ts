@@ -62,6 +62,20 @@ test('the supervisor is told how server, disk and queue stand, and what was slow
   expect(body.queue).toEqual([
     expect.objectContaining({ jobId: asked.id, kind: 'audit', askedBy: 'Corwin', tries: 0 }),
   ]);
+  // What failed long ago is no news.
+  await counter.owner
+    .insertInto('job')
+    .values((eb) =>
+      [2, 30].map((hours) => ({
+        kind: 'audit' as const,
+        state: 'failed' as const,
+        asked_by: eb.selectFrom('staff').select('id').where('name', '=', 'Corwin'),
+        ended_at: new Date(Date.now() - hours * 3_600_000),
+      })),
+    )
+    .execute();
+  const later = await isolde.get('/api/shop/state').expect(200);
+  expect([body.failedLately, later.body.failedLately]).toEqual([0, 1]);
   expect(body.server.disk.freeBytes).toBeGreaterThan(0);
   expect(body.server.disk.freeBytes < body.server.disk.bytes).toBe(true);
   expect(body.server.memoryBytes).toBeGreaterThan(10_000_000);

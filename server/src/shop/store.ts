@@ -79,10 +79,16 @@ export async function addPersonRow(
 
 /** How the instance stands, for who keeps it. */
 export async function readState(db: Database) {
-  const [{ rows: sizes }, { rows: migrations }, jobs, queue, backup] = await Promise.all([
+  const [{ rows: sizes }, { rows: migrations }, jobs, failed, queue, backup] = await Promise.all([
     sql<{ bytes: string }>`select pg_database_size(current_database()) as bytes`.execute(db),
     sql<{ name: string }>`select name from kysely_migration order by name desc limit 1`.execute(db),
     countJobs(db),
+    db
+      .selectFrom('job')
+      .select(({ fn }) => fn.countAll<string>().as('count'))
+      .where('state', '=', 'failed')
+      .where('ended_at', '>', sql<Date>`now() - interval '1 day'`)
+      .executeTakeFirstOrThrow(),
     db
       .selectFrom('job')
       .innerJoin('staff', 'staff.id', 'job.asked_by')
@@ -97,6 +103,7 @@ export async function readState(db: Database) {
     databaseBytes: Number(sizes[0]!.bytes),
     lastMigration: migrations[0]?.name ?? '',
     jobs,
+    failedLately: Number(failed.count),
     queue: queue.map(({ id, name, asked_at, ...job }) => ({
       ...job,
       jobId: id,

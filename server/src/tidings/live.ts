@@ -1,5 +1,6 @@
 import { setTimeout as sleep } from 'node:timers/promises';
-import { BEAT, BEAT_MS, TIDINGS, TOPICS, type Tidings, type Topic } from '@brackenfell/contract/live';
+import type { Tidings } from '@brackenfell/contract/live';
+import { BEAT, BEAT_MS, TIDINGS, TOPICS, type Topic } from '@brackenfell/contract/live-line';
 
 /** What follows within this is told together with what came first. */
 const GATHER_MS = 60;
@@ -58,7 +59,7 @@ export class Page {
     while (!hasLeft()) {
       if (!this.#isNews) await this.#news();
       if (hasLeft()) return;
-      // A session that has ended is told nothing more. One that nobody can look up now is told with the next beat.
+      // A session that has ended is told nothing more.
       const toPeople = this.#topics.has('people');
       if ((toPeople || !this.#isNews) && !(await mayHear())) return;
       if (this.#isNews) await sleep(GATHER_MS);

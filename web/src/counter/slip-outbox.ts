@@ -144,15 +144,14 @@ interface Hearing {
   readonly isUndo?: boolean;
 }
 
-/** Versions of slips that came back with an answer to this page's own writes. */
-const ownVersions = new Set<string>();
-const versionName = ({ slipId, version }: Slip): string => `${slipId} ${version}`;
+/** The latest version of each slip that came back with an answer to this page's own writes. */
+const ownVersions = new Map<string, number>();
 
-/** Whether this page made a slip what it is: nobody here needs to be told. */
-export const isOwnVersion = (slip: Slip): boolean => ownVersions.has(versionName(slip));
+/** Whether this page made a slip what it is, or what it was before: nobody here needs to be told. */
+export const isOwnVersion = ({ slipId, version }: Slip): boolean => version <= (ownVersions.get(slipId) ?? 0);
 
 function keep(queries: QueryClient, slip: Slip): void {
-  ownVersions.add(versionName(slip));
+  ownVersions.set(slip.slipId, slip.version);
   queries.setQueryData(['slips', slip.slipId], slip);
   void queries.invalidateQueries({ queryKey: ['slips', 'list'] });
 }

@@ -29,15 +29,19 @@ export function holdPlaces<T>(
   return [...before, ...now.filter((item) => !held.has(keyOf(item))).map((item) => ({ item, news: 'new' }) as const)];
 }
 
-/** Holds the places of a list for as long as the same is `asked` of it; undefined while the answer to that is awaited. */
+/**
+ * Holds the places of a list for as long as the same is `asked` of it (undefined while the answer to that is awaited), or until
+ * it is laid out anew.
+ */
 export function useHeldPlaces<T>(
   now: readonly T[] | undefined,
   asked: string | undefined,
   told: Told<T>,
-): readonly HeldItem<T>[] | undefined {
+): { readonly held: readonly HeldItem<T>[] | undefined; readonly layOut: () => void } {
   const [laidOut, set] = useState<{ readonly items: readonly T[]; readonly asked: string | undefined }>();
   const isOther = now !== undefined && (!laidOut || (asked !== undefined && laidOut.asked !== asked));
   if (isOther) set({ items: now, asked });
-  if (now === undefined) return undefined;
-  return holdPlaces(isOther || !laidOut ? now : laidOut.items, now, told);
+  const layOut = () => now && set({ items: now, asked });
+  if (now === undefined) return { held: undefined, layOut };
+  return { held: holdPlaces(isOther || !laidOut ? now : laidOut.items, now, told), layOut };
 }

@@ -45,6 +45,20 @@ describe('what is asked for anew', () => {
     expect(concerns(told({ gap: true }))(holding(['record', 'engine', 'x'], {}))).toBe(true);
   });
 
+  test('of a job that goes on what shows jobs, and not the shop at every till', () => {
+    const isConcerned = concerns(told({ topics: ['work'] }));
+    expect([['imports'], ['audit'], ['instance']].map((key) => isConcerned(holding(key, {})))).toEqual([
+      true,
+      true,
+      true,
+    ]);
+    expect([['shop'], ['tray', 'x'], ['slips', '1']].map((key) => isConcerned(holding(key, {})))).toEqual([
+      false,
+      false,
+      false,
+    ]);
+  });
+
   test('once more, what was being asked for the first time when it changed', async () => {
     const queries = new QueryClient();
     const answers: ((answer: string) => void)[] = [];

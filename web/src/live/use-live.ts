@@ -2,6 +2,7 @@ import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { ADDRESSES } from '@brackenfell/contract/addresses';
 import type { Tidings } from '@brackenfell/contract/live';
+import { BEAT, SILENT_MS, TIDINGS } from '@brackenfell/contract/live-line';
 import { lookForServer } from '../wire/server-presence.ts';
 import { concerns } from './what-shows.ts';
 
@@ -18,8 +19,6 @@ export function takeTidings(queries: QueryClient, tidings: Tidings): void {
 
 const EVERYTHING: Tidings = { topics: [], parts: [], slips: [], gap: true };
 
-/** The server says something every ten seconds (contract/src/live.ts); a line that was silent for longer is made anew. */
-const SILENT_MS = 22_000;
 const FIRST_PAUSE_MS = 500;
 const LONGEST_PAUSE_MS = 5000;
 
@@ -72,8 +71,8 @@ export function keepLine(hear: (tidings: Tidings) => void, onLost: () => void): 
       pauseMs = FIRST_PAUSE_MS;
       hear(EVERYTHING);
     });
-    line.addEventListener('beat', stand);
-    line.addEventListener('tidings', ({ data }: MessageEvent<string>) => {
+    line.addEventListener(BEAT, stand);
+    line.addEventListener(TIDINGS, ({ data }: MessageEvent<string>) => {
       stand();
       hear(JSON.parse(data) as Tidings);
     });

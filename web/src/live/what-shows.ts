@@ -1,6 +1,7 @@
 import type { Query, QueryKey } from '@tanstack/react-query';
 import type { Slip } from '@brackenfell/contract/slip';
-import type { Tidings, Topic } from '@brackenfell/contract/live';
+import type { Tidings } from '@brackenfell/contract/live';
+import type { Topic } from '@brackenfell/contract/live-line';
 import type { Tray } from '@brackenfell/contract/tray';
 
 /** What is judged of an engine or a part, by the first word of its key. */
@@ -24,10 +25,10 @@ const SHOWS: Record<Topic, readonly string[]> = {
   loans: ['loans', 'hand-over'],
   papers: ['hand-over', 'papers'],
   heard: ['heard'],
-  work: ['audit', 'finding', 'imports', 'shop'],
+  work: ['audit', 'finding', 'imports', 'instance'],
   people: ['people', 'staff', 'sessions', 'session'],
   tries: ['failed tries'],
-  shop: ['shop', 'blades'],
+  shop: ['shop', 'blades', 'instance'],
 };
 
 const isSlip = (data: unknown): data is Slip => typeof data === 'object' && data !== null && 'docket' in data;

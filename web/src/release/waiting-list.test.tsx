@@ -67,6 +67,17 @@ test('a line of which more is wanted, or of which something else is said, is cha
   expect(shown()[1]).not.toContain('changed');
 });
 
+test('what changed is gone when it is seen, and the list stands as the server has it', async () => {
+  const become = await show([waiting('1', 'IVX 1'), waiting('2', 'IVX 2')]);
+  expect(screen.queryByRole('button', { name: 'What changed is seen' })).toBeNull();
+  await become([waiting('3', 'IVX 3'), waiting('2', 'IVX 2')]);
+  const seen = await screen.findByRole('button', { name: 'What changed is seen' });
+  act(() => seen.click());
+  expect(shown().map((text) => /IVX \d/.exec(text)?.[0])).toEqual(['IVX 3', 'IVX 2']);
+  expect(shown().join()).not.toMatch(/new|no longer/);
+  expect(screen.queryByRole('button', { name: 'What changed is seen' })).toBeNull();
+});
+
 test('when nothing waits any more it says so', async () => {
   const become = await show([waiting('1', 'IVX 1')]);
   await become([]);

@@ -22,7 +22,9 @@ export function WaitingList() {
     queryFn: () => call('listWaiting', {}),
   });
   const [releasing, release] = useState<WaitingLine>();
-  const lines = useHeldPlaces(waiting.data?.lines, waiting.isFetchedAfterMount ? '' : undefined, BY_LINE) ?? [];
+  const asked = waiting.isFetchedAfterMount ? '' : undefined;
+  const { held: lines = [], layOut } = useHeldPlaces(waiting.data?.lines, asked, BY_LINE);
+  const isNews = lines.some(({ news }) => news !== null);
   const count = waiting.data?.lines.length ?? 0;
   const first = lines.find(({ news }) => news !== 'gone')?.item;
   useKeys('Waiting lines', [
@@ -37,6 +39,11 @@ export function WaitingList() {
         <p role="alert" className="text-madder">
           {waiting.error.message}
         </p>
+      )}
+      {isNews && (
+        <button type="button" className="button-quiet" onClick={layOut}>
+          What changed is seen
+        </button>
       )}
       {waiting.data && count === 0 && <p className="text-soft">Nothing waits.</p>}
       <ul className="grid max-w-3xl gap-1">

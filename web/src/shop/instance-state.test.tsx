@@ -12,6 +12,7 @@ const STATE: ShopState = {
   databaseBytes: 2_400_000_001,
   lastMigration: '2026-12-17-live',
   jobs: [{ kind: 'audit', state: 'done', count: 3 }],
+  failedLately: 0,
   queue: [],
   backup: { at: '2026-11-28T02:00:00Z', tables: 61, rows: 123_456 },
   server: {

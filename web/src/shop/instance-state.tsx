@@ -16,7 +16,7 @@ const gigabytes = (bytes: number) => `${printCount(Math.floor(bytes / GIGABYTE))
 
 /** How the instance stands, for whoever answers for it: what needs seeing to first, then every figure. */
 export function InstanceState() {
-  const state = useQuery({ queryKey: ['shop', 'state'], queryFn: () => call('getShopState', {}) });
+  const state = useQuery({ queryKey: ['instance'], queryFn: () => call('getShopState', {}) });
   const unsent = useAllUnsent();
   return (
     <section aria-label="How it stands" className="grid gap-2">

@@ -13,6 +13,7 @@ const state = (more: Partial<ShopState> = {}): ShopState => ({
   databaseBytes: GB,
   lastMigration: 'the last',
   jobs: [{ kind: 'audit', state: 'done', count: 3 }],
+  failedLately: 0,
   queue: [],
   backup: { at: before(10 * HOUR), tables: 60, rows: 1000 },
   server: { since: before(HOUR), memoryBytes: GB, pages: 3, disk: { freeBytes: 50 * GB, bytes: 100 * GB } },
@@ -48,7 +49,7 @@ test.each([
   ],
   ['a job that waits while none runs', state({ queue: [job()] }), 'worker may have died'],
   ['a job that was taken up again', state({ queue: [job({ state: 'running', tries: 3 })] }), 'taken up 3 times'],
-  ['a job that failed', state({ jobs: [{ kind: 'import', state: 'failed', count: 2 }] }), '2 jobs failed'],
+  ['a job that failed', state({ failedLately: 2 }), '2 jobs failed'],
 ])('%s is seen to', (_, of, says) => {
   expect(warnings(of, 0, NOW)).toEqual([expect.stringContaining(says)]);
 });

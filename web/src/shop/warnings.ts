@@ -11,7 +11,7 @@ const LEAST_FREE_SHARE = 0.1;
 
 /** What whoever answers for the shop should see to, each in a sentence that says why; `nowMs` since the epoch. */
 export function warnings(
-  { backup, databaseBytes, queue, jobs, server }: ShopState,
+  { backup, databaseBytes, queue, failedLately, server }: ShopState,
   unsent: number,
   nowMs: number,
 ): string[] {
@@ -19,7 +19,6 @@ export function warnings(
   const late = queue.filter(({ state, askedAt }) => state === 'waiting' && nowMs - Date.parse(askedAt) > JOB_LATE_MS);
   const isRunning = queue.some(({ state }) => state === 'running');
   const again = queue.filter(({ tries }) => tries > 1);
-  const failed = jobs.filter(({ state }) => state === 'failed').reduce((sum, { count }) => sum + count, 0);
   const { disk } = server;
   const isFull = disk && (disk.freeBytes < disk.bytes * LEAST_FREE_SHARE || disk.freeBytes < databaseBytes);
   return [
@@ -32,7 +31,9 @@ export function warnings(
       ? [`${counted(late.length, 'job')} waited for more than five minutes while none ran: its worker may have died.`]
       : []),
     ...again.map(({ kind, tries }) => `The ${kind} that runs was taken up ${tries} times: a worker died at it.`),
-    ...(failed > 0 ? [`${counted(failed, 'job')} failed; what it says stands where it was asked for.`] : []),
+    ...(failedLately > 0
+      ? [`${counted(failedLately, 'job')} failed since yesterday; why stands where it was asked for.`]
+      : []),
     ...(unsent > 0 ? [`${counted(unsent, 'write')} of this computer did not reach the server yet.`] : []),
   ];
 }

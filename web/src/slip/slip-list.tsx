@@ -78,7 +78,7 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
   const write = useSlipWrite();
   const current = slip.data;
   // While the list is open a letter goes on meaning the slip it meant.
-  const places = useHeldPlaces(
+  const { held: places } = useHeldPlaces(
     listed.data?.slips,
     // What is known from before is not what the list was opened with.
     listed.isPlaceholderData || !listed.isFetchedAfterMount ? undefined : JSON.stringify([past, isSearch, find]),

@@ -43,7 +43,7 @@ const FUNCTIONS = [
 
 const OF_PARTS = ['stock', 'price', 'batch'];
 
-/** Topics as contract/src/live.ts has them, and the tables a write on which is news of them. */
+/** Topics as contract/src/live-line.ts has them, and the tables a write on which is news of them. */
 const TABLES = {
   shelf: ['batch_event', 'delivery', 'recall_notice', 'recall_contact', 'seller'],
   rules: ['house_rule_choice'],
