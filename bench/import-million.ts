@@ -1,4 +1,3 @@
-import { execFileSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -11,6 +10,7 @@ import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { demoStaff } from '@brackenfell/demo/staff';
 import { startServer, stopServer } from '@brackenfell/scripts/server-process';
 import { HttpClient } from './large/http-client.ts';
+import { memoryMb } from './memory.ts';
 import { percentile, row } from './percentiles.ts';
 
 /** A supplier's list of a million new numbers, the same list again, and one of which a tenth has changed; the ask line meanwhile. */
@@ -83,14 +83,6 @@ const ASKED = ['kn419g63dr', 'heron', '0w12', 'hb/19/45'];
 const askOnce = async (i: number) =>
   (await client.get(server.port, `/api/ask?q=${encodeURIComponent(ASKED[i % ASKED.length]!)}`)).ms;
 
-/** Memory of the server and of its worker of jobs, MB. */
-const memoryMb = (): number[] =>
-  execFileSync('ps', ['-o', 'rss=', '-p', String(server.process.pid), '--ppid', String(server.process.pid)])
-    .toString()
-    .trim()
-    .split('\n')
-    .map((kb) => Math.round(Number(kb) / 1024));
-
 interface Watched {
   readonly ms: number;
   readonly asked: readonly number[];
@@ -106,7 +98,7 @@ async function until(id: string, state: string): Promise<Watched> {
     const now = (await send('GET', `/api/imports/${id}`)) as { state: string; outcome: string | null };
     if (now.state === state) return { ms: performance.now() - start, asked, memoryMb: memory };
     if (now.state === 'failed') throw new Error(String(now.outcome));
-    memory.push(Math.max(...memoryMb()));
+    memory.push(Math.max(...memoryMb(server)));
     for (let j = 0; j < 4; j += 1) asked.push(await askOnce(i * 4 + j));
     await sleep(100);
   }

@@ -1,14 +1,15 @@
-import { execFileSync } from 'node:child_process';
-import { randomUUID } from 'node:crypto';
 import { writeFileSync } from 'node:fs';
 import { setTimeout as sleep } from 'node:timers/promises';
 import pg from 'pg';
-import type { Tidings } from '@brackenfell/contract/live';
 import { demoStaff } from '@brackenfell/demo/staff';
 import { startServer, stopServer } from '@brackenfell/scripts/server-process';
-import { drawLoad, type Second } from './draw-load.ts';
 import { Till, type Answer } from './faults/till.ts';
+import { memoryMb } from './memory.ts';
 import { percentile, row } from './percentiles.ts';
+import { audit, bringLists } from './tills/beside.ts';
+import { drawLoad, type Span } from './tills/draw-load.ts';
+import { watchPage } from './tills/watch-page.ts';
+import { watchWaits } from './tills/watch-waits.ts';
 
 /**
  * Forty tills at a counter's pace, each with its page open: the ask line, a tray, a slip begun, a part put on it, collected. First
@@ -21,7 +22,6 @@ const MINUTES = Number(option('minutes', '10'));
 const DRAWN = option('draw', '');
 /** Between two things that somebody does. */
 const PACE_MS = 1000;
-const LIST_ROWS = 5000;
 
 const env = (name: string) => process.env[name]!;
 const database = 'tills_world';
@@ -106,66 +106,8 @@ async function serve(till: Till, place: number, going: () => boolean): Promise<v
   }
 }
 
-/** A page that stands open, and when it was told of which slip. */
-async function watch(cookie: string, leaves: AbortSignal, told: (slipId: string, at: number) => void): Promise<void> {
-  const stream = await fetch(`${address()}/api/live`, { headers: { cookie }, signal: leaves });
-  let rest = '';
-  for await (const bytes of stream.body!.pipeThrough(new TextDecoderStream())) {
-    const events = `${rest}${bytes}`.split('\n\n');
-    rest = events.pop()!;
-    for (const event of events) {
-      if (!event.startsWith('event: tidings')) continue;
-      const { slips } = JSON.parse(event.slice(event.indexOf('data: ') + 6)) as Tidings;
-      for (const { slipId } of slips) told(slipId, performance.now());
-    }
-  }
-}
-
 const editor = await new Till(address).signIn(demoStaff.find(({ role }) => role === 'editor')!.name);
-let lists = 0;
-let audits = 0;
-
-/** Lists of new numbers, read, sorted and written, one after the other. */
-async function bringLists(going: () => boolean): Promise<void> {
-  while (going()) {
-    const lines = ['Number;Maker;Net price;Price;Pack'];
-    for (let i = 0; i < LIST_ROWS; i += 1) lines.push(`QZ ${lists}-${i}-R;Kestrane;1.20;2.60;4`);
-    const sent = await fetch(`${address()}/api/imports?supplier=Eastgate&fileName=list.csv`, {
-      method: 'POST',
-      headers: { cookie: editor.cookie, 'content-type': 'application/octet-stream', 'idempotency-key': randomUUID() },
-      body: lines.join('\n'),
-    });
-    const { importId } = (await sent.json()) as { importId: string };
-    const view = async () =>
-      (await editor.send('GET', `/api/imports/${importId}`)).body as { state: string; version: number };
-    const until = async (state: string) => {
-      while (going() && (await view()).state !== state) await sleep(300);
-    };
-    await until('sorted');
-    await editor.send('POST', `/api/imports/${importId}/columns`, { version: (await view()).version, newKind: 'plug' });
-    await sleep(300);
-    await until('sorted');
-    if (!going()) return;
-    await editor.send('POST', `/api/imports/${importId}/write`, { version: (await view()).version });
-    await until('written');
-    lists += 1;
-  }
-}
-
-async function audit(going: () => boolean): Promise<void> {
-  while (going()) {
-    const asked = await editor.send('POST', '/api/audit/jobs', {});
-    if (asked.status < 300) audits += 1;
-    await sleep(2000);
-  }
-}
-
-const memoryMb = (): number[] =>
-  execFileSync('ps', ['-o', 'rss=', '-p', String(server.process.pid), '--ppid', String(server.process.pid)])
-    .toString()
-    .trim()
-    .split('\n')
-    .map((kb) => Math.round(Number(kb) / 1024));
+const done = { lists: 0, audits: 0 };
 
 interface Phase {
   readonly name: string;
@@ -173,7 +115,7 @@ interface Phase {
   readonly errors: readonly string[];
   readonly toldMs: readonly number[];
 }
-const seconds: Second[] = [];
+const spans: Span[] = [];
 
 async function phase(name: string, besides: readonly ((going: () => boolean) => Promise<void>)[]): Promise<Phase> {
   [took, errors] = [[], []];
@@ -183,7 +125,7 @@ async function phase(name: string, besides: readonly ((going: () => boolean) => 
   const tills: Till[] = [];
   for (let i = 0; i < TILLS; i += 1) tills.push(await new Till(address).signIn(people[i % people.length]!.name));
   for (const [i, till] of tills.entries())
-    void watch(till.cookie, leaves.signal, (slipId, at) => {
+    void watchPage(server, till.cookie, leaves.signal, (slipId, at) => {
       if (i === 0 && !toldAt.has(slipId)) toldAt.set(slipId, at);
     }).catch(() => undefined);
   const until = performance.now() + MINUTES * 60_000;
@@ -204,12 +146,12 @@ async function phase(name: string, besides: readonly ((going: () => boolean) => 
       const from = took.length;
       await sleep(10_000);
       const ms = took.slice(from).map((one) => one.ms);
-      seconds.push({
+      spans.push({
         at: (performance.now() - began) / 1000,
         phase: name,
         p50Ms: percentile(ms, 0.5),
         p95Ms: percentile(ms, 0.95),
-        memoryMb: memoryMb(),
+        memoryMb: memoryMb(server),
       });
     }
   };
@@ -223,25 +165,12 @@ async function phase(name: string, besides: readonly ((going: () => boolean) => 
   return { name, took, errors, toldMs };
 }
 
-/** What the counter's statements waited for in the database, and for whom: how often it was seen, looked at five times a second. */
-const waits = new Map<string, number>();
-const isOver = new AbortController();
-const watching = (async () => {
-  while (!isOver.signal.aborted) {
-    const { rows } = await owner.query<{ waits: string }>(
-      `select a.wait_event_type || ' ' || a.wait_event || ': ' || left(a.query, 60) || coalesce(' ⟵ ' || left(b.query, 60), '') as waits
-       from pg_stat_activity a left join lateral unnest(pg_blocking_pids(a.pid)) as p(pid) on true
-       left join pg_stat_activity b on b.pid = p.pid
-       where a.datname = $1 and a.state = 'active' and a.wait_event is not null and a.pid <> pg_backend_pid()`,
-      [database],
-    );
-    for (const { waits: one } of rows) waits.set(one, (waits.get(one) ?? 0) + 1);
-    await sleep(200);
-  }
-})();
-
+const waits = watchWaits(owner, database);
 const quiet = await phase('quiet', []);
-const busy = await phase('beside lists and audits', [bringLists, audit]);
+const busy = await phase('beside lists and audits', [
+  (going) => bringLists(editor, going, () => (done.lists += 1)),
+  (going) => audit(editor, going, () => (done.audits += 1)),
+]);
 
 const say = (ms: readonly number[]) => [0.5, 0.95, 0.99].map((share) => percentile(ms, share).toFixed(0));
 console.log(row('what, ms', 'quiet p50', 'p95', 'p99', 'beside p50', 'p95', 'p99', 'p95 ÷ quiet'));
@@ -264,16 +193,14 @@ for (const { name, took: calls, errors: wrong } of [quiet, busy]) {
   console.log(`${name}: ${calls.length} calls in ${MINUTES} min, ${wrong.length} errors`);
   for (const error of [...new Set(wrong)].slice(0, 5)) console.log(`  ${error}`);
 }
-const most = seconds.map(({ memoryMb: of }) => of);
-console.log(`lists written ${lists} (of ${LIST_ROWS} rows), audits asked ${audits}`);
+const most = spans.map(({ memoryMb: of }) => of);
+console.log(`lists written ${done.lists}, audits asked ${done.audits}`);
 console.log(
   `memory of the server: ${most[0]?.[0]} MB at first, ${most.at(-1)?.[0]} MB at last, ${Math.max(...most.map(([of]) => of ?? 0))} MB at most`,
 );
-isOver.abort();
-await watching;
+const waited = await waits.end();
 await owner.end();
 console.log('what was waited for in the database:');
-for (const [wait, times] of [...waits].sort(([, a], [, b]) => b - a).slice(0, 12))
-  console.log(`  ${times} × ${wait.replaceAll(/\s+/g, ' ')}`);
-if (DRAWN !== '') writeFileSync(DRAWN, drawLoad(seconds));
+for (const { wait, times } of waited) console.log(`  ${times} × ${wait}`);
+if (DRAWN !== '') writeFileSync(DRAWN, drawLoad(spans));
 await stopServer(server);

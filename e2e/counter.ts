@@ -140,6 +140,15 @@ export async function expectTray(page: Page): Promise<void> {
   await expect(page.locator('[data-tray] [aria-selected="true"]')).toBeVisible();
 }
 
+/** Puts a plug of a better electrode than designed on a slip: by the house rule it waits for the supervisor. */
+export async function putWhatWaits(page: Page): Promise<void> {
+  await ask(page, 'hf22', /Dunmarrow HF22/);
+  await expectTray(page);
+  await pickRow(page, 'IVX-D12T-F09');
+  await page.keyboard.press('Enter');
+  await expect(slipPane(page)).toContainText('Waits for the supervisor');
+}
+
 /** Presses a key several times. */
 export async function pressTimes(page: Page, key: string, times = 1): Promise<void> {
   for (let i = 0; i < times; i += 1) {

@@ -5,6 +5,7 @@ import {
   expectTray,
   pickRow,
   pressTimes,
+  putWhatWaits,
   signIn,
   slipPane,
   test,
@@ -19,11 +20,7 @@ test('a rule switched by the supervisor judges the open line again, and what was
   counter,
 }) => {
   await signIn(page, counter, 'Wren');
-  await ask(page, 'hf22', /Dunmarrow HF22/);
-  await expectTray(page);
-  await pickRow(page, 'IVX-D12T-F09');
-  await page.keyboard.press('Enter');
-  await expect(slipPane(page)).toContainText('Waits for the supervisor');
+  await putWhatWaits(page);
 
   // A specialist reads the rules and changes none.
   await page.keyboard.press(',');
@@ -57,11 +54,7 @@ test('a rule switched by the supervisor judges the open line again, and what was
 
 test('a line that waits is released by the supervisor’s PIN at a starter’s counter', async ({ page, counter }) => {
   await signIn(page, counter, 'Perrin');
-  await ask(page, 'hf22', /Dunmarrow HF22/);
-  await expectTray(page);
-  await pickRow(page, 'IVX-D12T-F09');
-  await page.keyboard.press('Enter');
-  await expect(slipPane(page)).toContainText('Waits for the supervisor');
+  await putWhatWaits(page);
   await page.keyboard.press(']');
   await page.keyboard.press('Shift+R');
   await expect(page.getByRole('dialog', { name: 'Release IVX-D12T-F09' })).toBeVisible();

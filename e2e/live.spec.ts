@@ -1,4 +1,4 @@
-import { ask, expect, expectAccessible, expectTray, pickRow, signIn, slipPane, slowly, test } from './counter.ts';
+import { expect, expectAccessible, putWhatWaits, signIn, slipPane, slowly, test } from './counter.ts';
 
 test('what is done at one till reaches the others as it is done, marked and said, and moves nothing under the hand', async ({
   page,
@@ -18,11 +18,7 @@ test('what is done at one till reaches the others as it is done, marked and said
 
   // A line that waits is seen on the supervisor's list, new, and her release on the slip it stands on.
   await signIn(page, counter, 'Wren');
-  await ask(page, 'hf22', /Dunmarrow HF22/);
-  await expectTray(page);
-  await pickRow(page, 'IVX-D12T-F09');
-  await page.keyboard.press('Enter');
-  await expect(slipPane(page)).toContainText('Waits for the supervisor');
+  await putWhatWaits(page);
   const arrived = desk.getByRole('listitem').filter({ hasText: 'IVX-D12T-F09' });
   await expect(arrived).toContainText('new');
   await expect(desk.getByRole('heading', { name: `Waits for the supervisor, ${waits + 1}` })).toBeVisible();

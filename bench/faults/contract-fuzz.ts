@@ -1,6 +1,7 @@
 import { ENDPOINTS } from '@brackenfell/contract/endpoints';
 import { startServer } from '@brackenfell/scripts/server-process';
-import { memoryMb, Till, type Tally } from './till.ts';
+import { Till, type Tally } from './till.ts';
+import { memoryMb } from '../memory.ts';
 
 const A_ROUTE = 24;
 const DEEP = 20_000;
@@ -126,7 +127,7 @@ export async function contractFuzz(databaseUrl: string): Promise<Tally> {
       torn: 0,
       faults5xx: [...faults.values()].reduce((sum, n) => sum + n, 0),
       worstMs: Math.round(worstMs),
-      memoryMb: await memoryMb(server.process.pid!),
+      memoryMb: memoryMb(server)[0]!,
       says: faults.size === 0 ? 'every route answered in kind' : [...faults].map(([r, n]) => `${r} ${n}`).join(', '),
     };
   } finally {

@@ -1,6 +1,7 @@
 import type pg from 'pg';
 import { startServer, type RunningServer } from '@brackenfell/scripts/server-process';
-import { memoryMb, Till, type Tally } from './till.ts';
+import { Till, type Tally } from './till.ts';
+import { memoryMb } from '../memory.ts';
 
 const WRITERS = 6;
 const KILLS = 12;
@@ -40,7 +41,7 @@ export async function killsBesideWriters(databaseUrl: string, secret: string, cl
   }
   going = false;
   await Promise.all(writers);
-  const memory = await memoryMb(server.process.pid!);
+  const memory = memoryMb(server)[0]!;
   server.process.kill('SIGTERM');
   const { rows } = await client.query<{ text: string; times: string }>(
     `select text, count(*) as times from slip_note where text like 'writer %' group by text`,

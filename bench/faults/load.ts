@@ -1,6 +1,7 @@
 import { startServer } from '@brackenfell/scripts/server-process';
 import { percentile } from '../percentiles.ts';
-import { memoryMb, Till, type Tally } from './till.ts';
+import { Till, type Tally } from './till.ts';
+import { memoryMb } from '../memory.ts';
 
 const READERS = 30;
 const WRITERS = 6;
@@ -52,7 +53,7 @@ export async function load(databaseUrl: string): Promise<Tally> {
           await new Till(address).signIn('Perrin');
           return { status: 200 };
         });
-        mostMb = Math.max(mostMb, await memoryMb(server.process.pid!));
+        mostMb = Math.max(mostMb, memoryMb(server)[0]!);
         await new Promise((resolve) => setTimeout(resolve, 250));
       }
     })();

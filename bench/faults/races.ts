@@ -1,6 +1,7 @@
 import type pg from 'pg';
 import { startServer } from '@brackenfell/scripts/server-process';
-import { memoryMb, Till, type Answer, type Tally } from './till.ts';
+import { Till, type Answer, type Tally } from './till.ts';
+import { memoryMb } from '../memory.ts';
 
 const TILLS = 50;
 const BOXES = 10;
@@ -57,7 +58,7 @@ export async function races(databaseUrl: string, client: pg.Client): Promise<Tal
       torn: left.rows[0]!.on_hand < 0 ? 1 : 0,
       faults5xx: all.filter(({ status }) => status >= 500).length,
       worstMs: Math.round(worstMs),
-      memoryMb: await memoryMb(server.process.pid!),
+      memoryMb: memoryMb(server)[0]!,
       says: `${count(sold, 200)} sold and ${count(sold, 409)} told of ${BOXES} boxes, ${left.rows[0]!.on_hand} left; ${count(chosen, 200)} of 3 choices; ${audited} audit of 6`,
     };
   } finally {

@@ -32,15 +32,28 @@ export class Till {
   }
 
   /** One attempt. Throws when the connection is lost. */
-  async send(method: string, path: string, body?: unknown, key: string = randomUUID()): Promise<Answer> {
-    const isWrite = method !== 'GET';
-    const response = await fetch(`${this.#address()}${path}`, {
+  send(method: string, path: string, body?: unknown, key: string = randomUUID()): Promise<Answer> {
+    if (method === 'GET') return this.#fetch(path, { method });
+    return this.#fetch(path, {
       method,
-      headers: {
-        cookie: this.#cookie,
-        ...(isWrite ? { 'content-type': 'application/json', 'idempotency-key': key } : {}),
-      },
-      ...(isWrite ? { body: typeof body === 'string' ? body : JSON.stringify(body ?? {}) } : {}),
+      headers: { 'content-type': 'application/json', 'idempotency-key': key },
+      body: typeof body === 'string' ? body : JSON.stringify(body ?? {}),
+    });
+  }
+
+  /** A file, as it stands. */
+  sendFile(path: string, text: string): Promise<Answer> {
+    return this.#fetch(path, {
+      method: 'POST',
+      headers: { 'content-type': 'application/octet-stream', 'idempotency-key': randomUUID() },
+      body: text,
+    });
+  }
+
+  async #fetch(path: string, { headers, ...request }: RequestInit): Promise<Answer> {
+    const response = await fetch(`${this.#address()}${path}`, {
+      ...request,
+      headers: { ...headers, cookie: this.#cookie },
       signal: AbortSignal.timeout(20_000),
     });
     const text = await response.text();
@@ -58,13 +71,6 @@ export class Till {
       await new Promise((resolve) => setTimeout(resolve, pauseMs));
     }
   }
-}
-
-/** The memory a process holds, MB. */
-export async function memoryMb(pid: number): Promise<number> {
-  const { readFile } = await import('node:fs/promises');
-  const status = await readFile(`/proc/${pid}/status`, 'utf8').catch(() => '');
-  return Math.round(Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? 0) / 1024);
 }
 
 /** What every fault run ends with. */

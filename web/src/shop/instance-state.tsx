@@ -76,7 +76,10 @@ function Figures({ state: { backup, databaseBytes, lastMigration, jobs, server }
     ['Server', `since ${printMoment(server.since)}, holds ${megabytes(server.memoryBytes)}`],
     ['Pages open', printCount(server.pages)],
     ['Unsent here', unsent === 0 ? 'nothing' : counted(unsent, 'write')],
-    ['Jobs so far', jobs.map(({ kind, state: at, count }) => `${kind} ${at}: ${count}`).join('; ') || 'none'],
+    [
+      'Jobs so far',
+      jobs.map(({ kind, state: at, count }) => `${kind} ${at}: ${printCount(count)}`).join('; ') || 'none',
+    ],
     ['Brought up to', lastMigration],
   ];
   return (

@@ -84,7 +84,9 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
     listed.isPlaceholderData || !listed.isFetchedAfterMount ? undefined : JSON.stringify([past, isSearch, find]),
     BY_SLIP,
   );
-  const others = (places ?? []).filter(({ item }) => item.slipId !== current?.slipId).slice(0, LETTERS.length);
+  const all = (places ?? []).filter(({ item }) => item.slipId !== current?.slipId);
+  const others = all.slice(0, LETTERS.length);
+  const cameUnseen = all.slice(LETTERS.length).filter(({ news }) => news === 'new').length;
 
   const show = (slipId: string) => {
     onClose();
@@ -281,6 +283,10 @@ export function SlipList({ me, onClose }: { me: Staff; onClose: () => void }) {
           </li>
         ))}
       </ul>
+      <p role="status" className="pt-2 text-soft">
+        {cameUnseen > 0 &&
+          `${counted(cameUnseen, 'slip')} came meanwhile: find them by name or number, or open this anew.`}
+      </p>
     </Dialog>
   );
 }

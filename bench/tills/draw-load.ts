@@ -1,5 +1,5 @@
-/** Ten seconds of a load. */
-export interface Second {
+/** Some seconds of a load. */
+export interface Span {
   /** Seconds from the beginning. */
   readonly at: number;
   readonly phase: string;
@@ -15,12 +15,12 @@ const PANE = 150;
 const GAP = 46;
 
 /** How long calls took and what memory was held, over time: two panes of lines, as SVG. */
-export function drawLoad(seconds: readonly Second[]): string {
-  const last = Math.max(1, ...seconds.map(({ at }) => at));
+export function drawLoad(spans: readonly Span[]): string {
+  const last = Math.max(1, ...spans.map(({ at }) => at));
   const x = (at: number) => LEFT + (at / last) * (WIDTH - LEFT - 8);
-  const pane = (place: number, title: string, lines: { name: string; ink: string; of: (one: Second) => number }[]) => {
+  const pane = (place: number, title: string, lines: { name: string; ink: string; of: (one: Span) => number }[]) => {
     const top = 30 + place * (PANE + GAP);
-    const most = Math.max(1, ...seconds.flatMap((one) => lines.map(({ of }) => of(one)))) * 1.1;
+    const most = Math.max(1, ...spans.flatMap((one) => lines.map(({ of }) => of(one)))) * 1.1;
     const y = (value: number) => top + PANE - (value / most) * PANE;
     const ticks = [0, 0.5, 1].map((share) => Math.round((most / 1.1) * share));
     return [
@@ -31,11 +31,11 @@ export function drawLoad(seconds: readonly Second[]): string {
       ),
       ...lines.map(
         ({ ink, of }) =>
-          `<path fill="none" stroke="${ink}" stroke-width="1.5" d="M${seconds.map((one) => `${x(one.at).toFixed(1)} ${y(of(one)).toFixed(1)}`).join('L')}"/>`,
+          `<path fill="none" stroke="${ink}" stroke-width="1.5" d="M${spans.map((one) => `${x(one.at).toFixed(1)} ${y(of(one)).toFixed(1)}`).join('L')}"/>`,
       ),
     ].join('\n');
   };
-  const turn = seconds.find(({ phase }, i) => i > 0 && phase !== seconds[i - 1]!.phase);
+  const turn = spans.find(({ phase }, i) => i > 0 && phase !== spans[i - 1]!.phase);
   const height = 30 + 2 * PANE + GAP + 30;
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${WIDTH} ${height}" font-family="sans-serif" font-size="12" fill="#211a15">
 <rect width="${WIDTH}" height="${height}" fill="#f4f4f0"/>
