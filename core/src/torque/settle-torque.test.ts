@@ -20,12 +20,37 @@ describe('two figures of one maker', () => {
     expect(settleOneMaker(sheets)).toMatchObject({ lowNm: 20, highNm: 24, settledBy: 'newer' });
     expect(settleOneMaker([...sheets].reverse())).toMatchObject({ lowNm: 20, settledBy: 'newer' });
   });
+  test('and the newest of three, whatever order they lie in', () => {
+    const [first, second, third] = [
+      dry(30, 34, { dated: '2012-05' }),
+      dry(26, 28, { dated: '2016-02' }),
+      dry(20, 24, { dated: '2019-01' }),
+    ];
+    for (const sheets of [
+      [first, second, third],
+      [third, first, second],
+      [second, third, first],
+    ])
+      expect(settleOneMaker(sheets)).toMatchObject({ lowNm: 20, highNm: 24, settledBy: 'newer' });
+  });
   test('else by what they have in common', () => {
     const sheets = [dry(20, 28), dry(25, 32, { dated: '2019-01' })];
     expect(settleOneMaker(sheets)).toMatchObject({ lowNm: 25, highNm: 28, settledBy: 'overlap' });
   });
   test('else by the lower, never by an average', () => {
     expect(settleOneMaker([dry(30, 34), dry(20, 24)])).toMatchObject({ lowNm: 20, highNm: 24, settledBy: 'lower' });
+    // Of two with one middle the narrower: its top is the lower.
+    const bare = dry(40, 41);
+    expect(settleOneMaker([dry(20, 30), dry(22, 28), bare])).toMatchObject({
+      lowNm: 22,
+      highNm: 28,
+      settledBy: 'lower',
+    });
+    expect(settleOneMaker([dry(22, 28), dry(20, 30), bare])).toMatchObject({
+      lowNm: 22,
+      highNm: 28,
+      settledBy: 'lower',
+    });
     expect(settleOneMaker([dry(30), dry(20)])).toMatchObject({ lowNm: 20, nominalNm: 20, settledBy: 'lower' });
   });
   test('of one month are not settled by their date', () => {
@@ -39,6 +64,15 @@ describe('the torque of a plug here', () => {
     expect(settled([dry(20, 30, { nominalNm: 25 })], [dry(22, 28)], undefined)).toEqual([22, 28, 25, 'both', false]);
     expect(settled([dry(20, 30, { nominalNm: 21 })], [dry(22, 28, { nominalNm: 26 })], undefined)![2]).toBe(26);
     expect(settled([dry(20, 30)], [dry(22, 28)], undefined)![2]).toBe(25);
+    // At either end of what they have in common it still lies there.
+    expect(settled([dry(20, 30, { nominalNm: 22 })], [dry(22, 28)], undefined)![2]).toBe(22);
+    expect(settled([dry(20, 30, { nominalNm: 28 })], [dry(22, 28)], undefined)![2]).toBe(28);
+    const { ofEngine, ofPlug } = settleTorque([dry(20, 30)], [dry(22, 28)], undefined)!;
+    expect([ofEngine, ofPlug]).toMatchObject([
+      { lowNm: 20, highNm: 30 },
+      { lowNm: 22, highNm: 28 },
+    ]);
+    expect(settleTorque([dry(20, 30)], [], undefined)).not.toHaveProperty('ofPlug');
   });
   test('without anything in common is the half of the engine maker’s range nearer the plug maker’s, and says so', () => {
     expect(settled([dry(20, 30)], [dry(10, 15)], undefined)).toEqual([20, 25, 22.5, 'both', true]);

@@ -24,9 +24,23 @@ describe('two figures that are one number under two units', () => {
     [20, 24, false],
     [25, 25, false],
     [0, 25, false],
+    [0, 0, false],
+    [-18, -24.4, false],
   ])('%d against %d N·m: %s', (one, other, smells) => {
     expect(swappedUnits(one, other) !== undefined).toBe(smells);
     expect(swappedUnits(other, one)?.ratio).toBe(swappedUnits(one, other)?.ratio);
+  });
+  test('say how far apart they are, and what was probably done; three in a hundred off is the last that does', () => {
+    expect(swappedUnits(10, 13.56)).toEqual({ ratio: 1.356, says: expect.stringContaining('N·m and once in lbf·ft') });
+    expect(swappedUnits(10, 18.38)!.says).toContain('converted from lbf·ft twice');
+    expect(swappedUnits(10, 98.1)!.says).toContain('kgf·m');
+    expect([swappedUnits(100, 1200 * 1.03), swappedUnits(100, 1200 * 1.0301)].map(Boolean)).toEqual([true, false]);
+    expect([swappedUnits(0, 1), swappedUnits(1, 0), swappedUnits(-1, 12), swappedUnits(-12, -1)]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+      undefined,
+    ]);
   });
 });
 
@@ -47,7 +61,8 @@ describe('slips multiply', () => {
   test('a sheet that means compound, fitted dry, clamps too little', () => {
     const clamp = clampOverIntended({ meantNm: 34, meantOn: 'anti-seize', setNm: 34, usedOn: 'dry' });
     expect(sayClamp(clamp).word).toBe('under');
-    expect(sayClamp(1.1).word).toBe('as-meant');
+    expect([1.1, 1, 0.95, 0.9].map((one) => sayClamp(one).word)).toEqual(Array(4).fill('as-meant'));
+    expect([sayClamp(1.11).word, sayClamp(0.89).word]).toEqual(['over', 'under']);
   });
 });
 
@@ -59,8 +74,19 @@ describe('a torque wrench', () => {
     [9.5, 'low-on-scale'],
     [4, 'below-scale'],
     [55, 'above-scale'],
+    [50, 'set'], // its very top
+    [50.01, 'above-scale'],
   ] as const)('of 5–50 N·m asked for %d: %s', (nm, kind) => {
     expect(askWrench(nm, wrench).kind).toBe(kind);
+  });
+
+  test('is asked from its lowest mark on, and what is set is told whatever is amiss', () => {
+    const large = { lowNm: 5, highNm: 20 };
+    expect(askWrench(5, large)).toEqual({ kind: 'set', setNm: 5 });
+    expect(askWrench(4.99, large)).toEqual({ kind: 'below-scale', setNm: 4.99 });
+    expect(askWrench(28, large)).toEqual({ kind: 'above-scale', setNm: 28 });
+    // What is set decides, not what arrives.
+    expect(askWrench(21, large, { leverMm: 300, extensionMm: 50, angleDeg: 0 })).toEqual({ kind: 'set', setNm: 18 });
   });
 
   test('an extension in line with the handle is set lower, one folded back higher, one at right angles as it is', () => {
@@ -104,6 +130,7 @@ describe('the torque desk', () => {
         },
       ]),
     );
+  const DEFAULT = settleRules({ defaults: DEFAULT_HOUSE_RULES, conditional: [] }, [], {});
   const dry = (lowNm: number, highNm: number, more: object = {}) => ({ lowNm, highNm, condition: 'dry', ...more });
   const PLUG = { 'plug.seat': 'gasket-fixed', 'plug.threadDiameterMm': 14, 'plug.plating': 'none' };
   const desk = (position: Partial<Record<FactId, unknown>>, plug = {}, rules: Partial<HouseRules> = {}) =>
@@ -156,6 +183,103 @@ describe('the torque desk', () => {
     expect(answer).toMatchObject({ lowNm: 20, highNm: 30, aimNm: 22.5, from: 'general-table' });
   });
 
+  test('of the table is the row of its thread and seat, in the column of the head; none where either is not known', () => {
+    const told = (plug: object, headMetal?: string) =>
+      desk(headMetal ? { 'position.headMetal': headMetal } : {}, plug).sources.map(({ statement, metal, counts }) => [
+        metal,
+        statement.lowNm,
+        statement.highNm,
+        counts,
+      ]);
+    expect(told({}, 'aluminium')).toEqual([['aluminium', 20, 30, true]]);
+    expect(told({}, 'cast-iron')).toEqual([['cast-iron', 25, 35, true]]);
+    expect(told({ 'plug.seat': 'taper' }, 'cast-iron')).toEqual([['cast-iron', 15, 25, true]]);
+    expect(told({ 'plug.threadDiameterMm': 13 })).toEqual([]);
+    expect(torqueDesk({}, sheet({ 'plug.threadDiameterMm': 14 }), DEFAULT).sources).toEqual([]);
+    expect(torqueDesk({}, sheet({ 'plug.seat': 'taper' }), DEFAULT)).toMatchObject({ sources: [], answer: undefined });
+  });
+
+  test('is the plug maker’s where he alone speaks, and the table is set aside for him too', () => {
+    const { answer, sources } = desk({}, { 'plug.torque': dry(22, 28) });
+    expect(answer).toMatchObject({ lowNm: 22, highNm: 28, from: 'plug-maker' });
+    expect(sources.map(({ who, counts }) => [who, counts])).toEqual([
+      ['plug-maker', true],
+      ['general-table', false],
+      ['general-table', false],
+    ]);
+  });
+
+  test('a sheet that is set aside differs at either end; one sheet alone is never set aside', () => {
+    const counts = (...sheets: object[]) =>
+      desk({ 'position.torque': sheets, 'position.headMetal': 'aluminium' })
+        .sources.filter(({ who }) => who === 'engine-maker')
+        .map((one) => one.counts);
+    const newer = { dated: '2020-01' };
+    const older = { dated: '2010-01' };
+    expect(counts(dry(20, 24))).toEqual([true]);
+    expect(counts(dry(20, 24, newer), dry(20, 26, older))).toEqual([true, false]);
+    expect(counts(dry(20, 24, newer), dry(18, 24, older))).toEqual([true, false]);
+    expect(counts(dry(20, 24, newer), dry(20, 24, older))).toEqual([true, true]);
+  });
+
+  test('what is asked names both sheets; a figure at the very end of what the thread takes is not asked', () => {
+    const { questions } = desk({ 'position.torque': dry(18, 18) }, { 'plug.torque': dry(24.4, 24.4) });
+    expect(questions).toMatchObject([
+      {
+        kind: 'swapped',
+        between: [{ who: 'engine-maker' }, { who: 'plug-maker' }],
+        says: expect.stringContaining('N·m'),
+      },
+    ]);
+    const asked = (low: number, high: number, plug = {}, position = {}) =>
+      desk({ 'position.torque': dry(low, high), 'position.headMetal': 'aluminium', ...position }, plug).questions
+        .length;
+    expect([asked(12, 45), asked(11.9, 20), asked(20, 45.1)]).toEqual([0, 1, 1]);
+    // A cone takes less, and where the seat is not known either may be.
+    expect([asked(6, 30, { 'plug.seat': 'taper' }), asked(20, 31, { 'plug.seat': 'taper' })]).toEqual([0, 1]);
+    const seatUnknown = (high: number) =>
+      torqueDesk(
+        sheet({ 'position.torque': dry(20, high), 'position.headMetal': 'aluminium' }),
+        sheet({ 'plug.threadDiameterMm': 14 }),
+        DEFAULT,
+      ).questions.length;
+    expect([seatUnknown(44), seatUnknown(46)]).toEqual([0, 1]);
+    expect(
+      torqueDesk(sheet({ 'position.torque': dry(200, 210) }), sheet({ 'plug.seat': 'taper' }), DEFAULT).questions,
+    ).toEqual([]);
+  });
+
+  test.each([
+    ['always-reduced', 'none', 'compound'],
+    ['always-reduced', undefined, 'compound'],
+    ['always-reduced', 'nickel', 'dry'],
+    ['bare-threads', 'none', 'compound'],
+    ['bare-threads', undefined, 'by-thread'],
+    ['bare-threads', 'nickel', 'dry'],
+    ['shank-only', 'none', 'dry'],
+    ['never', 'none', 'dry'],
+  ] as const)('by the rule %s a thread plated %s is fitted %s', (threadCompound, plating, expected) => {
+    const { compound, onShank, compoundShare } = desk(
+      { 'position.torque': dry(20, 30) },
+      { 'plug.plating': plating ?? [] },
+      { threadCompound },
+    );
+    expect(compound).toBe(expected);
+    expect(onShank).toBe(threadCompound === 'shank-only');
+    expect(compoundShare).toBeCloseTo(expected === 'dry' ? 1 : 0.65, 9);
+  });
+
+  test('turns as its seat asks, and not at all where seat or thread is not known', () => {
+    const by = (plug: object) => torqueDesk({}, sheet(plug), DEFAULT).turn?.governs.map(({ gasket }) => gasket);
+    expect(by({ 'plug.seat': 'taper', 'plug.threadDiameterMm': 14 })).toEqual(['none']);
+    expect(by({ 'plug.seat': 'gasket-fixed', 'plug.threadDiameterMm': 14 })).toEqual(['new', 'used']);
+    expect(by({ 'plug.seat': 'taper' })).toBeUndefined();
+    expect(by({ 'plug.threadDiameterMm': 14 })).toBeUndefined();
+    const half = { lowTurns: 0.5, highTurns: 0.5, from: 'fingers', gasket: 'new' };
+    expect(desk({ 'position.turn': half }).turn?.by).toBe('engine-maker');
+    expect(desk({ 'position.turn': half }, { 'plug.turn': half }).turn?.by).toBe('plug-maker');
+  });
+
   test('cuts only what is meant dry, and only where compound goes on', () => {
     const share = (condition: string, compound: HouseRules['threadCompound']) =>
       desk({ 'position.torque': { lowNm: 20, highNm: 30, condition } }, {}, { threadCompound: compound }).compoundShare;
@@ -169,8 +293,5 @@ describe('the torque desk', () => {
     expect(desk({ 'position.wrenchReaches': false }).method).toBe('no-wrench-reaches');
     expect(desk({}, {}, { tightening: 'angle' }).method).toBe('by-angle-here');
     expect(desk({}).method).toBe('wrench');
-    expect(torqueDesk({}, {}, settleRules({ defaults: DEFAULT_HOUSE_RULES, conditional: [] }, [], {})).turn).toBe(
-      undefined,
-    );
   });
 });
