@@ -36,6 +36,24 @@ test('a press after one that leads elsewhere waits until that is drawn', async (
   expect(ran).toEqual([', s at /counter/engine', '1 at /sums/feelers']);
 });
 
+test('while the screen is on its way that the last press led to, what comes next waits for it, and no longer than a second', async () => {
+  const inTurn = new InTurn<string>(() => goTo('/counter/old-parts/refit'));
+  inTurn.drew({ pathname: '/counter/engine', search: '' });
+  inTurn.add(['y']);
+  expect(inTurn.isAtIt).toBe(true);
+  inTurn.drew({ pathname: '/counter/old-parts/refit', search: '' });
+  await jest.advanceTimersByTimeAsync(0);
+  expect(inTurn.isAtIt).toBe(false);
+
+  goTo('/counter/engine');
+  inTurn.drew(address);
+  inTurn.add(['y']);
+  await jest.advanceTimersByTimeAsync(900);
+  expect(inTurn.isAtIt).toBe(true);
+  await jest.advanceTimersByTimeAsync(200);
+  expect(inTurn.isAtIt).toBe(false);
+});
+
 test('a room that never comes holds the keys up for a second and no longer', async () => {
   const ran: string[] = [];
   const inTurn = new InTurn<string>((press) => ran.push(press));

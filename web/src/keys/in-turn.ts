@@ -28,7 +28,7 @@ export class InTurn<Press> {
     this.#run = run;
   }
 
-  /** Whether a press waits for its screen. */
+  /** Whether a press waits for its screen, or the screen is on its way that the last one led to. */
   get isAtIt(): boolean {
     return this.#working;
   }
@@ -46,11 +46,13 @@ export class InTurn<Press> {
   async #work(): Promise<void> {
     this.#working = true;
     try {
-      for (let press = this.#due.shift(); press !== undefined; press = this.#due.shift()) {
-        const next = press;
+      for (;;) {
+        // Also after the last of them: a key that comes before its screen does is meant for that screen.
         if (this.#drawn !== undefined && this.#drawn !== addressed()) await this.#untilDrawn();
+        const press = this.#due.shift();
+        if (press === undefined) break;
         try {
-          flushSync(() => this.#run(next));
+          flushSync(() => this.#run(press));
         } catch (error) {
           // Told as any fault of a command is; the keys after it are none of it.
           reportError(error);

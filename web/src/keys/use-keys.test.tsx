@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { act as settleReact, cleanup, render, screen } from '@testing-library/react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Dialog } from '../controls/dialog.tsx';
 import { changeSettings } from '../settings/settings.ts';
 import { press, SETTLED_MS } from '../testing/press.ts';
@@ -169,6 +169,33 @@ describe('a busy machine', () => {
     await settleReact(() => jest.advanceTimersByTimeAsync(2000));
     expect(screen.getByLabelText<HTMLInputElement>('Ask').value).toBe('jw');
     expect(done).toEqual([]);
+  });
+});
+
+describe('a key that comes before its screen', () => {
+  /** Desks one after the other, the next drawn a while after its address is: as on a machine that is busy. */
+  function Desks() {
+    const [desk, setDesk] = useState(1);
+    const turn = () => {
+      const next = desk + 1;
+      window.history.replaceState({}, '', `/desk/${next}`);
+      setTimeout(() => setDesk(next), 300);
+    };
+    useEffect(() => drewAddress(window.location), [desk]);
+    return <Keys keys={[does('y', { run: turn }), ...(desk === 2 ? [does('j')] : [])]} />;
+  }
+
+  test('does there what it does there: no mark of the next desk is lost', async () => {
+    window.history.replaceState({}, '', '/desk/1');
+    drewAddress(window.location);
+    render(<Desks />);
+    press('y', { afterMs: 40 });
+    await settleReact(() => jest.advanceTimersByTimeAsync(100));
+    press('j', { afterMs: 40 });
+    await settleReact(() => jest.advanceTimersByTimeAsync(400));
+    await settleReact(() => jest.advanceTimersByTimeAsync(0));
+    drewAddress(undefined);
+    expect(done).toEqual(['j']);
   });
 });
 
