@@ -1,5 +1,5 @@
 import { createRequire } from 'node:module';
-import PDFDocument from 'pdfkit';
+import type PDFDocument from 'pdfkit';
 
 export type Doc = InstanceType<typeof PDFDocument>;
 
@@ -36,7 +36,9 @@ export async function makePdf(
   { size, margin, title }: Paper,
   write: (doc: Doc) => void | Promise<void>,
 ): Promise<Buffer> {
-  const doc = new PDFDocument({
+  // Fetched with the first paper: a server starts without it.
+  const { default: Document } = await import('pdfkit');
+  const doc = new Document({
     size: typeof size === 'string' ? size : [...size],
     margin,
     bufferPages: true,

@@ -1,12 +1,14 @@
-import bwipjs from 'bwip-js/node';
 import { INK, LINE, printable, SOFT, type Doc } from './document.ts';
 
 /** Modules of 300 dpi print: a barcode a reader can trust. */
 const BARCODE = { scale: 3, height: 9, includetext: false } as const;
 
-export const barsOf = (text: string): Promise<Buffer> => bwipjs.toBuffer({ bcid: 'code128', text, ...BARCODE });
-export const squareOf = (address: string): Promise<Buffer> =>
-  bwipjs.toBuffer({ bcid: 'qrcode', text: address, scale: 3 });
+/** Fetched with the first paper: a server starts without it. */
+const coder = () => import('bwip-js/node');
+export const barsOf = async (text: string): Promise<Buffer> =>
+  (await coder()).toBuffer({ bcid: 'code128', text, ...BARCODE });
+export const squareOf = async (address: string): Promise<Buffer> =>
+  (await coder()).toBuffer({ bcid: 'qrcode', text: address, scale: 3 });
 
 export type SheetSize = 'A5' | 'A4';
 export const MARGIN: Readonly<Record<SheetSize, number>> = { A5: 24, A4: 42 };

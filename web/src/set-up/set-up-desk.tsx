@@ -119,7 +119,6 @@ export function SetUpDesk({ slip, line, engineId, setUp, others, mayWrite }: Set
               evidence={
                 <EvidenceForm
                   draft={`evidence ${slip.slipId}`}
-                  key={JSON.stringify(kept)}
                   kept={kept}
                   evidence={evidence}
                   onKeep={
