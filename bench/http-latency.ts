@@ -5,6 +5,7 @@ import { createApp } from '@brackenfell/server/app';
 import { createContext } from '@brackenfell/server/context/context';
 import { openDatabase } from '@brackenfell/server/db/database';
 import { demoStaff } from '@brackenfell/demo/staff';
+import { hold } from '@brackenfell/scripts/figures';
 import { percentile, row } from './percentiles.ts';
 
 const ROUNDS = 300;
@@ -85,6 +86,14 @@ for (const { name } of routes) {
     ),
   );
 }
+const held = [
+  { name: 'ask, exact', target: 4.5, before: 3.6 },
+  { name: 'tray SC20 (55 candidates)', target: 8, before: 21 },
+  { name: 'coil tray OF16T', target: 8, before: 18 },
+  { name: 'lead tray PG66', target: 8, before: 17 },
+];
+for (const { name, target, before } of held)
+  hold({ what: `demo world, ${name} ÷ pk route`, value: p50(name) / p50('primary key'), target, before });
 agent.destroy();
 bare.close();
 real.close();

@@ -5,6 +5,7 @@ import { ruleFacts } from '@brackenfell/core/duty/duty-facts';
 import { DEFAULT_HOUSE_RULES } from '@brackenfell/core/house-rules/house-rules';
 import { judgePlug } from '@brackenfell/core/plugs/judge-plug';
 import { sayIn } from '@brackenfell/core/fitment/say';
+import { hold } from '@brackenfell/scripts/figures';
 
 const SECONDS = 3;
 const source = { rank: 'part-maker', name: 'bench' } as const;
@@ -52,4 +53,10 @@ const seconds = (performance.now() - start) / 1000;
 console.log(
   `${plugs.length} plugs × ${positions.length} positions, ${PLUG_CHECKS.length} checks each with sentences, one core`,
 );
-console.log(`judged plugs per second: ${Math.round(judged / seconds).toLocaleString('en-GB')}`);
+hold({
+  what: 'plugs judged with sentences, a second and core',
+  value: judged / seconds,
+  target: 12_000,
+  before: 3900,
+  atLeast: true,
+});

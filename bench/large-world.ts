@@ -19,6 +19,7 @@ import { chance } from '@brackenfell/demo/large/random';
 import { buildWorld } from './large/build-world.ts';
 import { corrupt, CORRUPTIONS } from './large/corrupt.ts';
 import { HttpClient } from './large/http-client.ts';
+import { hold as holdFigure } from '@brackenfell/scripts/figures';
 import { percentile, row } from './percentiles.ts';
 
 const option = (name: string, usual: string): string =>
@@ -76,22 +77,19 @@ const signedIn = await fetch(`http://127.0.0.1:${real.port}/api/session`, {
 const client = new HttpClient(signedIn.headers.get('set-cookie')!.split(';')[0]!);
 const ask = (q: string, more = '') => `/api/ask?q=${encodeURIComponent(q)}${more}`;
 
-interface Verdict {
-  readonly what: string;
-  readonly measured: string;
-  readonly target: string;
-  readonly reached: boolean;
-}
-const verdicts: Verdict[] = [];
-const hold = (what: string, value: number, target: number, atLeast = false) => {
-  const reached = atLeast ? value >= target : value <= target;
-  verdicts.push({
-    what,
-    measured: value.toFixed(atLeast ? 3 : 2),
-    target: `${atLeast ? '≥' : '≤'} ${target}`,
-    reached,
-  });
+/** Of a million parts: what it was when the targets were set, where it was measured then. */
+const BEFORE: Readonly<Record<string, number>> = {
+  'suggestions ÷ pk route': 1.6,
+  'suggestions ÷ pk route, p95': 5.2,
+  'full answer ÷ pk route, p95': 4.6,
+  '* ÷ pk route': 4.3,
+  'words of a vehicle ÷ pk route': 13.6,
+  'whole tray ÷ pk route': 19,
+  'near-miss screen, M verdicts a second': 26,
+  'audit ÷ streaming its edges': 1.9,
 };
+const hold = (what: string, value: number, target: number, atLeast = false) =>
+  holdFigure({ what, value, target, before: BEFORE[what], atLeast });
 
 /** Catalogue and OE numbers of the large world, drawn by a seed, with their makers' names. */
 async function drawNumbers(count: number, from: number) {
@@ -165,6 +163,7 @@ async function latency(): Promise<void> {
   hold('full answer ÷ pk route, p95', worst(full, 0.95), 4.5);
   hold('? ÷ pk route', ratio('one ?', 0.5), 2);
   hold('* ÷ pk route', ratio('a run *', 0.5), 4);
+  hold('words of a vehicle ÷ pk route', ratio('words of a vehicle', 0.5), 4);
   hold('whole tray ÷ pk route', ratio('tray', 0.5), 6);
 }
 
@@ -333,9 +332,6 @@ if (!only) {
   await recall();
 }
 
-console.log(`\n${row('what', 'measured', 'target', 'verdict')}`);
-for (const { what, measured, target, reached } of verdicts)
-  console.log(row(what, measured, target, reached ? 'reached' : 'NOT reached'));
 client.close();
 bare.close();
 real.close();

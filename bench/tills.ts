@@ -4,6 +4,7 @@ import pg from 'pg';
 import { demoStaff } from '@brackenfell/demo/staff';
 import { startServer, stopServer } from '@brackenfell/scripts/server-process';
 import { Till, type Answer } from './faults/till.ts';
+import { hold } from '@brackenfell/scripts/figures';
 import { memoryMb } from './memory.ts';
 import { percentile, row } from './percentiles.ts';
 import { audit, bringLists } from './tills/beside.ts';
@@ -178,6 +179,11 @@ for (const kind of ['ask', 'tray', 'begin', 'put', 'collect'] as const) {
   const of = ({ took: all }: Phase) => all.filter((one) => one.kind === kind).map((one) => one.ms);
   const [a, b] = [of(quiet), of(busy)];
   console.log(row(kind, ...say(a), ...say(b), (percentile(b, 0.95) / percentile(a, 0.95)).toFixed(2)));
+  hold({
+    what: `${TILLS} tills beside lists and audits, ${kind}: p95 ÷ quiet`,
+    value: percentile(b, 0.95) / percentile(a, 0.95),
+    target: 3,
+  });
 }
 const all = (p: Phase) => p.took.map((one) => one.ms);
 console.log(
@@ -188,6 +194,13 @@ console.log(
     (percentile(all(busy), 0.95) / percentile(all(quiet), 0.95)).toFixed(2),
   ),
 );
+hold({
+  what: `${TILLS} tills beside lists and audits, all: p95 ÷ quiet`,
+  value: percentile(all(busy), 0.95) / percentile(all(quiet), 0.95),
+  target: 3,
+});
+hold({ what: 'errors of all calls', value: quiet.errors.length + busy.errors.length, target: 0 });
+hold({ what: 'told to another till, p99', value: percentile(busy.toldMs, 0.99), target: 2000, unit: 'ms' });
 console.log(row('told to another till', ...say(quiet.toldMs), ...say(busy.toldMs)));
 for (const { name, took: calls, errors: wrong } of [quiet, busy]) {
   console.log(`${name}: ${calls.length} calls in ${MINUTES} min, ${wrong.length} errors`);

@@ -1,24 +1,59 @@
 import { spawnSync } from 'node:child_process';
-import { rmSync } from 'node:fs';
+import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
+import { cellsOf, type Figure } from './figures.ts';
 import { buildAll, bundleForNode } from './build.ts';
 import { ensureChromium } from './debian.ts';
 import { DIST, ROOT, scratchFolder } from './places.ts';
 import { withThrowawayDatabase } from './throwaway-database.ts';
 
 const BENCH_BUNDLES = join(DIST, 'bench');
-const BENCHES = ['proof-simulation', 'judge-plugs', 'http-latency', 'tray-keys', 'spark-slider', 'large-world'];
+const BENCHES = [
+  'proof-simulation',
+  'judge-plugs',
+  'http-latency',
+  'tray-keys',
+  'spark-slider',
+  'growth',
+  'large-world',
+  'tills',
+];
 /** Run only when they are named: they kill servers, and databases, for minutes. */
-const ONLY_ASKED = ['faults', 'servers', 'import-kills', 'import-million', 'tills'];
+const ONLY_ASKED = ['faults', 'servers', 'import-kills', 'import-million'];
+const SPEED = join(ROOT, 'docs/speed.md');
 /** The large world's indexes fit in this, so that it is measured with a hot cache. */
 const CACHE_MB = 4096;
 
-/** Runs every benchmark (or those named) on a database of its own, and states the machine. Options go to the benchmarks. */
+/** Puts the figures of this run where the table of the page stands, with the machine and the day. */
+function writeTable(figures: string, machine: string): void {
+  const rows = readFileSync(figures, 'utf8')
+    .trim()
+    .split('\n')
+    .map((line) => `| ${cellsOf(JSON.parse(line) as Figure).join(' | ')} |`);
+  const table = [
+    `Measured on ${new Date().toISOString().slice(0, 10)}: ${machine}.`,
+    '',
+    '| what | before | measured | target | verdict |',
+    '| --- | --- | --- | --- | --- |',
+    ...rows,
+  ].join('\n');
+  const page = readFileSync(SPEED, 'utf8');
+  const written = page.replace(/(<!-- one run -->\n)[^]*(\n<!-- \/one run -->)/, `$1\n${table}\n$2`);
+  if (written === page) throw new Error('docs/speed.md has no place for the table.');
+  writeFileSync(SPEED, written);
+}
+
+/**
+ * Runs every benchmark (or those named) on a database of its own, and states the machine. With `--table` their figures become the
+ * table of docs/speed.md. Other options go to the benchmarks.
+ */
 async function main(): Promise<void> {
   const asked = process.argv.slice(2).filter((word) => !word.startsWith('--'));
   const options = process.argv.slice(2).filter((word) => word.startsWith('--'));
   const scratch = scratchFolder('bench', 14);
+  const figures = join(scratch, 'figures');
+  const machine = `${cpus().length} × ${cpus()[0]?.model ?? 'unknown'}, Node.js ${process.versions.node}`;
   try {
     ensureChromium();
     await buildAll((line) => {
@@ -28,7 +63,7 @@ async function main(): Promise<void> {
     const programs: Record<string, string> = { 'audit-worker': join(ROOT, 'bench/large/audit-worker.ts') };
     for (const bench of [...BENCHES, ...ONLY_ASKED]) programs[bench] = join(ROOT, 'bench', `${bench}.ts`);
     await bundleForNode(programs, BENCH_BUNDLES);
-    console.log(`Machine: ${cpus().length} × ${cpus()[0]?.model ?? 'unknown'}, Node.js ${process.versions.node}`);
+    console.log(`Machine: ${machine}`);
     await withThrowawayDatabase(
       scratch,
       (env) => {
@@ -42,7 +77,13 @@ async function main(): Promise<void> {
             {
               stdio: 'inherit',
               cwd: ROOT,
-              env: { ...process.env, ...env, NODE_ENV: 'production', BRACKENFELL_ROOT: ROOT },
+              env: {
+                ...process.env,
+                ...env,
+                NODE_ENV: 'production',
+                BRACKENFELL_ROOT: ROOT,
+                BRACKENFELL_FIGURES: figures,
+              },
             },
           );
           if (status !== 0) {
@@ -54,6 +95,7 @@ async function main(): Promise<void> {
       },
       CACHE_MB,
     );
+    if (options.includes('--table')) writeTable(figures, machine);
   } finally {
     rmSync(scratch, { recursive: true, force: true });
   }
