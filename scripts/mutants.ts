@@ -4,8 +4,8 @@ import { dirname } from 'node:path';
 
 /**
  * Changes core line by line and looks whether a test notices: `npm run mutants -- core/src/gap core/src/torque/settle-turn.ts`.
- * Prints what nobody noticed and the score. Only the tests beside the code are asked, and the examples that stand with every
- * check, which is the stricter question and by far the quicker; `--related` asks all that read it. What is worked out once, while a file is loaded, is changed only with
+ * Prints what nobody noticed and the score. Only the tests beside the code are asked, which is the stricter question and by
+ * far the quicker; `--related` asks all that read it. What is worked out once, while a file is loaded, is changed only with
  * `--static`: each such change asks every test, in minutes instead of seconds. Not part of the tests: a folder takes minutes.
  */
 const places = process.argv
@@ -18,12 +18,10 @@ if (places.length === 0 || places.some((place) => !place.startsWith('core/src/')
   console.error('Say which folders or files of core/src: npm run mutants -- core/src/gap');
   process.exit(1);
 }
-/** Where the examples of every check are tried. */
-const EXAMPLES = 'core/src/kinds';
 const mutate = places.map((place) => (statSync(place).isDirectory() ? `${place}/**/*.ts` : place));
 if (!isRelated)
   process.env.MUTANTS_TESTS = [
-    ...new Set([...places.map((place) => (statSync(place).isDirectory() ? place : dirname(place))), EXAMPLES]),
+    ...new Set(places.map((place) => (statSync(place).isDirectory() ? place : dirname(place)))),
   ].join(' ');
 const results = await new Stryker({
   testRunner: 'jest',

@@ -21,7 +21,7 @@ export const sourceEnds = sameOrRefuse({
     other: 'The ends are made for the other form of tower: they creep out and arc.',
   },
   toDo: 'Do not fit it.',
-  phrase: (has, asked) => `Ends for a ${has}, asked ${asked}`,
+  phrase: (has, asked) => `Ends for ${has}, asked ${asked}`,
   examples: [
     {
       says: 'socket ends for a socketed cap match',

@@ -110,10 +110,10 @@ export const depth = defineCheck({
         return {
           ...common,
           says: meets
-            ? `The plug would end ${left} inside the piston's path at top dead centre and be struck.`
+            ? `The plug would end ${left} inside the piston’s path at top dead centre and be struck.`
             : `Only ${left} would be left to the piston or valve; at speed and heat that is not enough.`,
           toDo: 'Do not fit it, and do not turn an engine over with it in.',
-          phrase: meets ? `${left} into the piston's path` : `Clears the piston by only ${left}`,
+          phrase: meets ? `${left} into the piston’s path` : `Clears the piston by only ${left}`,
         };
       }
       case 'tight':
@@ -126,35 +126,35 @@ export const depth = defineCheck({
       case 'much-deeper':
         return {
           ...common,
-          says: `It stands ${by} deeper than the maker's own plug; it clears by ${left}, but the tip runs hotter.`,
+          says: `It stands ${by} deeper than the maker’s own plug; it clears by ${left}, but the tip runs hotter.`,
           toDo: 'Let the supervisor decide.',
-          phrase: `${by} deeper than the maker's own`,
+          phrase: `${by} deeper than the maker’s own`,
         };
       case 'deeper':
         return {
           ...common,
-          says: `It stands ${by} deeper than the maker's own plug and clears the piston by ${left}.`,
+          says: `It stands ${by} deeper than the maker’s own plug and clears the piston by ${left}.`,
           toDo: 'Mention it to the fitter.',
           phrase: `${by} deeper, clears by ${left}`,
         };
       case 'shallower':
         return {
           ...common,
-          says: `It ends ${by} short of the maker's own plug, so the spark is a little less exposed.`,
+          says: `It ends ${by} short of the maker’s own plug, so the spark is a little less exposed.`,
           toDo: 'Mention that idle may be slightly rougher.',
           phrase: `Tip ${by} shallower`,
         };
       case 'much-shallower':
         return {
           ...common,
-          says: `It ends ${by} short of the maker's own plug: the spark is shrouded and the mixture lights late.`,
+          says: `It ends ${by} short of the maker’s own plug: the spark is shrouded and the mixture lights late.`,
           toDo: 'Let the supervisor decide.',
           phrase: `Tip ${by} shallower`,
         };
       case 'piston-top-unknown':
         return {
           ...common,
-          says: `It stands ${by} deeper than the maker's own plug, and how near the piston comes is not known.`,
+          says: `It stands ${by} deeper than the maker’s own plug, and how near the piston comes is not known.`,
           toDo: 'Measure or look up the distance from the seat face to the piston or valve.',
           phrase: `${by} deeper; piston clearance not known`,
         };

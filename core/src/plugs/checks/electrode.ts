@@ -115,8 +115,8 @@ export const electrode = defineCheck({
   explain: ({ caseId, figures: g }, say) => {
     const km = (value: number | null) => (value === null ? 'not known' : sayServed(value, g.countsIn, say));
     const common = {
-      asked: `${g.asked ?? 'not known'} ${g.where}`,
-      has: `${g.has ?? 'not known'} ${g.where}`,
+      asked: g.asked === null ? `${g.where} not known` : `${g.asked} ${g.where}`,
+      has: g.has === null ? `${g.where} not known` : `${g.has} ${g.where}`,
       difference: null,
     };
     const lasts = `it lasts ${km(g.lifeKm)} of the ${km(g.intervalKm)} interval`;
@@ -132,14 +132,14 @@ export const electrode = defineCheck({
       case 'better-allowed':
         return {
           ...common,
-          says: `${g.has} wears more slowly than the ${g.asked} designed; the shop's rule allows it.`,
+          says: `${g.has} wears more slowly than the ${g.asked} designed; the shop’s rule allows it.`,
           toDo: 'Say that the interval stays the engine maker’s.',
           phrase: `Better electrode: ${g.has}`,
         };
       case 'better-by-rule':
         return {
           ...common,
-          says: `${g.has} is not what was designed, and the shop's rule is to sell as designed.`,
+          says: `${g.has} is not what was designed, and the shop’s rule is to sell as designed.`,
           toDo: 'Let the supervisor decide.',
           phrase: `${g.has} where ${g.asked} is designed`,
         };

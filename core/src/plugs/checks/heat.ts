@@ -124,9 +124,9 @@ export const heat = defineCheck({
       case 'hotter-than-target':
         return {
           ...common,
-          says: `It meets the engine maker's rating but is ${steps(colder)} hotter than the shop's rule for this duty.`,
+          says: `It meets the engine maker’s rating but is ${steps(colder)} hotter than the shop’s rule for this duty.`,
           toDo: 'Let the supervisor decide.',
-          phrase: `${steps(colder)} hotter than the shop's target`,
+          phrase: `${steps(colder)} hotter than the shop’s target`,
         };
       case 'colder':
         return {

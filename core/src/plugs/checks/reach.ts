@@ -65,21 +65,21 @@ export const reach = defineCheck({
       case 'shorter':
         return {
           ...common,
-          says: `It ends ${by} up the hole: the spark is shrouded, it misfires at speed, and carbon fills the head's last threads.`,
+          says: `It ends ${by} up the hole: the spark is shrouded, it misfires at speed, and carbon fills the head’s last threads.`,
           toDo: 'Do not fit it. If it has run, clean the head threads before the right one goes in.',
           phrase: `${by} too short`,
         };
       case 'thread-well-short':
         return {
           ...common,
-          says: `The thread stops ${short} short of the head's: the last head threads carbon up and the shell runs hotter.`,
+          says: `The thread stops ${short} short of the head’s: the last head threads carbon up and the shell runs hotter.`,
           toDo: 'Offer a fully threaded plug, or let the supervisor decide.',
-          phrase: `Thread ${short} short of the head's`,
+          phrase: `Thread ${short} short of the head’s`,
         };
       case 'thread-short':
         return {
           ...common,
-          says: `The thread stops ${short} short of the head's; the last head threads may carbon up.`,
+          says: `The thread stops ${short} short of the head’s; the last head threads may carbon up.`,
           toDo: 'Tell the fitter to clean the head threads at the next change.',
           phrase: `Thread ${short} short`,
         };
@@ -98,7 +98,7 @@ export const reach = defineCheck({
           phrase: 'Loose gasket: right way round',
         };
       default:
-        return { ...common, says: `${has} of reach fills the head's thread.`, toDo: null, phrase: 'Same reach' };
+        return { ...common, says: `${has} of reach fills the head’s thread.`, toDo: null, phrase: 'Same reach' };
     }
   },
   examples: [

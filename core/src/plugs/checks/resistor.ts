@@ -5,6 +5,12 @@ import { inside } from '../../fitment/tolerance.ts';
 const asks: { 'position.resistor': AskedResistor } = { 'position.resistor': { kind: 'range', low: 3, high: 7.5 } };
 const value = (kohm: number) => ({ 'plug.resistor': { kind: 'value', kohm } }) as const;
 
+const MATCHES = {
+  inside: (has: string) => `${has}, inside the asked range.`,
+  'one-where-asked': () => 'It has a resistor, as asked; of what value, the engine maker does not say.',
+  'both-without': () => 'No resistor, and none is asked.',
+} as const;
+
 export const resistor = defineCheck({
   id: 'resistor',
   title: 'Resistor',
@@ -90,7 +96,7 @@ export const resistor = defineCheck({
       default:
         return {
           ...common,
-          says: caseId === 'inside' ? `${has}, inside the asked range.` : 'No resistor, and none is asked.',
+          says: MATCHES[caseId as keyof typeof MATCHES](has),
           toDo: null,
           phrase: 'Resistor as asked',
         };

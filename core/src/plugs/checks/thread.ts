@@ -69,7 +69,7 @@ export const thread = defineCheck({
       asked: need,
       has,
       difference: `other ${what}`,
-      says: `The thread's ${what} is not the head's: it will not start by hand, and forced in it ruins the head.`,
+      says: `The thread’s ${what} is not the head’s: it will not start by hand, and forced in it ruins the head.`,
       toDo: 'Do not try it in the hole.',
       phrase: `Thread ${has}, head ${need}`,
     };

@@ -1,0 +1,73 @@
+import { toldAs } from '../../testing/told-as.ts';
+import { boot } from './boot.ts';
+
+toldAs(boot, {
+  'a boot 1 mm longer matches': {
+    is: 'match: same, 1',
+    asked: '118.0 mm',
+    has: '119.0 mm',
+    difference: '+1.0 mm',
+    says: 'Its contact stands where the plug’s top is.',
+    phrase: 'Boot reaches',
+  },
+  'a boot 1.1 mm longer is acceptable': {
+    is: 'acceptable: longer, 1.1',
+    asked: '118.0 mm',
+    has: '119.1 mm',
+    difference: '+1.1 mm',
+    says: 'Its boot is 1.1 mm longer and is pressed together a little.',
+    toDo: 'Look that the coil sits flat before it is screwed.',
+    phrase: 'Boot 1.1 mm longer',
+  },
+  'a boot 2 mm short is acceptable': {
+    is: 'acceptable: shorter, 2',
+    asked: '118.0 mm',
+    has: '116.0 mm',
+    difference: '−2.0 mm',
+    says: 'Its boot is 2.0 mm shorter; the spring still reaches the plug.',
+    toDo: 'Have it pressed home until it is felt to seat.',
+    phrase: 'Boot 2.0 mm shorter',
+  },
+  'a boot 2.1 mm short is refused': {
+    is: 'refuse: too-short, 2.1',
+    asked: '118.0 mm',
+    has: '115.9 mm',
+    difference: '−2.1 mm',
+    says: 'Its boot ends 2.1 mm above the plug: the spark jumps that first, burns the boot and misfires under load.',
+    toDo: 'Do not fit it.',
+    phrase: 'Boot 2.1 mm too short',
+  },
+  'a boot 5 mm long is acceptable': {
+    is: 'acceptable: longer, 5',
+    asked: '118.0 mm',
+    has: '123.0 mm',
+    difference: '+5.0 mm',
+    says: 'Its boot is 5.0 mm longer and is pressed together a little.',
+    toDo: 'Look that the coil sits flat before it is screwed.',
+    phrase: 'Boot 5.0 mm longer',
+  },
+  'a boot 5.1 mm long is a caution': {
+    is: 'caution: longer, 5.1',
+    asked: '118.0 mm',
+    has: '123.1 mm',
+    difference: '+5.1 mm',
+    says: 'Its boot is 5.1 mm longer: screwed down it is squeezed, and splits where it bends.',
+    toDo: 'Let the supervisor decide.',
+    phrase: 'Boot 5.1 mm longer',
+  },
+  'an unmeasured boot is measured first': {
+    is: 'unknown: missing, open',
+    asked: '',
+    has: '',
+    says: 'Not known: boot reach.',
+    toDo: 'Measure from the mounting face to the contact in the boot, in mm.',
+    phrase: 'Boot reach not known',
+  },
+  'of a pack with leads it is not asked': {
+    is: 'not-asked: not-asked',
+    asked: '',
+    has: '',
+    says: 'This coil reaches the plugs by leads, not by a boot of its own.',
+    phrase: 'Not asked',
+  },
+});

@@ -1,0 +1,73 @@
+import { toldAs } from '../../testing/told-as.ts';
+import { length } from './length.ts';
+
+toldAs(length, {
+  'the same length matches': {
+    is: 'match: same',
+    asked: '50.5 mm',
+    has: '50.5 mm',
+    says: 'The terminal stands where the boot grips.',
+    phrase: 'Same length',
+  },
+  '1 mm taller matches': {
+    is: 'match: same, 1',
+    asked: '50.5 mm',
+    has: '51.5 mm',
+    difference: '+1.0 mm',
+    says: 'The terminal stands where the boot grips.',
+    phrase: 'Same length',
+  },
+  '1.1 mm taller is acceptable': {
+    is: 'acceptable: taller, 1.1',
+    asked: '50.5 mm',
+    has: '51.6 mm',
+    difference: '+1.1 mm',
+    says: 'It ends 1.1 mm higher and presses on the boot or comes near a cover.',
+    toDo: 'Tell the fitter to press the boot home and look.',
+    phrase: '1.1 mm taller',
+  },
+  '3 mm shorter is acceptable': {
+    is: 'acceptable: shorter, 3',
+    asked: '50.5 mm',
+    has: '47.5 mm',
+    difference: '−3.0 mm',
+    says: 'It ends 3.0 mm lower and may not reach far enough into the boot.',
+    toDo: 'Tell the fitter to press the boot home and look.',
+    phrase: '3.0 mm shorter above the seat',
+  },
+  '3.1 mm taller is a caution': {
+    is: 'caution: taller, 3.1',
+    asked: '50.5 mm',
+    has: '53.6 mm',
+    difference: '+3.1 mm',
+    says: 'It ends 3.1 mm higher and presses on the boot or comes near a cover.',
+    toDo: 'Try the boot and cover before it leaves, or let the supervisor decide.',
+    phrase: '3.1 mm taller',
+  },
+  'past the stated clearance is refused': {
+    is: 'refuse: beyond-clearance',
+    asked: '50.5 mm',
+    has: '55.0 mm',
+    difference: '+4.5 mm',
+    says: 'It stands 1.0 mm past the clearance above: the boot, cover or pipe cannot go back.',
+    toDo: 'Do not fit it.',
+    phrase: 'Too tall for what stands above',
+  },
+  'just inside the stated clearance is only a caution': {
+    is: 'caution: taller, 3.5',
+    asked: '50.5 mm',
+    has: '54.0 mm',
+    difference: '+3.5 mm',
+    says: 'It ends 3.5 mm higher and presses on the boot or comes near a cover.',
+    toDo: 'Try the boot and cover before it leaves, or let the supervisor decide.',
+    phrase: '3.5 mm taller',
+  },
+  'an unknown length is asked for': {
+    is: 'unknown: missing, not open',
+    asked: '',
+    has: '',
+    says: 'Not known: length.',
+    toDo: 'Measure from the seat face to the top of the terminal, in mm.',
+    phrase: 'Length not known',
+  },
+});

@@ -1,0 +1,76 @@
+import { toldAs } from '../../testing/told-as.ts';
+import { terminal } from './terminal.ts';
+
+toldAs(terminal, {
+  'solid for solid matches': {
+    is: 'match: same',
+    asked: 'solid',
+    has: 'solid',
+    says: 'The lead or coil grips it as designed.',
+    phrase: 'Same terminal',
+  },
+  'a nut-fitted terminal is the solid form': {
+    is: 'match: nut-for-solid',
+    asked: 'solid',
+    has: 'removable nut',
+    says: 'With its nut tight it is the solid form the boot grips.',
+    toDo: 'Tighten the nut by fingers, then with soft jaws, never bare pliers on the terminal crown; the solid twin is better where both are sold.',
+    phrase: 'Nut: tighten it first',
+  },
+  'a removable nut taken off leaves the stud asked, and that is told': {
+    is: 'acceptable: take-nut-off',
+    asked: 'bare stud',
+    has: 'removable nut',
+    says: 'With its nut off it is the bare stud this lead asks.',
+    toDo: 'Take the nut off before fitting.',
+    phrase: 'Nut: take it off',
+  },
+  'a bare stud whose nut can be fitted is acceptable': {
+    is: 'acceptable: fit-nut',
+    asked: 'solid',
+    has: 'bare stud',
+    says: 'A bare stud takes the terminal nut and then serves as solid.',
+    toDo: 'Give the nut with it and have it tightened.',
+    phrase: 'Bare stud: fit its nut',
+  },
+  'a bare stud that takes no nut is refused': {
+    is: 'refuse: no-nut',
+    asked: 'solid',
+    has: 'bare stud',
+    says: 'No nut goes on this stud, so the boot has nothing to grip: it arcs and burns.',
+    toDo: 'Do not fit it.',
+    phrase: 'Stud that takes no nut',
+  },
+  'a bare stud of which nothing more is known is asked': {
+    is: 'unknown: nut-unknown, open',
+    asked: 'solid',
+    has: 'bare stud',
+    says: 'It is a bare stud, and whether a nut goes on it is not known.',
+    toDo: 'Does a terminal nut come with it or screw onto the stud?',
+    phrase: 'Does a nut fit the stud?',
+  },
+  'solid where a bare stud is asked is refused': {
+    is: 'refuse: solid-for-stud',
+    asked: 'bare stud',
+    has: 'solid',
+    says: 'The lead’s clip asks a bare stud; a solid terminal does not enter it.',
+    toDo: 'Do not fit it.',
+    phrase: 'Solid where a stud is asked',
+  },
+  'a cup against solid is refused': {
+    is: 'refuse: cup',
+    asked: 'solid',
+    has: 'cup',
+    says: 'A cup and any other terminal do not make contact.',
+    toDo: 'Do not fit it.',
+    phrase: 'Cup terminal',
+  },
+  'solid against a cup is refused': {
+    is: 'refuse: cup',
+    asked: 'cup',
+    has: 'solid',
+    says: 'A cup and any other terminal do not make contact.',
+    toDo: 'Do not fit it.',
+    phrase: 'No cup terminal',
+  },
+});

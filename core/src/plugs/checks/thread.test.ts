@@ -1,0 +1,72 @@
+import { toldAs } from '../../testing/told-as.ts';
+import { thread } from './thread.ts';
+
+toldAs(thread, {
+  'the same thread matches': {
+    is: 'match: same',
+    asked: 'M14 × 1.25',
+    has: 'M14 × 1.25',
+    says: 'M14 × 1.25, as the head is cut.',
+    phrase: 'Same thread',
+  },
+  'M12 in an M14 hole is refused': {
+    is: 'refuse: other-diameter',
+    asked: 'M14 × 1.25',
+    has: 'M12 × 1.25',
+    difference: 'other diameter',
+    says: 'The thread’s diameter is not the head’s: it will not start by hand, and forced in it ruins the head.',
+    toDo: 'Do not try it in the hole.',
+    phrase: 'Thread M12 × 1.25, head M14 × 1.25',
+  },
+  'M14 × 1.0 in an M14 × 1.25 hole is refused': {
+    is: 'refuse: other-pitch',
+    asked: 'M14 × 1.25',
+    has: 'M14 × 1',
+    difference: 'other pitch',
+    says: 'The thread’s pitch is not the head’s: it will not start by hand, and forced in it ruins the head.',
+    toDo: 'Do not try it in the hole.',
+    phrase: 'Thread M14 × 1, head M14 × 1.25',
+  },
+  'a gauged 14.04 is an M14': {
+    is: 'match: same',
+    asked: 'M14 × 1.25',
+    has: 'M14.04 × 1.25',
+    says: 'M14.04 × 1.25, as the head is cut.',
+    phrase: 'Same thread',
+  },
+  'a gauged 14.06 is not': {
+    is: 'refuse: other-diameter',
+    asked: 'M14 × 1.25',
+    has: 'M14.06 × 1.25',
+    difference: 'other diameter',
+    says: 'The thread’s diameter is not the head’s: it will not start by hand, and forced in it ruins the head.',
+    toDo: 'Do not try it in the hole.',
+    phrase: 'Thread M14.06 × 1.25, head M14 × 1.25',
+  },
+  'a wrong diameter is refused even with the pitch unknown': {
+    is: 'refuse: other-diameter',
+    asked: 'M14 × 1.25',
+    has: 'M18 × ?',
+    difference: 'other diameter',
+    says: 'The thread’s diameter is not the head’s: it will not start by hand, and forced in it ruins the head.',
+    toDo: 'Do not try it in the hole.',
+    phrase: 'Thread M18 × ?, head M14 × 1.25',
+  },
+  'a wrong pitch is refused even with the diameter unknown': {
+    is: 'refuse: other-pitch',
+    asked: 'M14 × 1.25',
+    has: 'M? × 1.5',
+    difference: 'other pitch',
+    says: 'The thread’s pitch is not the head’s: it will not start by hand, and forced in it ruins the head.',
+    toDo: 'Do not try it in the hole.',
+    phrase: 'Thread M? × 1.5, head M14 × 1.25',
+  },
+  'the right diameter with no pitch stays unknown': {
+    is: 'unknown: missing, open',
+    asked: '',
+    has: '',
+    says: 'Not known: thread pitch.',
+    toDo: 'Try a thread gauge on the plug: which pitch?',
+    phrase: 'Thread pitch not known',
+  },
+});
