@@ -29,7 +29,7 @@ const results = await new Stryker({
   // Only what core's tests read is copied: the rest would be minutes of copying.
   ignorePatterns: ['server', 'web', 'e2e', 'bench', 'scripts', 'dist', 'test-results', '.brackenfell', '*.tsbuildinfo'],
   mutate: [...mutate, '!core/src/**/*.test.ts', '!core/src/testing/**'],
-  jest: { projectType: 'custom', configFile: 'jest.mutants.config.js', enableFindRelatedTests: isRelated },
+  jest: { projectType: 'custom', configFile: 'jest.mutants.config.js', enableFindRelatedTests: true },
   coverageAnalysis: 'perTest',
   ignoreStatic: !isStatic,
   // What is said is held by tests that read sentences; every letter of every sentence is not a rule.

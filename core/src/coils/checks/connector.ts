@@ -1,4 +1,4 @@
-import { wordFor } from '../../words/counted.ts';
+import { counted } from '../../words/counted.ts';
 import type { Connector } from '../../facts/coil-facts.ts';
 import { CONNECTOR_WORDS } from '../connector-words.ts';
 import { defineCheck } from '../../fitment/define-check.ts';
@@ -41,7 +41,7 @@ export const connector = defineCheck({
   },
   explain: ({ caseId, figures: g }) => {
     const print = (face: Connector | null, pins: number | null) =>
-      `${pins ?? '?'} ${wordFor(pins ?? 0, 'pin')}, ${face === null ? 'face not known' : CONNECTOR_WORDS[face]}`;
+      `${pins === null ? 'pins not counted' : counted(pins, 'pin')}, ${face === null ? 'face not known' : CONNECTOR_WORDS[face]}`;
     const common = { asked: print(g.askedFace, g.askedPins), has: print(g.face, g.pins), difference: null };
     switch (caseId) {
       case 'pins':

@@ -21,8 +21,9 @@ export const revision = defineCheck({
     if (staying !== 'none' && staying !== has && f['coilAsked.oneRevision'] !== false)
       return { outcome: 'caution', caseId: 'mixed', figures };
     if (!permitted.includes(has)) return { outcome: 'caution', caseId: 'other-build', figures };
-    return has === permitted[0] || f['coilAsked.oneRevision'] === false
-      ? { outcome: 'match', caseId: 'own', figures }
+    if (has === permitted[0]) return { outcome: 'match', caseId: 'own', figures };
+    return f['coilAsked.oneRevision'] === false
+      ? { outcome: 'match', caseId: 'side-by-side', figures }
       : { outcome: 'acceptable', caseId: 'all-together', figures };
   },
   explain: ({ caseId, figures: g }) => {
@@ -48,6 +49,13 @@ export const revision = defineCheck({
           says: `The maker lets revision ${g.has} follow ${g.own}, if all coils of the engine are changed together.`,
           toDo: 'Sell the whole set, and say that none of the old ones stays in.',
           phrase: `Revision ${g.has}: all together or none`,
+        };
+      case 'side-by-side':
+        return {
+          ...common,
+          says: `The maker lets revision ${g.has} stand beside ${g.own}.`,
+          toDo: null,
+          phrase: `Revision ${g.has}`,
         };
       default:
         return { ...common, says: 'The revision this build was made with.', toDo: null, phrase: `Revision ${g.has}` };
