@@ -1,7 +1,6 @@
 import { z } from 'zod';
+import { Day } from './calendar.ts';
 import { endpoint } from './endpoint.ts';
-
-const day = z.iso.date('must be a day such as 2026-11-27');
 
 export const exportStock = endpoint('exportStock', {
   summary: 'What is on the shelf, part by part, with its price; as CSV.',
@@ -14,7 +13,7 @@ export const exportSlips = endpoint('exportSlips', {
   summary:
     'Lines of the slips that were last written on from one day to another; as CSV, for the books. No customer is named.',
   roles: ['supervisor'],
-  query: z.object({ from: day, to: day }),
+  query: z.object({ from: Day, to: Day }),
   response: z.unknown(),
   produces: 'text/csv',
 });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Day, Month } from './calendar.ts';
 import {
   RECORDED_FACT_IDS,
   RECORDED_SHAPES,
@@ -40,8 +41,6 @@ export type AskedFacts = FactsOf<'coilAsked.'> & FactsOf<'leadsAsked.'> & FactsO
 const PlugFacts = factsOf('plug.') as unknown as z.ZodType<PlugFacts>;
 const PositionFacts = factsOf('position.') as unknown as z.ZodType<PositionFacts>;
 
-const month = z.string().regex(/^\d{4}-\d{2}$/);
-const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/);
 const Source = z.object({ rank: z.enum(SOURCE_RANKS), name: z.string().min(1) });
 
 /** A figure besides the main source's: another source, a gauging, hearsay. */
@@ -169,8 +168,8 @@ const EngineEntry = z.object({
     .array(
       z.object({
         label: z.string(),
-        from: month.optional(),
-        to: month.optional(),
+        from: Month.optional(),
+        to: Month.optional(),
         /** Where it was changed by serial number. */
         fromSerial: z.number().int().positive().optional(),
         toSerial: z.number().int().positive().optional(),
@@ -193,13 +192,13 @@ const ReferenceEntry = z.object({
   to: z.string(),
   grade: z.enum(REFERENCE_GRADES),
   source: z.string(),
-  notedOn: day,
+  notedOn: Day,
   note: z.string().optional(),
   /** For which engines a successor stands, where a number is replaced by several. */
   condition: z.string().optional(),
   engines: z.array(EngineKey).optional(),
   /** A reference told for a day to come counts from that day on. */
-  inForceFrom: day.optional(),
+  inForceFrom: Day.optional(),
 });
 export type ReferenceEntry = z.input<typeof ReferenceEntry>;
 
@@ -208,9 +207,9 @@ const ListingEntry = z.object({
   engineId: EngineKey,
   place: z.string().optional(),
   source: z.string(),
-  statedOn: day,
-  builtFrom: month.optional(),
-  builtTo: month.optional(),
+  statedOn: Day,
+  builtFrom: Month.optional(),
+  builtTo: Month.optional(),
 });
 export type ListingEntry = z.input<typeof ListingEntry>;
 
@@ -288,8 +287,8 @@ export const CatalogueFile = z.object({
     .array(
       z.object({
         className: z.string(),
-        from: day,
-        to: day.optional(),
+        from: Day,
+        to: Day.optional(),
         numbers: z.array(z.string()),
         source: z.string(),
       }),

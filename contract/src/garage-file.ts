@@ -1,8 +1,7 @@
 import { z } from 'zod';
+import { Day } from './calendar.ts';
 import { SlipKept } from './slip-kept.ts';
 import { END_REASONS, SLIP_STATES } from '@brackenfell/core/slip/slip-states';
-
-const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/);
 
 /** A shop's garage book: how vehicles and machines that it has known for years come in. */
 export const GarageFile = z.object({
@@ -28,18 +27,18 @@ export const GarageFile = z.object({
       /** km or hours a day, as somebody said. */
       perDay: z.number().nullable().default(null),
       months: z.array(z.number().int()).optional(),
-      readings: z.array(z.object({ on: day, served: z.number() })),
+      readings: z.array(z.object({ on: Day, served: z.number() })),
       /** Fitted before, and not on a slip of this counter. */
       fitted: z.array(
         z.object({
           number: z.string(),
           quantity: z.number().int().positive(),
-          on: day.nullable(),
+          on: Day.nullable(),
           served: z.number().nullable(),
           how: z.enum(['known', 'said']),
         }),
       ),
-      declined: z.array(z.object({ says: z.string(), priceMinor: z.number().int().nullable(), on: day })).default([]),
+      declined: z.array(z.object({ says: z.string(), priceMinor: z.number().int().nullable(), on: Day })).default([]),
     }),
   ),
 });

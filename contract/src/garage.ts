@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Day } from './calendar.ts';
 import { GAP_STAGES } from '@brackenfell/core/gap/gap-desk';
 import { COUNTER, EngineKey, endpoint, Id, line } from './endpoint.ts';
 import { DutyText } from './duty.ts';
@@ -6,10 +7,6 @@ import { StoredKind } from './part-kind.ts';
 import { KEPT_KINDS } from './slip-kept.ts';
 import { Slip, SlipVersion } from './slip.ts';
 
-const Day = z
-  .string()
-  .regex(/^\d{4}-\d{2}-\d{2}$/, 'must be a day, YYYY-MM-DD')
-  .refine((day) => !Number.isNaN(Date.parse(`${day}T00:00:00Z`)), 'must be a day of the calendar');
 /** What a vehicle can have run: km, or hours where it counts in those. */
 const Served = z.number().min(0).max(5_000_000);
 const COUNTS_IN = ['distance', 'hours'] as const;

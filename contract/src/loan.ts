@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Day } from './calendar.ts';
 import { COUNTER, endpoint, Id, line } from './endpoint.ts';
 
 export const SETTLED_AS = ['back', 'sold'] as const;
@@ -38,7 +39,7 @@ export const lendTool = endpoint('lendTool', {
     .object({
       tool: line(80).trim().min(1),
       depositMinor: z.number().int().min(0).max(1_000_000),
-      dueOn: z.iso.date('must be a day, YYYY-MM-DD'),
+      dueOn: Day,
     })
     .strict(),
   response: ToolLoan,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Day, Month } from './calendar.ts';
 import { RECORDED_FACT_IDS, SOURCE_RANKS } from '@brackenfell/core/facts/facts';
 import type { FormNode } from '@brackenfell/core/record/form-node';
 import { WRITTEN_RANKS } from '@brackenfell/core/facts/fact-form';
@@ -90,8 +91,6 @@ export const Mending = z
   .meta({ id: 'Mending' });
 export type Mending = z.infer<typeof Mending>;
 
-const Month = z.string().regex(/^\d{4}-(0[1-9]|1[0-2])$/, 'is a month such as 2016-08');
-
 export const MendingChange = z.discriminatedUnion('what', [
   z
     .object({
@@ -111,7 +110,7 @@ export const MendingChange = z.discriminatedUnion('what', [
       grade: z.enum(REFERENCE_GRADES),
       source: line(60).trim().min(2),
       /** Null where it is in force already. */
-      inForceFrom: z.iso.date().nullable(),
+      inForceFrom: Day.nullable(),
     })
     .strict(),
   z.object({ what: z.literal('cut'), edgeId: Id }).strict(),

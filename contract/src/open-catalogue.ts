@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Day, Month } from './calendar.ts';
 import { RECORDED_FACT_IDS, SOURCE_RANKS } from '@brackenfell/core/facts/facts';
 import { amissInEngine } from '@brackenfell/core/record/engine-amiss';
 import { PART_KINDS, SHELF_KINDS } from '@brackenfell/core/facts/part-kinds';
@@ -7,8 +8,6 @@ import { EngineTraits, HOT_TO_COLD, NAME_KINDS, NumberGrammar, shapeOf } from '.
 import { EDITORS, endpoint, EngineKey, EVERYONE } from './endpoint.ts';
 import { EngineNote, EnginePlan } from './engine-plan.ts';
 
-const month = z.string().regex(/^\d{4}-\d{2}$/);
-const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/);
 const name = z.string().min(1).max(200);
 
 /** A part by its maker and the first number it is called by. */
@@ -79,8 +78,8 @@ const lines = {
       builds: z.array(
         z.strictObject({
           label: name,
-          from: month.optional(),
-          to: month.optional(),
+          from: Month.optional(),
+          to: Month.optional(),
           fromSerial: z.number().int().positive().optional(),
           toSerial: z.number().int().positive().optional(),
           traits: EngineTraits,
@@ -122,11 +121,11 @@ const lines = {
     to: PartRef,
     grade: z.enum(REFERENCE_GRADES),
     source: name,
-    notedOn: day,
+    notedOn: Day,
     note: z.string().optional(),
     condition: z.string().optional(),
     engines: z.array(EngineKey).optional(),
-    inForceFrom: day.optional(),
+    inForceFrom: Day.optional(),
     /** Cut by an editor: kept, and led along by nobody. */
     isCut: z.literal(true).optional(),
   }),
@@ -136,15 +135,15 @@ const lines = {
     engine: EngineKey,
     place: name.optional(),
     source: name,
-    statedOn: day,
-    builtFrom: month.optional(),
-    builtTo: month.optional(),
+    statedOn: Day,
+    builtFrom: Month.optional(),
+    builtTo: Month.optional(),
   }),
   classList: z.strictObject({
     line: z.literal('class-list'),
     className: name,
-    from: day,
-    to: day.optional(),
+    from: Day,
+    to: Day.optional(),
     /** In normal form. */
     numbers: z.array(name),
     source: name,

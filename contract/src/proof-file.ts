@@ -1,10 +1,9 @@
 import { BATCH_STATES } from '@brackenfell/core/authenticity/batch-states';
 import { z } from 'zod';
+import { Day } from './calendar.ts';
 import { CHANNELS } from '@brackenfell/core/authenticity/prior';
 import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { ReferenceContent } from './proof-reference.ts';
-
-const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/);
 
 /** Sellers, references and what was received and sold before: how a shop's past comes in. */
 export const ProofFile = z.object({
@@ -25,7 +24,7 @@ export const ProofFile = z.object({
       quantity: z.number().int().positive(),
       onHand: z.number().int().min(0),
       unitCostMinor: z.number().int().positive().nullable().default(null),
-      receivedOn: day,
+      receivedOn: Day,
       state: z.enum(BATCH_STATES).default('open'),
       reason: z.string().default(''),
       settledBy: z.string().default(''),
@@ -36,7 +35,7 @@ export const ProofFile = z.object({
       customer: z.string(),
       vehicle: z.string(),
       engineId: z.string(),
-      soldOn: day,
+      soldOn: Day,
       soldBy: z.string(),
       lines: z.array(
         z.object({ number: z.string(), quantity: z.number().int().positive(), batchCode: z.string().optional() }),

@@ -1,11 +1,11 @@
 import { z } from 'zod';
+import { Day } from './calendar.ts';
 import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { MEASURED_IDS, TELL_ASPECTS, TELL_PLACES } from '@brackenfell/core/authenticity/tell';
 import { endpoint, EVERYONE, Id, line } from './endpoint.ts';
 import { TellDrawing } from './tell-drawing.ts';
 
 const chance = z.number().min(0.001).max(0.999);
-const month = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'must be a day, YYYY-MM-DD');
 
 export const ProofTell = z
   .object({
@@ -54,8 +54,8 @@ export const ReferenceContent = z
   .object({
     title: line(80).min(1),
     /** When this packaging came and went; null where it still is, or is not known. */
-    from: month.nullable(),
-    to: month.nullable(),
+    from: Day.nullable(),
+    to: Day.nullable(),
     batchCode: z.object({ title: line(120).min(1), fields: z.array(BatchCodeField).min(1).max(8) }).nullable(),
     tells: z
       .array(ProofTell)

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Day } from './calendar.ts';
 import { VERDICTS } from '@brackenfell/core/fitment/verdict';
 import { GAP_STAGES } from '@brackenfell/core/gap/gap-desk';
 import { setUpFigures } from '@brackenfell/core/set-up/told-figures';
@@ -204,10 +205,7 @@ export const listSlips = endpoint('listSlips', {
     /** In its number, customer, phone, vehicle, or the number of a part on it. */
     q: line(80).optional(),
     /** Changed on that day. */
-    day: z
-      .string()
-      .regex(/^\d{4}-\d{2}-\d{2}$/, 'must be a day, YYYY-MM-DD')
-      .optional(),
+    day: Day.optional(),
   }),
   response: z.object({ slips: z.array(SlipSummary) }),
 });
