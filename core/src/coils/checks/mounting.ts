@@ -1,32 +1,64 @@
 import type { Mounting } from '../../facts/coil-facts.ts';
-import { sameOrRefuse } from '../../fitment/same-or-refuse.ts';
+import { defineCheck } from '../../fitment/define-check.ts';
+import type { Say } from '../../fitment/say.ts';
 import { within } from '../../fitment/tolerance.ts';
 
 /** Coils: Mounting. */
 const MATCH_MM = 0.5;
 
 const near = (a: number, b: number): boolean => within(Math.abs(a - b), MATCH_MM);
-const print = ({ holes, spacingMm, threadMm }: Mounting): string =>
-  `${holes} × M${threadMm}${holes > 1 ? `, ${spacingMm} mm apart` : ''}`;
+
+/** A screw has its thread’s name in every system; only the distance of the holes is a length. */
+const print = ({ holes, spacingMm, threadMm }: Mounting, say: Say): string =>
+  `${holes} × M${threadMm}${holes > 1 ? `, ${say.quantity('length', spacingMm)} apart` : ''}`;
 
 const two = { holes: 2, spacingMm: 60, threadMm: 6 };
 
-export const mounting = sameOrRefuse({
+export const mounting = defineCheck<
+  'coil.mounting' | 'coilAsked.mounting',
+  never,
+  Record<'holes' | 'spacingMm' | 'threadMm' | 'askedHoles' | 'askedSpacingMm' | 'askedThreadMm', number>
+>({
   id: 'mounting',
   title: 'Mounting',
   why: 'A coil that is not screwed down shakes its connector and its windings to pieces.',
   source: 'Coils: Mounting',
-  has: 'coil.mounting',
-  asked: 'coilAsked.mounting',
-  same: (a, b) =>
-    a.holes === b.holes && near(a.threadMm, b.threadMm) && (a.holes === 1 || near(a.spacingMm, b.spacingMm)),
-  print,
-  says: {
-    same: 'Its holes meet the engine’s bosses.',
-    other: 'Its holes do not meet the engine’s bosses: held loosely it shakes itself and its connector to pieces.',
+  needs: ['coil.mounting', 'coilAsked.mounting'],
+  judge: (f) => {
+    const [has, asked] = [f['coil.mounting'], f['coilAsked.mounting']];
+    const figures = {
+      ...has,
+      askedHoles: asked.holes,
+      askedSpacingMm: asked.spacingMm,
+      askedThreadMm: asked.threadMm,
+    };
+    const isSame =
+      has.holes === asked.holes &&
+      near(has.threadMm, asked.threadMm) &&
+      (has.holes === 1 || near(has.spacingMm, asked.spacingMm));
+    return isSame ? { outcome: 'match', caseId: 'same', figures } : { outcome: 'refuse', caseId: 'other', figures };
   },
-  toDo: 'Do not fit it, and do not drill it.',
-  phrase: (has, asked) => `Mounting ${has}, asked ${asked}`,
+  explain: ({ caseId, figures: g }, say) => {
+    const has = print(g, say);
+    const asked = print({ holes: g.askedHoles, spacingMm: g.askedSpacingMm, threadMm: g.askedThreadMm }, say);
+    return caseId === 'same'
+      ? {
+          asked,
+          has,
+          difference: null,
+          says: 'Its holes meet the engine’s bosses.',
+          toDo: null,
+          phrase: 'Mounting as asked',
+        }
+      : {
+          asked,
+          has,
+          difference: null,
+          says: 'Its holes do not meet the engine’s bosses: held loosely it shakes itself and its connector to pieces.',
+          toDo: 'Do not fit it, and do not drill it.',
+          phrase: `Mounting ${has}, asked ${asked}`,
+        };
+  },
   examples: [
     {
       says: 'holes 0.5 mm off still meet the bosses',
