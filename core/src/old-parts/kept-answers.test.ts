@@ -1,0 +1,166 @@
+import { describe, expect, test } from '@jest/globals';
+import type { EnginePlan } from '../engine-plan/engine-plan.ts';
+import {
+  answerKeptComeback,
+  answerKeptLog,
+  answerKeptPlugs,
+  hasHere,
+  strangeCylinder,
+  type KeptComeback,
+  type KeptLog,
+  type KeptPlugs,
+  type OldPartsEngine,
+} from './kept-answers.ts';
+import { PART_SIGN_IDS, PART_SIGNS, partSignsHere, READ_PARTS, saySeen } from './other-parts.ts';
+
+const FOUR: EnginePlan = { banks: [{ label: 'row', cylinders: [1, 2, 3, 4] }], firingOrder: [1, 3, 4, 2] };
+const ENGINE: OldPartsEngine = {
+  sparkBy: 'coil-each',
+  hasChargeCooler: null,
+  hasCarburettor: null,
+  hasBattery: null,
+  gapLimitMm: null,
+  hasLeadSet: false,
+};
+
+describe('what an engine has that may be looked for', () => {
+  test.each([
+    ['a coil on each plug', {}, { connectors: true, coils: true, leads: false, cap: false, battery: true }],
+    [
+      'coils and leads',
+      { hasLeadSet: true },
+      { connectors: true, coils: true, leads: true, cap: false, battery: true },
+    ],
+    ['a pack', { sparkBy: 'pack' }, { connectors: true, coils: true, leads: true, cap: false, battery: true }],
+    ['a cap', { sparkBy: 'cap' }, { connectors: true, coils: true, leads: true, cap: true, battery: true }],
+    [
+      'a magneto’s single lead and no battery',
+      { sparkBy: 'single-lead', hasBattery: false },
+      { connectors: false, coils: false, leads: true, cap: false, battery: false },
+    ],
+    [
+      'nothing that anybody entered: leads are looked for, and a battery is taken to be there',
+      { sparkBy: null },
+      { connectors: true, coils: true, leads: true, cap: false, battery: true },
+    ],
+  ] as const)('%s', (_, more, has) => {
+    expect(hasHere({ ...ENGINE, ...more })).toEqual(has);
+  });
+});
+
+describe('a cylinder that the engine does not have', () => {
+  test('is named; those it has are not', () => {
+    expect(strangeCylinder([1, 2, 3, 4], FOUR)).toBeUndefined();
+    expect(strangeCylinder([1, 5, 6], FOUR)).toBe(5);
+    expect(strangeCylinder([0], FOUR)).toBe(0);
+  });
+});
+
+describe('plugs as they are kept on a slip', () => {
+  const cylinder = (at: number, more: Partial<KeptPlugs['cylinders'][number]> = {}) => ({
+    cylinder: at,
+    looked: [],
+    signs: [],
+    gapMm: null,
+    ...more,
+  });
+  const kept = (more: Partial<KeptPlugs> = {}): KeptPlugs => ({ cylinders: [], context: [], results: {}, ...more });
+  const read = (plugs: KeptPlugs, engine = ENGINE, log?: KeptLog) => answerKeptPlugs(plugs, log, engine, FOUR);
+
+  test('say nothing of a cylinder that nobody looked at', () => {
+    const some = read(kept({ cylinders: [cylinder(1, { looked: ['deposit'], signs: ['powder'] })] }));
+    const more = read(
+      kept({ cylinders: [cylinder(1, { looked: ['deposit'], signs: ['powder'] }), cylinder(2), cylinder(3)] }),
+    );
+    expect(more).toEqual(some);
+    expect(read(kept({ cylinders: [cylinder(1), cylinder(2)] }))).toEqual(read(kept()));
+  });
+
+  test('a gap alone, with nothing else looked at, is held to the engine’s limit', () => {
+    const gauged = kept({ cylinders: [cylinder(1, { gapMm: 1.6 })] });
+    expect(read(gauged, { ...ENGINE, gapLimitMm: 1.2 })).not.toEqual(read(gauged, { ...ENGINE, gapLimitMm: 2 }));
+  });
+
+  test('a carburettor counts though nobody told of one: the engine has it', () => {
+    const sooty = kept({ cylinders: [cylinder(1, { looked: ['deposit'], signs: ['soot'] })] });
+    expect(read(sooty, { ...ENGINE, hasCarburettor: true })).toEqual(read({ ...sooty, context: ['carburettor'] }));
+    expect(read(sooty, { ...ENGINE, hasCarburettor: false })).toEqual(read(sooty));
+  });
+
+  test('what the compression log of the same slip says to them is heard', () => {
+    const wet = kept({
+      cylinders: [1, 2].map((at) => cylinder(at, { looked: ['deposit'], signs: ['powder'] })),
+    });
+    const log: KeptLog = {
+      reads: [
+        { cylinder: 1, dryKpa: 600, wetKpa: null },
+        { cylinder: 2, dryKpa: 620, wetKpa: null },
+        { cylinder: 3, dryKpa: 1200, wetKpa: null },
+        { cylinder: 4, dryKpa: 1210, wetKpa: null },
+      ],
+      specifiedKpa: null,
+      hasDecompressor: false,
+    };
+    expect(answerKeptLog(log, FOUR).tellsPlugs).toBeDefined();
+    expect(read(wet, ENGINE, log)).not.toEqual(read(wet));
+  });
+});
+
+describe('a comeback as it is kept on a slip', () => {
+  const kept = (more: Partial<KeptComeback> = {}): KeptComeback => ({
+    howSoon: 'once',
+    misfire: 'all',
+    when: [],
+    lamp: 'steady',
+    untouched: [],
+    isToldDropped: false,
+    results: {},
+    code: '',
+    isTakenBack: false,
+    ...more,
+  });
+  const ranked = (more: Partial<KeptComeback>) => answerKeptComeback(kept(more), ENGINE, FOUR).ranked;
+
+  test.each([
+    ['a code of one cylinder', 'P0302', 'one'],
+    ['a bare cylinder', '2', 'one'],
+    ['a code of several', 'P0300', 'several'],
+  ] as const)('%s outranks what was told', (_, code, misfire) => {
+    expect(ranked({ code })).toEqual(ranked({ misfire }));
+    expect(ranked({ code })).not.toEqual(ranked({}));
+  });
+  test.each([
+    ['no code', ' '],
+    ['a code of a cylinder it does not have', 'P0309'],
+    ['a code of another system', 'P0420'],
+    ['what cannot be read', 'a lamp'],
+  ])('%s leaves what was told', (_, code) => {
+    expect(ranked({ code })).toEqual(ranked({}));
+  });
+});
+
+describe('what is seen on coils, leads, cap and rotor', () => {
+  test('is asked of parts the engine has alone', () => {
+    const parts = (has: Parameters<typeof partSignsHere>[0]) => [
+      ...new Set(partSignsHere(has).map((id) => PART_SIGNS[id].part)),
+    ];
+    expect(parts({ coils: true, leads: false, cap: false })).toEqual(['coil']);
+    expect(parts({ coils: false, leads: true, cap: false })).toEqual(['lead']);
+    expect(parts({ coils: false, leads: true, cap: true })).toEqual(['lead', 'cap', 'rotor']);
+    expect(partSignsHere({ coils: true, leads: true, cap: true })).toEqual(PART_SIGN_IDS);
+    expect(parts({ coils: true, leads: true, cap: true })).toEqual([...READ_PARTS]);
+  });
+
+  test('is told with the cylinders it was seen on, and without where it has none', () => {
+    expect(saySeen('lead-chafed', [2, 4])).toBe('lead 2, 4 chafed through');
+    expect(saySeen('cap-tracks', [])).toBe('cap tracks inside');
+  });
+
+  test('says what comes before a sale for each, and sells a cap never without its rotor', () => {
+    for (const id of PART_SIGN_IDS) expect(PART_SIGNS[id].first).toMatch(/\.$/);
+    const sold = PART_SIGN_IDS.filter((id) => ['cap', 'rotor'].includes(PART_SIGNS[id].part)).map(
+      (id) => PART_SIGNS[id].sells,
+    );
+    expect(new Set(sold)).toEqual(new Set(['cap and rotor', null]));
+  });
+});
