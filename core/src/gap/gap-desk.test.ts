@@ -28,6 +28,45 @@ describe('a box on the desk', () => {
     expect(desk(after(1, 1.2), after(1, 1.12))).toEqual({ kind: 'fits', wasSet: true });
   });
 
+  test('is told how much of what may be changed it takes, and whether it is set for the second time', () => {
+    const [first, again] = gapDesk(asked, 2, [...before(0.9, 0.9), after(2, 1.2)], 'verify').pieces;
+    expect(first!.state).toMatchObject({ isAgain: false, move: { usesShare: expect.closeTo(0.8, 6) } });
+    expect(again!.state).toMatchObject({ isAgain: true, move: { usesShare: expect.closeTo(0.8, 6) } });
+    const [back] = gapDesk(asked, 1, [...before(1.12), after(1, 0.9)], 'verify').pieces;
+    expect(back!.state).toMatchObject({ move: { usesShare: 0 } });
+  });
+
+  test('lies as its readings lie: mean, spread, whose tolerance, and whether all were read', () => {
+    const { box } = gapDesk(asked, 4, before(1.08, 1.12), 'verify');
+    expect(box).toEqual({
+      count: 2,
+      meanMm: expect.closeTo(1.1, 9),
+      spreadMm: 0.04,
+      setAsideMm: null,
+      toleranceMm: 0.05,
+      isToleranceAssumed: false,
+      fits: undefined,
+    });
+    expect(gapDesk({ ...asked, toleranceMm: undefined }, 2, before(1.08, 1.12), 'verify').box).toMatchObject({
+      isToleranceAssumed: true,
+      fits: true,
+    });
+    // What was set afterwards is no reading of how the box was delivered.
+    expect(gapDesk(asked, 2, [...before(0.9), after(2, 1.1)], 'verify').box).toBeUndefined();
+  });
+
+  test('a sample of one in four becomes all as soon as one goes back, or one was set', () => {
+    const toMeasure = (...readings: GapReading[]) => gapDesk(asked, 8, readings, 'sample').toMeasure;
+    expect(toMeasure()).toEqual([1, 2]);
+    expect(toMeasure(...before(1.1))).toEqual([2]);
+    expect(toMeasure(...before(1.1, 1.1))).toEqual([]);
+    expect(toMeasure(...before(0.7))).toEqual([2, 3, 4, 5, 6, 7, 8]);
+    expect(toMeasure(...before(0.94))).toEqual([2, 3, 4, 5, 6, 7, 8]);
+    expect(toMeasure(...before(0.94), after(1, 1.1))).toEqual([2, 3, 4, 5, 6, 7, 8]);
+    expect(gapDesk(asked, 8, before(1.1), 'trust').toMeasure).toEqual([]);
+    expect(gapDesk(asked, 8, before(0.7), 'trust').toMeasure).toHaveLength(7);
+  });
+
   test('one that was inside and stands outside after it fell is brought back to where it was', () => {
     const [piece] = gapDesk(asked, 1, [...before(1.12), after(1, 0.9)], 'verify').pieces;
     expect(piece!.state).toMatchObject({ kind: 'to-set', move: { setToMm: 1.12, changeMm: 0.22 } });

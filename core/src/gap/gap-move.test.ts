@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { gapMove } from './gap-move.ts';
+import { gapMove, moveToMiddle } from './gap-move.ts';
 
 describe('a gap and what is done with it', () => {
   const range = { low: 1.05, high: 1.15 };
@@ -14,6 +14,15 @@ describe('a gap and what is done with it', () => {
     expect(gapMove(1.3, range, 0.18)).toMatchObject({ kind: 'set', setToMm: 1.12, usesShare: 1 });
     expect(gapMove(1.4, range, 0.2)).toMatchObject({ kind: 'past-limit', nearestMm: 1.2 });
     expect(gapMove(1.4, range, null)).toEqual({ kind: 'not-adjustable' });
+  });
+
+  test('is told with the share of what may be changed, and no more than that is moved', () => {
+    expect(gapMove(0.9, range, 0.25)).toMatchObject({ setToMm: 1.1, changeMm: 0.2, usesShare: expect.closeTo(0.8, 6) });
+    expect(gapMove(0.9, range, 0.16)).toMatchObject({ kind: 'set', setToMm: 1.06, changeMm: 0.16, usesShare: 1 });
+    expect(gapMove(0.9, range, 0.1)).toEqual({ kind: 'past-limit', nearestMm: 1, changeMm: 0.1 });
+    expect(gapMove(1.4, range, 0.3)).toMatchObject({ kind: 'set', setToMm: 1.1, changeMm: -0.3, usesShare: 1 });
+    expect(gapMove(0.9, range, 0)).toEqual({ kind: 'past-limit', nearestMm: 0.9, changeMm: 0 });
+    expect(moveToMiddle(1.1, range, 0)).toEqual({ kind: 'set', setToMm: 1.1, changeMm: 0, usesShare: 1 });
   });
 
   test('never ends outside its range, nor moves further than it may', () => {
