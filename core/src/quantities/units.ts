@@ -52,7 +52,8 @@ export const UNITS = {
     dimension: 'length-mm',
     toBase: INCH_MM,
     printed: 'in',
-    spellings: ['in', '"', '”', '″', 'inch', 'inches', 'ins'],
+    // A double prime is two primes once it is written plainly.
+    spellings: ['in', '"', '”', '′′', 'inch', 'inches', 'ins'],
   },
   thou: {
     id: 'thou',
