@@ -58,7 +58,9 @@ const yardstick = express();
 yardstick.get('/pk', async (_req, res) => {
   res.json(await db.selectFrom('part').selectAll().where('id', '=', anyPart).executeTakeFirst());
 });
-const context = createContext(db, pino({ level: 'silent' }));
+// What is measured asks as the application does.
+const asApplication = openDatabase(inLarge(env('BRACKENFELL_TEST_APP_URL')), () => undefined);
+const context = createContext(asApplication, pino({ level: 'silent' }));
 const app = createApp(context);
 const listen = (on: express.Express) =>
   new Promise<{ port: number; close: () => void }>((resolve) => {
@@ -335,4 +337,4 @@ if (!only) {
 client.close();
 bare.close();
 real.close();
-await db.destroy();
+await Promise.all([db.destroy(), asApplication.destroy()]);

@@ -12,7 +12,7 @@ export interface Figure {
   readonly atLeast?: boolean;
 }
 
-export const isReached = ({ value, target, atLeast = false }: Figure): boolean =>
+const isReached = ({ value, target, atLeast = false }: Figure): boolean =>
   atLeast ? value >= target : value <= target;
 
 const said = (value: number): string =>

@@ -5,7 +5,7 @@ import { dirname } from 'node:path';
 /**
  * Changes core line by line and looks whether a test notices: `npm run mutants -- core/src/gap core/src/torque/settle-turn.ts`.
  * Prints what nobody noticed and the score. Only the tests beside the code are asked, which is the stricter question and by
- * far the quicker; `--related` asks all that read it. What is worked out once, while a file is loaded, is changed only with
+ * far the quicker; `--tests=core/src/kinds` asks others too, `--related` all that read it. What is worked out once, while a file is loaded, is changed only with
  * `--static`: each such change asks every test, in minutes instead of seconds. Not part of the tests: a folder takes minutes.
  */
 const places = process.argv
@@ -19,9 +19,10 @@ if (places.length === 0 || places.some((place) => !place.startsWith('core/src/')
   process.exit(1);
 }
 const mutate = places.map((place) => (statSync(place).isDirectory() ? `${place}/**/*.ts` : place));
+const others = process.argv.flatMap((word) => /^--tests=(.+)$/.exec(word)?.[1]?.split(',') ?? []);
 if (!isRelated)
   process.env.MUTANTS_TESTS = [
-    ...new Set(places.map((place) => (statSync(place).isDirectory() ? place : dirname(place)))),
+    ...new Set([...places.map((place) => (statSync(place).isDirectory() ? place : dirname(place))), ...others]),
   ].join(' ');
 const results = await new Stryker({
   testRunner: 'jest',

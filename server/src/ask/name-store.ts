@@ -19,6 +19,8 @@ export interface FoundNames {
   readonly alike: readonly FoundName[] | undefined;
 }
 
+// Limits stand in the statements themselves: planned for any value, one that may be large is planned for much.
+
 /** Up to so many that could be surer, names that are merely alike are looked for in the same round trip. */
 const MOST_BESIDE = 12;
 const MOST_LOOSE = 8;
@@ -56,13 +58,13 @@ export async function findNames(
   const exact = [normal, asked.inside, asked.signed?.normal].filter((form) => form !== undefined);
   const folds = [fold, asked.signed?.fold].filter((form) => form !== undefined);
   const stages: RawBuilder<unknown>[] = [
-    sql`(select ${COLUMNS} from part_name n where n.normal_form = any(${exact}::text[]) ${maker} limit ${MOST_A_STAGE})`,
-    sql`(select ${COLUMNS} from part_name n where n.fold_key = any(${folds}::text[]) ${maker} limit ${MOST_A_STAGE})`,
+    sql`(select ${COLUMNS} from part_name n where n.normal_form = any(${exact}::text[]) ${maker} limit ${sql.lit(MOST_A_STAGE)})`,
+    sql`(select ${COLUMNS} from part_name n where n.fold_key = any(${folds}::text[]) ${maker} limit ${sql.lit(MOST_A_STAGE)})`,
   ];
   if (normal.length >= SHORTEST.prefix) {
     stages.push(
-      sql`(select ${COLUMNS} from part_name n where ${begins('normal_form', normal)} ${maker} limit ${MOST_A_STAGE})`,
-      sql`(select ${COLUMNS} from part_name n where ${begins('fold_key', fold)} ${maker} limit ${MOST_A_STAGE})`,
+      sql`(select ${COLUMNS} from part_name n where ${begins('normal_form', normal)} ${maker} limit ${sql.lit(MOST_A_STAGE)})`,
+      sql`(select ${COLUMNS} from part_name n where ${begins('fold_key', fold)} ${maker} limit ${sql.lit(MOST_A_STAGE)})`,
     );
   }
   if (!quick && normal.length >= SHORTEST.oneEdit) stages.push(neighbours(neighbourKeys(fold), maker));
@@ -76,9 +78,8 @@ export async function findNames(
     select *, true from (
       select ${COLUMNS} from part_name n
        where (select count(distinct "partId") from sure) <= ${MOST_BESIDE}
-         and not exists (select from sure where normal = any(${exact}::text[])) and ${isAlike(asked, maker)}) loose`.execute(
-    db,
-  );
+         and not exists (select from sure where normal = any(${exact}::text[]) or starts_with(normal, ${normal}))
+         and ${isAlike(asked, maker)}) loose`.execute(db);
   const sureRows = rows.filter((row) => !row.isAlike);
   const wereLookedFor = new Set(sureRows.map(({ partId }) => partId)).size <= MOST_BESIDE;
   return { sure: sureRows, alike: wereLookedFor ? rows.filter((row) => row.isAlike) : undefined };
@@ -86,7 +87,7 @@ export async function findNames(
 
 /** The end of a search for names that are merely alike. */
 const isAlike = ({ normal }: AskedNumber, maker: RawBuilder<unknown>): RawBuilder<unknown> =>
-  sql`n.normal_form % ${normal} ${maker} order by similarity(n.normal_form, ${normal}) desc, n.normal_form limit ${MOST_LOOSE}`;
+  sql`n.normal_form % ${normal} ${maker} order by similarity(n.normal_form, ${normal}) desc, n.normal_form limit ${sql.lit(MOST_LOOSE)}`;
 
 /** Names that are merely alike, by themselves. */
 export async function findAlike(db: Database, asked: AskedNumber, makers: readonly string[]): Promise<FoundName[]> {
@@ -97,7 +98,7 @@ export async function findAlike(db: Database, asked: AskedNumber, makers: readon
 
 const neighbours = (hashes: readonly number[], maker: RawBuilder<unknown>): RawBuilder<unknown> =>
   sql`(select ${COLUMNS} from (select distinct name_id from name_neighbour where hash = any(${hashes}::bigint[])
-        limit ${MOST_NEIGHBOURS}) b join part_name n on n.id = b.name_id where true ${maker})`;
+        limit ${sql.lit(MOST_NEIGHBOURS)}) b join part_name n on n.id = b.name_id where true ${maker})`;
 
 async function findByPattern(db: Database, asked: AskedNumber, makers: readonly string[]): Promise<FoundName[]> {
   const pattern = asked.pattern!;
@@ -117,13 +118,13 @@ async function findByPattern(db: Database, asked: AskedNumber, makers: readonly 
   const leading = /^[^?*]*/.exec(pattern.normal)![0];
   const narrowed = leading.length >= SHORTEST.prefix ? sql`and ${begins('normal_form', leading)}` : sql``;
   const asWritten = sql<FoundName>`select ${COLUMNS} from part_name n
-    where n.normal_form like ${likeOf(pattern.normal)} ${narrowed} ${maker} limit ${MOST_BY_PATTERN}`;
+    where n.normal_form like ${likeOf(pattern.normal)} ${narrowed} ${maker} limit ${sql.lit(MOST_BY_PATTERN)}`;
   const { rows } = await asWritten.execute(db);
   const foldLeading = /^[^?*]*/.exec(pattern.fold)![0];
   if (foldLeading.length < SHORTEST.prefix) return rows;
   const { rows: folded } = await sql<FoundName>`select ${COLUMNS} from part_name n
     where n.fold_key like ${likeOf(pattern.fold)} and ${begins('fold_key', foldLeading)} ${maker}
-    limit ${MOST_BY_PATTERN}`.execute(db);
+    limit ${sql.lit(MOST_BY_PATTERN)}`.execute(db);
   // As written first; what only the look-alikes answer to follows.
   return [...rows, ...folded];
 }

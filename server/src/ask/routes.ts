@@ -54,7 +54,7 @@ async function suggestParts(
   });
 }
 
-/** With fewer sure readings than this, and none of them exact, names that are merely alike follow. */
+/** With fewer sure readings than this, none of them exact nor a number that begins so, names that are merely alike follow. */
 const FEW = 3;
 
 /** Names ranked; where few answer, and nothing else does, those that are merely alike after them. */
@@ -66,7 +66,8 @@ async function rankedNames(
 ): Promise<Ranked<FoundName>[]> {
   const found = await findNames(db, asked, makers, false);
   const ranked = rankNames(asked, found.sure);
-  if (isAnswered || ranked.length >= FEW || ranked.some(({ match }) => match.stage === 'exact')) return ranked;
+  const isSaid = ranked.some(({ match }) => match.stage === 'exact' || match.stage === 'prefix');
+  if (isAnswered || ranked.length >= FEW || isSaid) return ranked;
   const alike = found.alike ?? (await findAlike(db, asked, makers));
   const once = new Map([...alike].reverse().map((name) => [name.partId, name]));
   for (const { name } of ranked) once.delete(name.partId);

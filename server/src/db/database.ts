@@ -116,12 +116,23 @@ function prepareStatements(client: pg.ClientBase): void {
   client.query = query as typeof client.query;
 }
 
-/** How long the counter lets a statement run, wait for a lock, or a transaction stand idle: less than a pool's patience. */
-const LIMITS = ['statement_timeout=15000', 'lock_timeout=2000', 'idle_in_transaction_session_timeout=20000'];
+/**
+ * How long the counter lets a statement run, wait for a lock, or a transaction stand idle: less than a pool's patience. None is
+ * shared out to further processes: to start those takes longer than anything a counter asks.
+ */
+const LIMITS = [
+  'statement_timeout=15000',
+  'lock_timeout=2000',
+  'idle_in_transaction_session_timeout=20000',
+  'max_parallel_workers_per_gather=0',
+];
+
+/** Names that share fewer of their trigrams are not alike to anybody who mistyped one; most of a search for them goes there. */
+const MERELY_ALIKE = 'pg_trgm.similarity_threshold=0.35';
 
 interface PoolOptions {
   readonly max?: number;
-  /** For work that may take its time (an audit, a load): no limits of time. */
+  /** For work that may take its time (an audit, a load): none of the counter’s limits. */
   readonly patient?: boolean;
   /** Hears of every statement that was run, but of what opens and closes a transaction. */
   readonly onStatement?: (sql: string) => void;
@@ -137,7 +148,7 @@ export function openDatabase(
   { max = 16, patient = false, onStatement }: PoolOptions = {},
 ): Database {
   // Every list of ids would be planned anew for its length, which takes longer than to run the plan.
-  const settings = ['plan_cache_mode=force_generic_plan', ...(patient ? [] : LIMITS)];
+  const settings = ['plan_cache_mode=force_generic_plan', MERELY_ALIKE, ...(patient ? [] : LIMITS)];
   const pool = new pg.Pool({
     connectionString,
     max,
