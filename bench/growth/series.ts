@@ -8,13 +8,10 @@ export interface Series {
   readonly points: readonly { readonly count: number; readonly ms: number }[];
 }
 
-/** The power of the count that the time grows by: the slope of the line of least squares through the logarithms. */
+/** The power of the count that the time grows by, over the last step: there what every call costs alike weighs least. */
 export function exponentOf({ points }: Series): number {
-  const [x, y] = [points.map(({ count }) => Math.log(count)), points.map(({ ms }) => Math.log(ms))];
-  const mean = (of: readonly number[]) => of.reduce((sum, one) => sum + one, 0) / of.length;
-  const [middleX, middleY] = [mean(x), mean(y)];
-  const sum = (of: (i: number) => number) => points.reduce((all, _, i) => all + of(i), 0);
-  return sum((i) => (x[i]! - middleX) * (y[i]! - middleY)) / sum((i) => (x[i]! - middleX) ** 2);
+  const [before, last] = [points.at(-2)!, points.at(-1)!];
+  return Math.log(last.ms / before.ms) / Math.log(last.count / before.count);
 }
 
 /** How long something takes, the median of some times. */

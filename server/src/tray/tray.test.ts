@@ -34,7 +34,7 @@ describe('the tray of the SC20 over HTTP', () => {
     expect(row.evidence.trail?.grade).toBe('equivalent');
     expect(reach).toMatchObject({ outcome: 'refuse', caseId: 'longer', figures: { differenceMm: 7.5 } });
     expect(reach.told.says).toMatch(/into the chamber/);
-    expect(findingOf(row, 'depth').told.says).toMatch(/inside the piston's path/);
+    expect(findingOf(row, 'depth').told.says).toMatch(/inside the piston’s path/);
   });
 
   test('asks first for a plug whose reach nobody gives, with the measurement that settles it', () => {
