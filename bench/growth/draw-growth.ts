@@ -3,7 +3,7 @@ import { exponentOf, type Series } from './series.ts';
 const [PANE_WIDTH, PANE_HEIGHT, LEFT, TOP] = [230, 150, 44, 34];
 const COLUMNS = 3;
 
-/** One pane a thing, both axes logarithmic: a straight line is a power of the count, and its slope stands beside it. */
+/** One pane a thing, both axes logarithmic: a straight line is a power of the count, and its slope over the last step stands beside it. */
 export function drawGrowth(all: readonly Series[]): string {
   const pane = (series: Series, place: number) => {
     const { what, of, points } = series;
