@@ -160,7 +160,7 @@ describe('a figure that is hearsay, or gauged once', () => {
       blocks: true,
       figures: { has: 58 },
     });
-    expect(finding.told.says).toBe('a customer gives another length than the record; one such figure settles nothing.');
+    expect(finding.told.says).toBe('A customer gives another length than the record; one such figure settles nothing.');
     expect(finding.told.toDo).toMatch(/^Measure again\. Measure/);
     expect(finding.told.phrase).toBe('Length in doubt: measure again');
     expect(finding.sources.at(-1)).toEqual({
@@ -181,7 +181,7 @@ describe('a figure that is hearsay, or gauged once', () => {
   test('where nothing else is known is told beside the question, and is no proof', () => {
     const finding = doubted(50, []);
     expect(finding).toMatchObject({ outcome: 'unknown', caseId: 'missing', blocks: true });
-    expect(finding.told.says).toBe('Not known: length. a customer gives a figure, but it is not proof.');
+    expect(finding.told.says).toBe('Not known: length. A customer gives a figure, but it is not proof.');
     expect(finding.sources.at(-1)).toMatchObject({ questions: true });
   });
 });

@@ -230,7 +230,7 @@ export function defineCheck<N extends FactId, O extends FactId, F extends Figure
         const doubted = judgeReading(reading!, say);
         const use: FactUsed = { fact, source: doubt.source, questions: true };
         if (settled.outcome === 'unknown' && settled.missing.includes(fact)) {
-          const says = `${settled.told.says} ${doubt.source.name} gives a figure, but it is not proof.`;
+          const says = `${settled.told.says} ${upperFirst(doubt.source.name)} gives a figure, but it is not proof.`;
           return { ...settled, told: { ...settled.told, says }, sources: [...settled.sources, use] };
         }
         if (severity(doubted) <= severity(settled)) continue;
@@ -242,7 +242,7 @@ export function defineCheck<N extends FactId, O extends FactId, F extends Figure
           figures: doubted.figures,
           told: {
             ...doubted.told,
-            says: `${doubt.source.name} gives another ${label} than the record; one such figure settles nothing.`,
+            says: `${upperFirst(doubt.source.name)} gives another ${label} than the record; one such figure settles nothing.`,
             toDo: `Measure again. ${FACTS[fact].question}`,
             phrase: `${upperFirst(label)} in doubt: measure again`,
           },

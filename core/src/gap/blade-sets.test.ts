@@ -1,10 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { bladeOf, engraved, ownedBlade, thicknessMm, USUAL_BLADES, USUAL_THOU_BLADES } from './blade-sets.ts';
-import { commonRange } from './common-range.ts';
-import { gaugeAdvice } from './gauge-advice.ts';
-import { sheetOf } from '../testing/sheet-of.ts';
 
 const mm = (size: number) => ({ size, unit: 'mm' as const });
+
 const thou = (size: number) => ({ size, unit: 'thou' as const });
 
 describe('a feeler blade', () => {
@@ -62,72 +60,5 @@ describe('the usual sets', () => {
   });
   test('hold blades that there are', () => {
     for (const blade of [...USUAL_BLADES, ...USUAL_THOU_BLADES]) expect(ownedBlade.safeParse(blade).success).toBe(true);
-  });
-});
-
-describe('the range that several places have in common', () => {
-  test.each([
-    ['of one is its own', [[0.7, 0.8]], { low: 0.7, high: 0.8 }],
-    [
-      'of two that overlap is where they do',
-      [
-        [0.7, 0.8],
-        [0.75, 0.9],
-      ],
-      { low: 0.75, high: 0.8 },
-    ],
-    [
-      'of two that touch is that one gap',
-      [
-        [0.7, 0.8],
-        [0.8, 0.9],
-      ],
-      { low: 0.8, high: 0.8 },
-    ],
-    [
-      'of two apart is none',
-      [
-        [0.7, 0.8],
-        [0.81, 0.9],
-      ],
-      undefined,
-    ],
-    ['of none is none', [], undefined],
-  ] as const)('%s', (_, ranges, common) => {
-    expect(commonRange(ranges.map(([low, high]) => ({ low, high })))).toEqual(common);
-  });
-});
-
-describe('what a firing end is gauged with', () => {
-  const nickel = {
-    'plug.groundCount': 1,
-    'plug.groundForm': 'over',
-    'plug.centreMaterial': 'nickel',
-    'plug.groundMaterial': 'nickel',
-  };
-  const first = (facts: object) => gaugeAdvice(sheetOf(facts))[0];
-  test('is a wire or blade of nickel, which a ramp may read', () => {
-    expect(first(nickel)).toBe('Wire or blade; a ramp gauge may read it and never levers.');
-    expect(gaugeAdvice(sheetOf(nickel))).toHaveLength(3);
-  });
-  test.each([
-    ['one precious tip', { 'plug.centreMaterial': 'iridium' }],
-    ['a precious pad on its ground', { 'plug.groundMaterial': 'platinum' }],
-    ['a material nobody knows', { 'plug.centreMaterial': undefined }],
-  ])('is never a ramp with %s', (_, more) => {
-    expect(first({ ...nickel, ...more })).toBe(
-      'Wire or blade only, never a ramp gauge; the centre tip is never levered on.',
-    );
-  });
-  test('is nothing where the gap stays as it was made: several grounds, or a surface', () => {
-    expect(gaugeAdvice(sheetOf({ ...nickel, 'plug.groundCount': 2 }))).toEqual([
-      'Several grounds: the gap stays as it was made.',
-    ]);
-    expect(gaugeAdvice(sheetOf({ ...nickel, 'plug.groundForm': 'surface' }))).toEqual([
-      'A surface gap: it stays as it was made.',
-    ]);
-  });
-  test('counts a ground that nobody counted as one', () => {
-    expect(first({ ...nickel, 'plug.groundCount': undefined })).toBe(first(nickel));
   });
 });

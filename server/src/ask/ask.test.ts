@@ -171,6 +171,11 @@ describe('the ask line', () => {
     expect(new Set(parts.slice(2).map(({ stage }) => stage))).toEqual(new Set(['looser']));
   });
 
+  test('a beginning is answered by what begins so, and by nothing that is merely alike', async () => {
+    const { parts } = await ask('KN 426G-63D');
+    expect(parts.map(({ printed, stage }) => [printed, stage])).toEqual([['KN 426G-63DR', 'prefix']]);
+  });
+
   test('what only look-alikes answer to follows what is as written, with a star too', async () => {
     const { parts } = await ask('KN 419*');
     expect(parts.length).toBeGreaterThan(3);
