@@ -160,6 +160,7 @@ async function shootIgnition(page: Page, address: string, shot: (name: string) =
   await shot('leads');
   await open('engine=pellworth-pg66');
   await press(page, ['f']);
+  await page.getByRole('dialog').getByRole('textbox').first().waitFor();
   for (const number of ['KN 417T-59IR', '', '', '', '', '', 'IVX-E17V-J06', '']) {
     await page.keyboard.type(number, { delay: 30 });
     await press(page, ['Enter']);
