@@ -9,7 +9,7 @@ import { ruleFacts } from '@brackenfell/core/duty/duty-facts';
 import { DEFAULT_HOUSE_RULES } from '@brackenfell/core/house-rules/house-rules';
 import { screenAll } from '@brackenfell/core/plugs/screening/near-miss';
 import { Screen } from '@brackenfell/core/plugs/screening/screen';
-import type { AskAnswer } from '@brackenfell/contract/ask';
+import type { AlikeAnswer, AskAnswer } from '@brackenfell/contract/ask';
 import { createApp } from '@brackenfell/server/app';
 import { readEdgesAround } from '@brackenfell/server/interchange/store';
 import { createContext } from '@brackenfell/server/context/context';
@@ -129,8 +129,9 @@ async function latency(): Promise<void> {
       return [real.port, ask(`${number.slice(0, at)}*${number.slice(at + 2)}`)];
     },
     'words of a vehicle': (i) => [real.port, ask(engines[i]!.words)],
-    // They name nothing: numbers that are merely alike are looked for.
     'words of nothing': (i) => [real.port, ask(engines[i]!.id.replace('large-', 'heron '))],
+    // Asked by the page after an answer that found little.
+    'alike, afterwards': (i) => [real.port, ask(typed('wrong', i)).replace('/ask?', '/ask/alike?')],
     tray: (i) => [real.port, `/api/engines/${engines[i]!.id}/tray`],
   };
   const samples = new Map<string, number[]>(Object.keys(routes).map((name) => [name, []]));
@@ -198,7 +199,10 @@ async function recall(): Promise<void> {
         asked += 1;
         const found = async (q: string) => {
           const { body } = await client.get(real.port, ask(q));
-          return (JSON.parse(body) as AskAnswer).parts.slice(0, RECALL_OF).some((part) => part.partId === id);
+          const { parts, hasAlike } = JSON.parse(body) as AskAnswer;
+          const further = hasAlike ? await client.get(real.port, ask(q).replace('/ask?', '/ask/alike?')) : undefined;
+          const alike = further ? (JSON.parse(further.body) as AlikeAnswer).parts : [];
+          return [...parts, ...alike].slice(0, RECALL_OF).some((part) => part.partId === id);
         };
         if (await found(typed)) plain += 1;
         if (await found(`${maker} ${typed}`)) named += 1;

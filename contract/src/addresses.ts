@@ -27,6 +27,7 @@ export const ADDRESSES = {
   listMakers: ['GET', '/api/makers'],
   addMaker: ['POST', '/api/makers'],
   ask: ['GET', '/api/ask'],
+  askAlike: ['GET', '/api/ask/alike'],
   listEngines: ['GET', '/api/engines'],
   getEngine: ['GET', '/api/engines/:engineId'],
   listClaims: ['GET', '/api/heard'],

@@ -69,6 +69,8 @@ export const ask = endpoint('ask', {
   }),
   response: z.object({
     parts: z.array(PartAnswer),
+    /** Whether numbers that are merely alike are worth asking for: nothing here is near enough. */
+    hasAlike: z.boolean(),
     engines: z.array(EngineAnswer),
     vehicles: z.array(VehicleAnswer),
     /** Vehicles and machines of the garage book. */
@@ -89,3 +91,13 @@ export const ask = endpoint('ask', {
   }),
 });
 export type AskAnswer = z.infer<(typeof ask)['response']>;
+
+export const askAlike = endpoint('askAlike', {
+  summary:
+    'Numbers that are merely alike, the most alike first: asked for once an answer says that nothing nearer was found.',
+  roles: EVERYONE,
+  followsTyping: true,
+  query: z.object({ q: line(LONGEST_QUESTION).trim().min(1), engine: EngineKey.optional() }),
+  response: z.object({ parts: z.array(PartAnswer) }),
+});
+export type AlikeAnswer = z.infer<(typeof askAlike)['response']>;

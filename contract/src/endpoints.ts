@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { ask } from './ask.ts';
+import { ask, askAlike } from './ask.ts';
 import { cancelAudit, decideFinding, getAudit, getFinding, startAudit, undoDecision } from './audit.ts';
 import { getDelivery, listDeliveries, receiveDelivery } from './delivery.ts';
 import { getEngine, listEngines } from './engine.ts';
@@ -175,6 +175,7 @@ export const ENDPOINTS = {
   changeSecret,
   setStaffActive,
   ask,
+  askAlike,
   listEngines,
   getEngine,
   getTray,

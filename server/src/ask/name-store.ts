@@ -13,16 +13,8 @@ export interface FoundName {
   readonly fold: string;
 }
 
-export interface FoundNames {
-  readonly sure: readonly FoundName[];
-  /** Merely alike, most alike first; undefined where so many could be surer that they were not looked for yet. */
-  readonly alike: readonly FoundName[] | undefined;
-}
-
 // Limits stand in the statements themselves: planned for any value, one that may be large is planned for much.
 
-/** Up to so many that could be surer, names that are merely alike are looked for in the same round trip. */
-const MOST_BESIDE = 12;
 const MOST_LOOSE = 8;
 const MOST_A_STAGE = 24;
 /** A one-edit neighbourhood of dense codes runs to a few hundred names; past this they are too many to rank anyway. */
@@ -43,17 +35,17 @@ const begins = (column: 'normal_form' | 'fold_key', text: string): RawBuilder<un
 
 /**
  * Names that could answer a question, unranked: as written, through look-alikes, longer ones, and unless `quick` those one
- * character away and, where few answer, those merely alike. One round trip; every stage is an index range or a list of keys.
+ * character away. One round trip; every stage is an index range or a list of keys.
  */
 export async function findNames(
   db: Database,
   asked: AskedNumber,
   makers: readonly string[],
   quick: boolean,
-): Promise<FoundNames> {
-  if (asked.pattern) return { sure: await findByPattern(db, asked, makers), alike: [] };
+): Promise<FoundName[]> {
+  if (asked.pattern) return findByPattern(db, asked, makers);
   const { normal, fold } = asked;
-  if (normal === '') return { sure: [], alike: [] };
+  if (normal === '') return [];
   const maker = ofMakers(makers);
   const exact = [normal, asked.inside, asked.signed?.normal].filter((form) => form !== undefined);
   const folds = [fold, asked.signed?.fold].filter((form) => form !== undefined);
@@ -68,31 +60,14 @@ export async function findNames(
     );
   }
   if (!quick && normal.length >= SHORTEST.oneEdit) stages.push(neighbours(neighbourKeys(fold), maker));
-  const sure = sql`${sql.join(stages, sql` union all `)}`;
-  if (quick || normal.length < SHORTEST.looser)
-    return { sure: (await sql<FoundName>`${sure}`.execute(db)).rows, alike: [] };
-  const { rows } = await sql<FoundName & { readonly isAlike: boolean }>`
-    with sure as materialized (${sure})
-    select *, false as "isAlike" from sure
-    union all
-    select *, true from (
-      select ${COLUMNS} from part_name n
-       where (select count(distinct "partId") from sure) <= ${MOST_BESIDE}
-         and not exists (select from sure where normal = any(${exact}::text[]) or starts_with(normal, ${normal}))
-         and ${isAlike(asked, maker)}) loose`.execute(db);
-  const sureRows = rows.filter((row) => !row.isAlike);
-  const wereLookedFor = new Set(sureRows.map(({ partId }) => partId)).size <= MOST_BESIDE;
-  return { sure: sureRows, alike: wereLookedFor ? rows.filter((row) => row.isAlike) : undefined };
+  return (await sql<FoundName>`${sql.join(stages, sql` union all `)}`.execute(db)).rows;
 }
 
-/** The end of a search for names that are merely alike. */
-const isAlike = ({ normal }: AskedNumber, maker: RawBuilder<unknown>): RawBuilder<unknown> =>
-  sql`n.normal_form % ${normal} ${maker} order by similarity(n.normal_form, ${normal}) desc, n.normal_form limit ${sql.lit(MOST_LOOSE)}`;
-
-/** Names that are merely alike, by themselves. */
+/** Names that are merely alike, the most alike first. Slow at full size, and so asked for by itself, after the answer. */
 export async function findAlike(db: Database, asked: AskedNumber, makers: readonly string[]): Promise<FoundName[]> {
   const { rows } = await sql<FoundName>`
-    select ${COLUMNS} from part_name n where ${isAlike(asked, ofMakers(makers))}`.execute(db);
+    select ${COLUMNS} from part_name n where n.normal_form % ${asked.normal} ${ofMakers(makers)}
+     order by similarity(n.normal_form, ${asked.normal}) desc, n.normal_form limit ${sql.lit(MOST_LOOSE)}`.execute(db);
   return rows;
 }
 
@@ -117,14 +92,17 @@ async function findByPattern(db: Database, asked: AskedNumber, makers: readonly 
   }
   const leading = /^[^?*]*/.exec(pattern.normal)![0];
   const narrowed = leading.length >= SHORTEST.prefix ? sql`and ${begins('normal_form', leading)}` : sql``;
-  const asWritten = sql<FoundName>`select ${COLUMNS} from part_name n
-    where n.normal_form like ${likeOf(pattern.normal)} ${narrowed} ${maker} limit ${sql.lit(MOST_BY_PATTERN)}`;
-  const { rows } = await asWritten.execute(db);
   const foldLeading = /^[^?*]*/.exec(pattern.fold)![0];
-  if (foldLeading.length < SHORTEST.prefix) return rows;
-  const { rows: folded } = await sql<FoundName>`select ${COLUMNS} from part_name n
-    where n.fold_key like ${likeOf(pattern.fold)} and ${begins('fold_key', foldLeading)} ${maker}
-    limit ${sql.lit(MOST_BY_PATTERN)}`.execute(db);
   // As written first; what only the look-alikes answer to follows.
-  return [...rows, ...folded];
+  const folded =
+    foldLeading.length < SHORTEST.prefix
+      ? sql``
+      : sql`union all (select ${COLUMNS} from part_name n
+          where n.fold_key like ${likeOf(pattern.fold)} and ${begins('fold_key', foldLeading)} ${maker}
+          limit ${sql.lit(MOST_BY_PATTERN)})`;
+  const { rows } = await sql<FoundName>`(select ${COLUMNS} from part_name n
+    where n.normal_form like ${likeOf(pattern.normal)} ${narrowed} ${maker} limit ${sql.lit(MOST_BY_PATTERN)}) ${folded}`.execute(
+    db,
+  );
+  return rows;
 }

@@ -2,11 +2,12 @@ import type { Express } from 'express';
 import { readDimensions } from '@brackenfell/core/dimensions/read-dimensions';
 import { followSupersession } from '@brackenfell/core/interchange/supersession';
 import { askedNumber, rankNames, type AskedNumber, type Ranked } from '@brackenfell/core/part-numbers/match-name';
+import { isWorthAlike } from '@brackenfell/core/part-numbers/merely-alike';
 import { LONGEST_PART_NUMBER } from '@brackenfell/core/part-numbers/normal-form';
 import { mayBePlate } from '@brackenfell/core/garage/plate';
 import { systemOf } from '@brackenfell/core/quantities/format-quantity';
 import { readMeasure } from '@brackenfell/core/quantities/read-measure';
-import { ask, type PartAnswer } from '@brackenfell/contract/ask';
+import { ask, askAlike, type PartAnswer } from '@brackenfell/contract/ask';
 import type { CatalogueIndex } from '../catalogue/catalogue-index.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
@@ -40,7 +41,7 @@ async function suggestParts(
   makers: readonly string[],
   names: ReadonlyMap<string, string>,
 ): Promise<PartAnswer[]> {
-  const { sure: found } = await findNames(db, asked, makers, true);
+  const found = await findNames(db, asked, makers, true);
   const shares = new Map<string, Set<string>>();
   for (const { normal, partId } of found) shares.set(normal, (shares.get(normal) ?? new Set()).add(partId));
   const ranked = rankNames(asked, found).slice(0, MOST_PARTS);
@@ -54,39 +55,15 @@ async function suggestParts(
   });
 }
 
-/** With fewer sure readings than this, none of them exact nor a number that begins so, names that are merely alike follow. */
-const FEW = 3;
-
-/** Names ranked; where few answer, and nothing else does, those that are merely alike after them. */
-async function rankedNames(
-  db: Database,
-  asked: AskedNumber,
-  makers: readonly string[],
-  isAnswered: boolean,
-): Promise<Ranked<FoundName>[]> {
-  const found = await findNames(db, asked, makers, false);
-  const ranked = rankNames(asked, found.sure);
-  const isSaid = ranked.some(({ match }) => match.stage === 'exact' || match.stage === 'prefix');
-  if (isAnswered || ranked.length >= FEW || isSaid) return ranked;
-  const alike = found.alike ?? (await findAlike(db, asked, makers));
-  const once = new Map([...alike].reverse().map((name) => [name.partId, name]));
-  for (const { name } of ranked) once.delete(name.partId);
-  const looser = [...once.values()]
-    .reverse()
-    .map((name) => ({ name, match: { stage: 'looser', distance: 1 } as const }));
-  return [...ranked, ...looser];
-}
-
-const isLoose = ({ match }: Ranked<FoundName>): boolean => match.stage === 'looser';
 const isNear = ({ match }: Ranked<FoundName>): boolean => match.stage === 'one-edit' || match.stage === 'prefix';
 
-async function findParts(
+/** The readings of a question, each with what is known of its part. */
+async function present(
   db: Database,
   asked: AskedNumber,
-  makers: readonly string[],
-  { engineId, isAnswered }: { readonly engineId: string | undefined; readonly isAnswered: boolean },
+  ranked: readonly Ranked<FoundName>[],
+  engineId: string | undefined,
 ): Promise<PartAnswer[]> {
-  const ranked = (await rankedNames(db, asked, makers, isAnswered)).slice(0, engineId ? MOST_WEIGHED : MOST_PARTS);
   const details = await readDetails(
     db,
     ranked.map(({ name }) => name.partId),
@@ -97,10 +74,9 @@ async function findParts(
   const suits = (hit: Ranked<FoundName>) => details.get(hit.name.partId)?.suits_engine === true;
   const near = ranked.filter(isNear);
   const shown = [
-    ...ranked.filter((hit) => !isNear(hit) && !isLoose(hit)),
+    ...ranked.filter((hit) => !isNear(hit)),
     ...near.filter(suits),
     ...near.filter((hit) => !suits(hit)),
-    ...ranked.filter(isLoose),
   ].slice(0, MOST_PARTS);
   const old = shown.map(({ name }) => name.partId).filter((id) => details.get(id)?.is_superseded);
   const renamings = old.length === 0 ? [] : await readRenamings(db, old);
@@ -114,6 +90,36 @@ async function findParts(
       : { kind: 'current' as const };
     return [partAnswer(asked, name, match, detail, tellSuccession(followed, byId))];
   });
+}
+
+/** The numbers that a question could be, and whether those that are merely alike are worth asking for. */
+async function findParts(
+  db: Database,
+  asked: AskedNumber,
+  makers: readonly string[],
+  engineId: string | undefined,
+): Promise<{ parts: PartAnswer[]; hasAlike: boolean }> {
+  const ranked = rankNames(asked, await findNames(db, asked, makers, false));
+  const parts = await present(db, asked, ranked.slice(0, engineId ? MOST_WEIGHED : MOST_PARTS), engineId);
+  return { parts, hasAlike: isWorthAlike(asked, ranked) };
+}
+
+async function alikeParts(
+  db: Database,
+  asked: AskedNumber,
+  makers: readonly string[],
+  engineId: string | undefined,
+): Promise<PartAnswer[]> {
+  const alike = await findAlike(db, asked, makers);
+  // Each part once, by its most alike name.
+  const once = alike.filter(({ partId }, i) => alike.findIndex((name) => name.partId === partId) === i);
+  const match = { stage: 'looser', distance: 1 } as const;
+  return present(
+    db,
+    asked,
+    once.map((name) => ({ name, match })),
+    engineId,
+  );
 }
 
 function findByWords(index: CatalogueIndex, question: string) {
@@ -143,23 +149,34 @@ function findByWords(index: CatalogueIndex, question: string) {
   };
 }
 
+/** A question as a number of some maker, if it can be one. */
+function readNumber(index: CatalogueIndex, question: string) {
+  const { number, makers } = readQuestion(question, index.makers);
+  const asked = askedNumber(number, index.significantSigns);
+  return { asked, makers, isNumber: asked.normal.length <= LONGEST_PART_NUMBER && asked.normal !== '' };
+}
+
+const NO_NUMBER = { parts: [], hasAlike: false };
+
 export function askRoutes(app: Express, context: Context): void {
+  serve(app, context, askAlike, async ({ query, db }) => {
+    const { asked, makers, isNumber } = readNumber(await context.indexes.recent(db), query.q);
+    return { parts: isNumber && !asked.pattern ? await alikeParts(db, asked, makers, query.engine) : [] };
+  });
   serve(app, context, ask, async ({ query, db, staff }) => {
     const index = await context.indexes.recent(db);
-    const { number, makers } = readQuestion(query.q, index.makers);
-    const asked = askedNumber(number, index.significantSigns);
-    const isNumber = asked.normal.length <= LONGEST_PART_NUMBER && asked.normal !== '';
+    const { asked, makers, isNumber } = readNumber(index, query.q);
     const isQuick = query.quick === 'yes';
     const byWords = findByWords(index, query.q);
     // Words that name an engine or a vehicle are not also looked for among numbers that are merely alike.
     const isAnswered = hasWord(query.q) && byWords.engines.length + byWords.vehicles.length > 0;
-    const numbers = () =>
+    const numbers = async () =>
       isQuick
-        ? suggestParts(db, asked, makers, index.makers)
-        : findParts(db, asked, makers, { engineId: query.engine, isAnswered });
+        ? { parts: await suggestParts(db, asked, makers, index.makers), hasAlike: false }
+        : findParts(db, asked, makers, query.engine);
     const isOfCustomers = hasWord(query.q) || isPhone(query.q) || mayBePlate(query.q);
-    const [parts, { slips, garage }, batches] = await Promise.all([
-      isNumber ? numbers() : [],
+    const [{ parts, hasAlike }, { slips, garage }, batches] = await Promise.all([
+      isNumber ? numbers() : NO_NUMBER,
       isQuick || !(isDocket(query.q) || isOfCustomers)
         ? { slips: [], garage: [] }
         : readTogether(db, {
@@ -173,6 +190,7 @@ export function askRoutes(app: Express, context: Context): void {
     const measure = readMeasure(query.q, systemOf(query.units));
     return {
       parts,
+      hasAlike: hasAlike && !isAnswered,
       ...byWords,
       garage: garage.map((v) => ({
         vehicleId: v.id,

@@ -69,13 +69,14 @@ export function AskLine({
   const quick = takersOf(answer.quick, question, take);
   const first = [...quick.keys()].find((value) => takers.has(value) && !isLastResort(value));
   const picked = takers.has(chosen) ? chosen : (first ?? [...takers.keys()][0] ?? '');
-  // Enter is of what was typed: while only fewer letters are answered, it waits.
-  const isOf = answer.full !== undefined || first !== undefined;
+  // Enter is of what was typed: while only fewer letters are answered, or what is alike is still looked for, it waits.
+  const isOf =
+    first !== undefined || answer.isWhole || (answer.full !== undefined && !isLastResort(picked) && takers.size > 0);
   const takePicked = useEffectEvent(() => takers.get(picked)?.());
   useEffect(() => {
     if (due === question && isOf) takePicked();
   }, [due, question, isOf]);
-  const nothing = answer.full && takers.size === 0 && answer.full.measures.length === 0;
+  const isNothing = answer.isWhole && takers.size === 0 && answer.full?.measures.length === 0;
   return (
     <div className="frame-ask" role="search">
       <Command
@@ -146,7 +147,7 @@ export function AskLine({
           )}
           {!data && !answer.error && <p className="p-3 text-soft">Looking …</p>}
           {data?.remark && <p className="border-b border-hair p-3 text-heather">{data.remark}</p>}
-          {nothing && (
+          {isNothing && !answer.error && (
             <p className="p-3">
               Nothing answers to “{question}”. Try fewer characters, or words of the engine or vehicle.
             </p>
@@ -179,6 +180,7 @@ export function AskLine({
               ))}
             </Command.Group>
           ))}
+          {answer.full && !answer.isWhole && <p className="p-3 text-soft">Looking for numbers that are alike …</p>}
           {data && data.engines.length > 0 && (
             <Command.Group heading="Engines">
               {data.engines.map((engine) => (

@@ -22,6 +22,7 @@ const part = (partId: string, more: object = {}) => ({
 const answer = (more: object): AskAnswer => ({
   parts: [],
   engines: [],
+  hasAlike: false,
   vehicles: [],
   garage: [],
   slips: [],
