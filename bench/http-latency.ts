@@ -8,7 +8,11 @@ import { demoStaff } from '@brackenfell/demo/staff';
 import { hold } from '@brackenfell/scripts/figures';
 import { percentile, row } from './percentiles.ts';
 
-const ROUNDS = 300;
+const option = (name: string, usual: string): string =>
+  process.argv.find((word) => word.startsWith(`--${name}=`))?.split('=')[1] ?? usual;
+/** Only routes whose name holds this, and the yardstick: for a profile. */
+const only = option('only', '');
+const ROUNDS = Number(option('rounds', '300'));
 const WARM_UP = 40;
 
 const db = openDatabase(process.env.BRACKENFELL_TEST_APP_URL!, () => undefined);
@@ -52,7 +56,7 @@ function timed(port: number, path: string): Promise<number> {
   });
 }
 
-const routes = [
+const everyRoute = [
   { name: 'constant JSON', port: bare.port, path: '/constant' },
   { name: 'primary key', port: bare.port, path: '/pk' },
   { name: 'who am I (session alone)', port: real.port, path: '/api/session' },
@@ -64,6 +68,7 @@ const routes = [
   { name: 'coil tray OF16T', port: real.port, path: '/api/engines/ostrel-of16t/tray?kind=coil' },
   { name: 'lead tray PG66', port: real.port, path: '/api/engines/pellworth-pg66/tray?kind=lead-set' },
 ];
+const routes = everyRoute.filter(({ name, port }) => port === bare.port || name.includes(only));
 const samples = new Map<string, number[]>(routes.map((r) => [r.name, []]));
 // One request of each in turn, so that whatever else the machine does falls on all alike.
 for (let i = 0; i < ROUNDS + WARM_UP; i += 1) {
@@ -92,7 +97,7 @@ const held = [
   { name: 'coil tray OF16T', target: 8, before: 18 },
   { name: 'lead tray PG66', target: 8, before: 17 },
 ];
-for (const { name, target, before } of held)
+for (const { name, target, before } of held.filter(({ name }) => samples.has(name)))
   hold({ what: `demo world, ${name} ÷ pk route`, value: p50(name) / p50('primary key'), target, before });
 agent.destroy();
 bare.close();

@@ -46,11 +46,13 @@ function writeTable(figures: string, machine: string): void {
 
 /**
  * Runs every benchmark (or those named) on a database of its own, and states the machine. With `--table` their figures become the
- * table of docs/speed.md. Other options go to the benchmarks.
+ * table of docs/speed.md; `--profile=folder` leaves a processor profile of each there. Other options go to the benchmarks.
  */
 async function main(): Promise<void> {
   const asked = process.argv.slice(2).filter((word) => !word.startsWith('--'));
   const options = process.argv.slice(2).filter((word) => word.startsWith('--'));
+  const profile = options.flatMap((word) => /^--profile=(.+)$/.exec(word)?.[1] ?? []);
+  const profiled = profile.flatMap((folder) => ['--cpu-prof', `--cpu-prof-dir=${folder}`]);
   const scratch = scratchFolder('bench', 14);
   const figures = join(scratch, 'figures');
   const machine = `${cpus().length} × ${cpus()[0]?.model ?? 'unknown'}, Node.js ${process.versions.node}`;
@@ -73,7 +75,7 @@ async function main(): Promise<void> {
           console.log(`\n## ${bench}`);
           const { status } = spawnSync(
             process.execPath,
-            ['--enable-source-maps', join(BENCH_BUNDLES, `${bench}.js`), ...options],
+            ['--enable-source-maps', ...profiled, join(BENCH_BUNDLES, `${bench}.js`), ...options],
             {
               stdio: 'inherit',
               cwd: ROOT,

@@ -39,7 +39,8 @@ const results = await new Stryker({
   timeoutMS: 20_000,
   reporters: ['clear-text'],
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
-  tempDirName: 'test-results/mutants',
+  // Not among the results of tests, which are cleared by each run of the journeys.
+  tempDirName: '.brackenfell/mutants',
 }).runMutationTest();
 const caught = results.filter(({ status }) => status === 'Killed' || status === 'Timeout').length;
 const counted = results.filter(({ status }) => ['Killed', 'Timeout', 'Survived', 'NoCoverage'].includes(status)).length;

@@ -14,6 +14,9 @@ import { Keeping } from './keeping.ts';
 import { Memo } from './memo.ts';
 import { readCatalogueVersion } from './version-store.ts';
 
+/** A tray laid out holds the findings of some fifty parts in words, a few hundred kB. */
+const MOST_TRAYS = 100;
+
 /** The facts of the catalogue as they stood at one version: heat scales, and of the positions asked for so far. */
 export interface HeldFacts {
   readonly version: string;
@@ -21,6 +24,8 @@ export interface HeldFacts {
   readonly positions: Map<string, FactSheet>;
   /** Whatever else of the catalogue was read at this version. */
   readonly memo: Memo;
+  /** Trays laid out at this version, before the shelf is looked at. */
+  readonly trays: Memo;
 }
 
 /** All plugs besides. */
@@ -76,7 +81,8 @@ export class FactSheets {
     if (known !== undefined && this.#held?.version === known) return this.#held;
     const version = await readCatalogueVersion(db);
     if (this.#held?.version === version) return this.#held;
-    this.#held = { version, scales: await readHeatScales(db), positions: new Map(), memo: new Memo() };
+    const scales = await readHeatScales(db);
+    this.#held = { version, scales, positions: new Map(), memo: new Memo(), trays: new Memo(MOST_TRAYS) };
     return this.#held;
   }
 

@@ -1,12 +1,15 @@
-/** Past so many the memo begins anew. */
-const MOST_KEPT = 2000;
-
 /**
  * What was read at one version of the catalogue, by key, so that it is read once. A reading that failed is not kept, and
  * whoever waited for somebody else's makes it again by themselves: the other's connection may be gone.
  */
 export class Memo {
   readonly #read = new Map<string, Promise<unknown>>();
+  readonly #most: number;
+
+  /** `most`: past so many it begins anew. */
+  constructor(most = 2000) {
+    this.#most = most;
+  }
 
   once<T>(key: string, read: () => Promise<T>): Promise<T> {
     const known = this.#read.get(key) as Promise<T> | undefined;
@@ -14,7 +17,7 @@ export class Memo {
   }
 
   #begin<T>(key: string, read: () => Promise<T>): Promise<T> {
-    if (this.#read.size >= MOST_KEPT) this.#read.clear();
+    if (this.#read.size >= this.#most) this.#read.clear();
     const reading = read();
     this.#read.set(key, reading);
     reading.catch(() => {

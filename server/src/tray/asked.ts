@@ -58,9 +58,8 @@ export async function readAsked<H extends HeldFacts>(
   db: Database,
   kind: PartKind,
   { engineId, positionId, at, built, build }: AskedOf,
-  holding: Promise<H>,
+  held: H,
 ): Promise<Asked<H> | undefined> {
-  const held = await holding;
   const { engine, stored, sheets, named, edges, printed, listings } = await readStored(
     context,
     db,

@@ -13,7 +13,8 @@ import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { alikePositions, readAsked, type Asked, type AskedPosition } from './asked.ts';
 import { buildQuestion } from './build-question.ts';
-import type { JudgedCandidate, JudgedEngine, PlugsQuestion } from './judge-plugs.ts';
+import { layOnce } from './lay-once.ts';
+import type { FittedPart, JudgedCandidate, JudgedEngine, PlugsQuestion } from './judge-plugs.ts';
 import { readRuling } from '../ruling/ruling.ts';
 import { standingBy } from './standing.ts';
 import { findByForm } from './store.ts';
@@ -28,6 +29,46 @@ export interface OthersQuestion extends PlugsQuestion {
   readonly beside?: string | undefined;
 }
 
+/** What of a tray does not depend on the shelf. */
+interface LaidOthers {
+  readonly asked: Asked<HeldOthers>;
+  readonly fitted: ReadonlyMap<string, FittedPart>;
+}
+
+async function layOthers(
+  context: Context,
+  held: HeldOthers,
+  question: OthersQuestion & { readonly kind: OtherKind },
+  units: UnitDisplay,
+  db: Database,
+): Promise<LaidOthers | undefined> {
+  const { kind, inHand } = question;
+  const asked = await readAsked(context, db, kind, question, held);
+  if (!asked) return undefined;
+  const { others } = held;
+  const byForm = question.only ? [] : await findByForm(db, kind, formOf(asked.positions));
+  const singled = question.only ?? [...new Set([...asked.reached, ...(inHand ? [inHand] : []), ...byForm])];
+  const ids = singled.filter((id) => others.get(id)?.title.kind === kind);
+  const jobFacts = jobFactsOf(asked, question);
+  const say = sayIn(units);
+  const sheetOf = (id: string) =>
+    withReadings(question.found?.asIf?.get(id) ?? others.get(id)!.sheet, question.found?.ofPart.get(id) ?? []);
+  const fit = (id: string): FittedPart => {
+    const { place, evidence, judgement } = judgeAtBestPlace(asked, kind, id, { ...sheetOf(id), ...jobFacts }, say);
+    return {
+      sheet: sheetOf(id),
+      judgement,
+      evidence,
+      servedAt: [...new Set(asked.positions.filter((p) => p.place === place).map(({ label }) => label))],
+      place,
+      listedBy: asked.listingAt(place, id),
+      trail: asked.trails.get(id),
+      bySizeOnly: !asked.reached.has(id),
+    };
+  };
+  return { asked, fitted: new Map(ids.map((id) => [id, fit(id)])) };
+}
+
 /** Judges every coil, lead set, cap or rotor that could serve an engine (by reference, listing or form). */
 export async function judgeOthers(
   context: Context,
@@ -35,40 +76,24 @@ export async function judgeOthers(
   units: UnitDisplay,
   db: Database,
 ): Promise<JudgedEngine | undefined> {
-  const { kind, inHand } = question;
-  const asked = await readAsked(context, db, kind, question, context.sheets.withOthers(db));
-  if (!asked) return undefined;
-  const { others } = asked.held;
-  const byForm = question.only ? [] : await findByForm(db, kind, formOf(asked.positions));
-  const singled = question.only ?? [...new Set([...asked.reached, ...(inHand ? [inHand] : []), ...byForm])];
-  const ids = singled.filter((id) => others.get(id)?.title.kind === kind);
-  const [stock, ruling] = await Promise.all([question.only ? NO_STOCK : readStock(db, ids), readRuling(db, question)]);
-  const jobFacts = jobFactsOf(asked, question);
+  const { kind } = question;
+  const [held, ruling] = await Promise.all([context.sheets.withOthers(db), readRuling(db, question)]);
+  const laid = await layOnce(held, question, ruling, units, () => layOthers(context, held, question, units, db));
+  if (!laid) return undefined;
+  const { asked, fitted } = laid;
+  const stock = question.only ? NO_STOCK : await readStock(db, [...fitted.keys()]);
   const standing = standingBy(ruling.rules);
-  const say = sayIn(units);
-  const sheetOf = (id: string) =>
-    withReadings(question.found?.asIf?.get(id) ?? others.get(id)!.sheet, question.found?.ofPart.get(id) ?? []);
-  const candidates = ids
-    .map((id): JudgedCandidate => {
-      const part = { ...(stock.get(id) ?? notLookedFor(id)), ...others.get(id)!.title };
-      const { place, evidence, judgement } = judgeAtBestPlace(asked, kind, id, { ...sheetOf(id), ...jobFacts }, say);
-      return {
-        part,
-        sheet: sheetOf(id),
-        judgement,
-        evidence,
-        servedAt: [...new Set(asked.positions.filter((p) => p.place === place).map(({ label }) => label))],
-        place,
-        listedBy: asked.listingAt(place, id),
-        trail: asked.trails.get(id),
-        bySizeOnly: !asked.reached.has(id),
-        costOverServiceMinor: null,
-      };
-    })
+  const candidates = [...fitted]
+    .map(([id, part]): JudgedCandidate => ({
+      ...part,
+      part: { ...(stock.get(id) ?? notLookedFor(id)), ...held.others.get(id)!.title },
+      costOverServiceMinor: null,
+    }))
     .sort((a, b) => compareInTray(rankOf(a, standing), rankOf(b, standing)));
   const count = (verdict: Verdict) => candidates.filter((c) => c.judgement.verdict === verdict).length;
   return {
     kind,
+    laid,
     ruling,
     engine: asked.engine,
     positions: asked.positions,
@@ -85,8 +110,8 @@ export async function judgeOthers(
     },
     edges: new Map(asked.edges.map((edge) => [edge.id, edge])),
     printed: asked.printed,
-    scales: asked.held.scales,
-    catalogueVersion: asked.held.version,
+    scales: held.scales,
+    catalogueVersion: held.version,
   };
 }
 

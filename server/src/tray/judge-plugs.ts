@@ -12,13 +12,21 @@ import type { Evidence } from '@brackenfell/core/fitment/verdict';
 import type { Trail } from '@brackenfell/core/interchange/trail';
 import type { HeatScales } from '@brackenfell/core/facts/fact';
 import type { PartTitle } from '../catalogue/fact-store.ts';
+import type { HeldPlugs } from '../catalogue/fact-sheets.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import type { StoredEdge } from '../interchange/store.ts';
 import { readAsked, type Asked, type AskedOf, type AskedPosition } from './asked.ts';
 import { COST_FACTS, costOverServiceMinor } from './cost.ts';
+import { layOnce } from './lay-once.ts';
 import { layOut } from './lay-out.ts';
-import { answeredInAnyCase, countAll, pickFirst, type CandidateCounts } from './pick-candidates.ts';
+import {
+  answeredInAnyCase,
+  countAll,
+  pickFirst,
+  type CandidateCounts,
+  type ScreenedCandidate,
+} from './pick-candidates.ts';
 import { readRuling, type Ruling } from '../ruling/ruling.ts';
 import { standingBy } from './standing.ts';
 import { NO_STOCK, notLookedFor, readStock } from '../stock/store.ts';
@@ -50,22 +58,28 @@ export interface TrayPart extends PartTitle {
   readonly pack_of: number;
 }
 
-export interface JudgedCandidate {
-  readonly part: TrayPart;
+/** A part and how it fits, wherever it lies and whatever it costs. */
+export interface FittedPart {
   readonly sheet: FactSheet;
   readonly judgement: LineJudgement;
   readonly evidence: Evidence;
   readonly listedBy: string | null;
   readonly trail: Trail | undefined;
   readonly bySizeOnly: boolean;
-  readonly costOverServiceMinor: number | null;
   /** Labels of the positions it was judged for: all, or those of the one place it suits best where places differ. */
   readonly servedAt: readonly string[];
   readonly place: string;
 }
 
+export interface JudgedCandidate extends FittedPart {
+  readonly part: TrayPart;
+  readonly costOverServiceMinor: number | null;
+}
+
 export interface JudgedEngine {
   readonly kind: PartKind;
+  /** The same as long as the same tray is laid out: what was told of its parts is kept by it. */
+  readonly laid: object;
   readonly ruling: Ruling;
   readonly engine: Asked['engine'];
   readonly positions: readonly AskedPosition[];
@@ -82,20 +96,29 @@ export interface JudgedEngine {
   readonly catalogueVersion: string;
 }
 
-/** Judges every plug that could serve an engine (by reference, listing or size). Undefined without such an engine or position. */
-export async function judgePlugs(
+/** What of a tray does not depend on the shelf. */
+interface LaidPlugs {
+  readonly asked: Asked<HeldPlugs>;
+  /** Those that can be among the first, wherever they lie. */
+  readonly chosen: readonly ScreenedCandidate[];
+  readonly answered: ReadonlySet<string>;
+  readonly most: number;
+  readonly counts: CandidateCounts;
+  /** In words, made once. */
+  fitted(screened: ScreenedCandidate): FittedPart;
+}
+
+/** Screens every plug that could serve an engine. Undefined without such an engine or position. */
+async function layPlugs(
   context: Context,
+  held: HeldPlugs,
+  ruling: Ruling,
   question: PlugsQuestion,
   units: UnitDisplay,
   db: Database,
-): Promise<JudgedEngine | undefined> {
-  const [asked, ruling] = await Promise.all([
-    readAsked(context, db, 'plug', question, context.sheets.withPlugs(db)),
-    readRuling(db, question),
-  ]);
+): Promise<LaidPlugs | undefined> {
+  const asked = await readAsked(context, db, 'plug', question, held);
   if (!asked) return undefined;
-  const standing = standingBy(ruling.rules);
-  const { held } = asked;
   const bench = layOut(asked, ruling, question.found);
   const { inHand } = question;
   const isPlug = (id: string) => held.plugs.placeOf(id) !== undefined;
@@ -114,10 +137,52 @@ export async function judgePlugs(
   const bySize = bench.screenAll(others);
   const most = question.most ?? singled.length + others.length;
   const answered = answeredInAnyCase(screened, inHand);
-  const chosen = pickFirst(screened, bySize, most, answered, standing);
+  const explain = bench.explainIn(units);
+  const known = new Map<string, FittedPart>();
+  const fit = ({ id, place, evidence }: ScreenedCandidate): FittedPart => {
+    const sheet = bench.sheetOf(id);
+    return {
+      sheet,
+      judgement: explain(id, sheet, place),
+      servedAt: asked.positions.filter((p) => p.place === place).map(({ label }) => label),
+      place,
+      evidence,
+      listedBy: asked.listingAt(place, id),
+      trail: asked.trails.get(id),
+      bySizeOnly: !asked.reached.has(id),
+    };
+  };
+  return {
+    asked,
+    chosen: pickFirst(screened, bySize, most, answered, standingBy(ruling.rules)),
+    answered,
+    most,
+    counts: countAll(screened, bySize, asked.reached),
+    fitted: (screened) => {
+      const fitted = known.get(screened.id) ?? fit(screened);
+      known.set(screened.id, fitted);
+      return fitted;
+    },
+  };
+}
+
+/** Judges every plug that could serve an engine (by reference, listing or size). Undefined without such an engine or position. */
+export async function judgePlugs(
+  context: Context,
+  question: PlugsQuestion,
+  units: UnitDisplay,
+  db: Database,
+): Promise<JudgedEngine | undefined> {
+  const [held, ruling] = await Promise.all([context.sheets.withPlugs(db), readRuling(db, question)]);
+  const laid = await layOnce(held, { ...question, kind: 'plug' }, ruling, units, () =>
+    layPlugs(context, held, ruling, question, units, db),
+  );
+  if (!laid) return undefined;
+  const { asked, chosen, answered, most } = laid;
+  const standing = standingBy(ruling.rules);
   const ids = chosen.map(({ id }) => id);
   const stock = question.only ? NO_STOCK : await readStock(db, ids);
-  const ranked = chosen
+  const candidates = chosen
     .map((screened) => {
       const place = held.plugs.placeOf(screened.id)!;
       const part: TrayPart = { ...(stock.get(screened.id) ?? notLookedFor(screened.id)), ...held.titles[place]! };
@@ -136,24 +201,12 @@ export async function judgePlugs(
       return { screened, part, cost, rank };
     })
     .sort((a, b) => compareInTray(a.rank, b.rank))
-    .filter(({ part }, i) => i < most || answered.has(part.id));
-
-  const explain = bench.explainIn(units);
-  const candidates = ranked.map(({ screened: { id, place, evidence }, part, cost }): JudgedCandidate => {
-    const sheet = bench.sheetOf(id);
-    return {
+    .filter(({ part }, i) => i < most || answered.has(part.id))
+    .map(({ screened, part, cost }): JudgedCandidate => ({
+      ...laid.fitted(screened),
       part,
-      sheet,
-      judgement: explain(id, sheet, place),
-      servedAt: asked.positions.filter((p) => p.place === place).map(({ label }) => label),
-      place,
-      evidence,
-      listedBy: asked.listingAt(place, id),
-      trail: asked.trails.get(id),
-      bySizeOnly: !asked.reached.has(id),
       costOverServiceMinor: cost ?? null,
-    };
-  });
+    }));
   const compared = new Map<string, AuditedPlug | undefined>();
   const comparedAs = (partId: string): AuditedPlug | undefined => {
     const place = held.plugs.placeOf(partId);
@@ -162,12 +215,13 @@ export async function judgePlugs(
   };
   return {
     kind: 'plug',
+    laid,
     ruling,
     engine: asked.engine,
     positions: asked.positions,
     everyPosition: asked.everyPosition,
     candidates,
-    counts: countAll(screened, bySize, asked.reached),
+    counts: laid.counts,
     edges: new Map(asked.edges.map((edge) => [edge.id, edge])),
     printed: asked.printed,
     comparedAs,

@@ -20,7 +20,7 @@ export async function findNearMisses(
   units: UnitDisplay,
   db: Database,
 ): Promise<NearMisses | undefined> {
-  const asked = await readAsked(context, db, 'plug', { engineId }, context.sheets.withPlugs(db));
+  const asked = await readAsked(context, db, 'plug', { engineId }, await context.sheets.withPlugs(db));
   if (!asked) return undefined;
   const { plugs, titles } = asked.held;
   const ruling = await readRuling(db, {});

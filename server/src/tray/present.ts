@@ -113,12 +113,15 @@ function evidenceWord({ evidence, trail, bySizeOnly }: JudgedCandidate, bySize: 
   return bySizeOnly ? bySize : 'none';
 }
 
-function rowView(
+/** What a row tells wherever its part lies and whatever it costs. */
+type ToldRow = Omit<TrayRow, 'onHand' | 'held' | 'unproven' | 'takes' | 'bin' | 'priceMinor' | 'costOverServiceMinor'>;
+
+function toldRow(
   judged: JudgedEngine,
   candidate: JudgedCandidate,
   inHand: string | undefined,
   tables: TrayTables,
-): TrayRow {
+): ToldRow {
   const { part, sheet, judgement, evidence } = candidate;
   const heat = rulingValue(sheet, 'plug.heat');
   return {
@@ -131,19 +134,40 @@ function rowView(
     sources: judgement.findings.map((finding) => tables.sourcePlaces(finding)),
     evidence: { named: evidence.named, listed: candidate.listedBy, trail: trailView(judged, candidate) },
     evidenceWord: evidenceWord(candidate, judged.kind === 'plug' ? 'by size' : 'by form'),
-    onHand: part.on_hand ?? 0,
-    held: part.held,
-    unproven: part.unproven,
-    takes: inPacks(candidate.servedAt.length, part.pack_of),
-    bin: part.bin,
-    priceMinor: part.each_minor,
-    costOverServiceMinor: candidate.costOverServiceMinor,
     heatBar: heat?.indexBar ?? null,
     heatCode: heat?.code ?? null,
     shape: partShape(judged.kind, sheet, judged.positions.find((p) => p.place === candidate.place)!.sheet),
     place: candidate.place,
     inHand: part.id === inHand,
   };
+}
+
+/** The rows of one tray that were told before, and the tables they refer to. */
+class ToldTray {
+  readonly tables = new TrayTables();
+  readonly rows = new Map<string, ToldRow>();
+}
+const TOLD = new WeakMap<object, ToldTray>();
+
+function rowsView(judged: JudgedEngine, inHand: string | undefined): { rows: TrayRow[]; tables: TrayTables } {
+  const told = TOLD.get(judged.laid) ?? new ToldTray();
+  TOLD.set(judged.laid, told);
+  const rows = judged.candidates.map((candidate): TrayRow => {
+    const { part, servedAt, costOverServiceMinor } = candidate;
+    const row = told.rows.get(part.id) ?? toldRow(judged, candidate, inHand, told.tables);
+    told.rows.set(part.id, row);
+    return {
+      ...row,
+      onHand: part.on_hand ?? 0,
+      held: part.held,
+      unproven: part.unproven,
+      takes: inPacks(servedAt.length, part.pack_of),
+      bin: part.bin,
+      priceMinor: part.each_minor,
+      costOverServiceMinor,
+    };
+  });
+  return { rows, tables: told.tables };
 }
 
 /** Named in front of the reason where a cylinder's places take different plugs: "intake: …". */
@@ -157,9 +181,8 @@ export function trayView(
   units: UnitDisplay,
   around: Around | undefined,
 ): Tray {
-  const tables = new TrayTables();
   const { kind, positions } = judged;
-  const rows = judged.candidates.map((candidate) => rowView(judged, candidate, question.inHand, tables));
+  const { rows, tables } = rowsView(judged, question.inHand);
   const settled = judged.ruling.settle(positions[0]!.sheet);
   const { byReference, bySize, ...verdicts } = judged.counts;
   return {
