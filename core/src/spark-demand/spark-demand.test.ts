@@ -37,6 +37,22 @@ describe('how dense the mixture is between the electrodes', () => {
   });
 });
 
+describe('density, by hand', () => {
+  test('is less in warm air, and less the longer the piston has to go', () => {
+    expect(densityAtSpark(10, 100, 40)).toBeCloseTo(9.2386, 4);
+    expect(volumeRatioAtSpark(10, 30)).toBeCloseTo(5.6676, 4);
+    expect(volumeRatioAtSpark(10, 30, 1.5)).toBeCloseTo(5.5813, 4);
+  });
+
+  test('at every point of a running engine rises with what is boosted, at cranking with nothing', () => {
+    const at = (boostKpa: number) => operatingPoints({ ...engine, boostKpa }).map(({ density }) => density);
+    const [plain, boosted] = [at(0), at(101.325)];
+    expect(boosted[0]).toBe(plain[0]);
+    expect(boosted[1]! / plain[1]!).toBeCloseTo(2, 9);
+    expect(boosted[2]! / plain[2]!).toBeCloseTo(2, 9);
+  });
+});
+
 describe('what a spark asks', () => {
   test('is the breakdown that books print for air: 4.56 kV at 0.1 bar·cm, 31.08 at 1', () => {
     const density = 1 / 1.01325;
@@ -78,6 +94,16 @@ describe('the margin', () => {
         },
       ),
     );
+  });
+
+  test('is the least of the three points, each of which is told', () => {
+    const boosted = { ...setting, engine: { ...engine, boostKpa: 120 } };
+    const estimate = estimateSpark(boosted, plug);
+    if (estimate.kind !== 'estimated') throw new Error('not estimated');
+    expect(estimate.points.map(({ id }) => id)).toEqual(['cold-crank', 'torque-peak', 'top-speed']);
+    expect(estimate.lowest.margin).toBe(Math.min(...estimate.points.map((point) => point.margin)));
+    expect(new Set(estimate.points.map((point) => point.margin)).size).toBe(3);
+    expect(estimate.lowest).not.toBe(estimate.points[0]);
   });
 
   test('is told in a word: 30% comfortable, 15% tight, below it a misfire is likely', () => {
@@ -124,9 +150,21 @@ describe('a gap range', () => {
 
   test('is not judged where a magneto’s table does not reach', () => {
     const magneto = { kind: 'magneto', kvAtRpm: [{ rpm: 1000, kv: 14 }] } as const;
-    expect(judgeRange({ ...setting, source: magneto }, plug, { low: 0.6, high: 0.7 })).toEqual({
-      kind: 'outside-table',
-    });
+    const out = { kind: 'outside-table' };
+    expect(judgeRange({ ...setting, source: magneto }, plug, { low: 0.6, high: 0.7 })).toEqual(out);
+    const used = { gapMm: 0.7, ranKm: 8000, readHealthy: true, gaugedHere: true };
+    expect(admitEvidence({ ...setting, source: magneto }, plug, used)).toEqual(out);
+  });
+
+  test('gets its advice for a plug that stands 0.2 mm wider, worn out', () => {
+    const range = { low: 0.5, high: 1 };
+    const worn = { growthMm: 0.2, lifeUsed: 1 };
+    const at = weak(24);
+    const { advice } = judgeRange(at, { tip: 'fine-wire', inReverse: false }, range) as { advice: unknown };
+    expect(advice).toEqual(widestGap(at, { tip: 'fine-wire', inReverse: false }, range, worn));
+    expect(advice).not.toEqual(
+      widestGap(at, { tip: 'fine-wire', inReverse: false }, range, { growthMm: 0, lifeUsed: 0 }),
+    );
   });
 
   test('gets advice from inside it alone, also where it is given in thousandths', () => {
@@ -159,6 +197,9 @@ describe('what a vehicle has run well on', () => {
     if (admitted.kind !== 'admitted') throw new Error('not admitted');
     expect(lowestKv(withEvidence(weak, admitted.factor))!.margin).toBeCloseTo(0.15, 9);
     expect(admitEvidence(setting, fitted, { ...ran, gapMm: 0.4 })).toEqual({ kind: 'admitted', factor: 1 });
+    expect(admitEvidence(setting, fitted, { ...ran, gapMm: 0.4, ranKm: 1000 }).kind).toBe('admitted');
+    expect(withEvidence(setting, 1)).toBe(setting);
+    expect(withEvidence(setting, 0.8)).toBe(setting);
   });
 
   test.each([

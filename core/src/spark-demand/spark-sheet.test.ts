@@ -93,6 +93,67 @@ describe('what an estimate is reckoned with', () => {
     expect(ready({ 'coil.topology': topology }).setting).toMatchObject({ source: { place }, path });
   });
 
+  test('every input is told with its unit, in the order it is reckoned with', () => {
+    const told = (facts: object = {}, duty = {}) =>
+      Object.fromEntries(ready(facts, duty).inputs.map(({ label, says }) => [label, says]));
+    expect(told({ 'position.polarity': 'reverse' })).toEqual({
+      'compression ratio': '8.2 : 1',
+      'rated speed': '4800 rpm',
+      boost: '0 kPa',
+      fuel: 'petrol',
+      'rod over stroke': '1.75',
+      polarity: 'in reverse',
+      'designed centre electrode': 'nickel',
+      'form of coil': 'canister',
+      'primary resistance': '0.9 Ω',
+      'primary inductance': '7 mH',
+      'peak current': '6 A',
+      'rated voltage': '33 kV',
+      cylinders: '4',
+    });
+    expect(told()).toMatchObject({ polarity: 'forward' });
+    expect(told({ 'plug.centreMaterial': 'iridium', 'coil.topology': 'on-plug' })).toMatchObject({
+      'centre electrode': 'iridium',
+      'form of coil': 'on plug',
+    });
+    expect(told({ 'coil.topology': 'on-plug' })).not.toHaveProperty('cylinders');
+    expect(
+      told({
+        'coil.magnetoKv': [
+          { rpm: 300, kv: 21 },
+          { rpm: 3600, kv: 24 },
+        ],
+      }),
+    ).toMatchObject({
+      'magneto’s voltage by speed': '21 kV at 300 rpm, 24 kV at 3600 rpm',
+    });
+  });
+
+  test('the fuel is the engine’s, the duty’s where it was changed to gas, and petrol where nobody says', () => {
+    const fuel = (facts: object = {}, duty = {}) => {
+      const { setting, inputs } = ready(facts, duty);
+      const { says, source } = inputs.find(({ label }) => label === 'fuel')!;
+      return [says, source === 'default' ? source : source.name, setting.engine.isOnGas];
+    };
+    expect(fuel()).toEqual(['petrol', 'sheet', false]);
+    expect(fuel({ 'position.fuel': 'gas' })).toEqual(['gas', 'sheet', true]);
+    expect(fuel({}, { isOnGas: true })).toEqual(['gas', 'Duty on this slip', true]);
+    expect(fuel({ 'position.fuel': 'gas' }, { isOnGas: false })).toEqual(['petrol', 'sheet', false]);
+    expect(fuel({ 'position.fuel': undefined })).toEqual(['petrol', 'default', false]);
+  });
+
+  test('a boost on the sheet is told as the sheet’s, and a plug in reverse is reckoned so', () => {
+    const { inputs, plug } = ready({ 'position.boostKpa': 30, 'position.polarity': 'reverse' });
+    expect(inputs.find(({ label }) => label === 'boost')).toMatchObject({ says: '30 kPa', source: { name: 'sheet' } });
+    expect(plug.inReverse).toBe(true);
+    expect(ready().inputs.find(({ label }) => label === 'boost')!.source).toMatchObject({ name: 'sheet' });
+  });
+
+  test('a coil of which only part is known is not reckoned with', () => {
+    const spark = read({ 'coil.peakA': undefined, 'coil.ratedKv': undefined });
+    expect(spark).toMatchObject({ missing: ['coil.peakA', 'coil.ratedKv'] });
+  });
+
   test('a magneto is told by its table and asks for nothing of a coil', () => {
     const table = [
       { rpm: 300, kv: 21 },
@@ -158,7 +219,64 @@ describe('the margin school’s range', () => {
   });
 });
 
+describe('the margin school, by hand', () => {
+  const end = { growthMm: 0.1, lifeUsed: 0.5 };
+  const magneto = (kv: number, upTo = 6000) => ({
+    'coil.magnetoKv': [
+      { rpm: 300, kv },
+      { rpm: upTo, kv },
+    ],
+  });
+
+  test('with plenty in hand asks for the maker’s widest gap and a tenth below it', () => {
+    const { setting, plug } = ready(magneto(90));
+    expect(marginRange(setting, plug, { low: 0.6, high: 0.9 }, end)).toMatchObject({
+      kind: 'range',
+      range: { low: 0.8, high: 0.9 },
+    });
+    expect(marginRange(setting, plug, { low: 0.85, high: 0.9 }, end)).toMatchObject({
+      range: { low: 0.85, high: 0.9 },
+    });
+  });
+
+  test('may close a boosted engine’s gap to half a millimetre, no other’s', () => {
+    const { setting, plug } = ready(magneto(1));
+    const at = (boostKpa: number) =>
+      marginRange({ ...setting, engine: { ...setting.engine, boostKpa } }, plug, { low: 0.6, high: 0.9 }, end);
+    expect(at(0)).toMatchObject({ kind: 'none-holds', range: { low: 0.6, high: 0.6 } });
+    expect(at(10)).toMatchObject({ kind: 'none-holds', range: { low: 0.5, high: 0.5 } });
+  });
+
+  test('says nothing where the table of a magneto ends before the engine does', () => {
+    const { setting, plug } = ready(magneto(30, 2000));
+    expect(marginRange(setting, plug, { low: 0.6, high: 0.9 }, end)).toEqual({ kind: 'not-estimated' });
+    expect(widestGap(setting, plug, { low: 0.6, high: 0.9 }, end)).toEqual({ kind: 'outside-table' });
+    expect(estimateSpark(setting, { ...plug, gapMm: 0.6, lifeUsed: 0 })).toEqual({ kind: 'outside-table' });
+  });
+
+  test('a range narrower than a hundredth is asked at its low end, and both its ends can be asked for', () => {
+    const { setting, plug } = ready(magneto(90));
+    const widest = (low: number, high: number) => widestGap(setting, plug, { low, high }, end);
+    expect(widest(0.701, 0.709)).toMatchObject({ gapMm: 0.701 });
+    expect(widest(0.7, 0.7)).toMatchObject({ gapMm: 0.7 });
+    expect(widest(0.6, 0.7)).toMatchObject({ gapMm: 0.7 });
+    const { setting: weak } = ready(magneto(1));
+    expect(widestGap(weak, plug, { low: 0.6, high: 0.7 }, end)).toMatchObject({ kind: 'none', narrowestMm: 0.6 });
+  });
+});
+
 describe('a sweep over boost', () => {
+  test('goes in even steps from the first boost to the last, and tells where no gap holds', () => {
+    const { setting, plug } = ready({ 'coil.topology': 'on-plug', 'coil.ratedKv': 1 });
+    const swept = sweepBoost({
+      ...{ setting, plug, gaps: { low: 0.5, high: 0.6 }, end: { growthMm: 0.1, lifeUsed: 1 } },
+      ...{ boostKpa: { low: 20, high: 100 }, steps: 4 },
+    });
+    expect([...swept].map(({ boostKpa, widestMm }) => [boostKpa, widestMm])).toEqual(
+      [20, 40, 60, 80, 100].map((boost) => [boost, null]),
+    );
+  });
+
   test('tells at each boost what the single sum tells, and never a wider gap at more', () => {
     const { setting, plug } = ready({ 'coil.topology': 'on-plug', 'coil.inductanceMh': 3 });
     const gaps = { low: 0.3, high: 1.6 };
