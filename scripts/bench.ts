@@ -20,7 +20,7 @@ const BENCHES = [
   'tills',
 ];
 /** Run only when they are named: they kill servers, and databases, for minutes. */
-const ONLY_ASKED = ['faults', 'servers', 'import-kills', 'import-million'];
+const ONLY_ASKED = ['faults', 'bad-hours', 'servers', 'import-kills', 'import-million'];
 const SPEED = join(ROOT, 'docs/speed.md');
 /** The large world's indexes fit in this, so that it is measured with a hot cache. */
 const CACHE_MB = 4096;

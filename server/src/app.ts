@@ -183,6 +183,7 @@ const DISK_FULL = /^(53100|ENOSPC)$/;
 const LOST = [
   'timeout exceeded when trying to connect',
   'Connection terminated',
+  'Query read timeout',
   'connection error and is not queryable',
 ];
 

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { formatQuantity, printTenths } from './format-quantity.ts';
+import { formatQuantity, printTenths, systemOf } from './format-quantity.ts';
 
 test.each([
   ['gap', 0.8128, 'metric', '0.81 mm'],
@@ -12,7 +12,22 @@ test.each([
   ['reach', 19.05, 'imperial', '0.75 in'],
   ['distance', 60_000, 'metric', '60\u00a0000 km'],
   ['thread', 1.25, 'imperial', '1.25 mm'],
+  ['thread', 14, 'both', '14 mm'],
   ['plug-resistor', 5000, 'both', '5.0 kΩ'],
+  ['coil-primary', 0.456, 'imperial', '0.46 Ω'],
+  ['coil-secondary', 12_340, 'metric', '12.3 kΩ'],
+  ['lead-resistance', 4560, 'metric', '4.6 kΩ'],
+  ['lead-length', 623.4, 'metric', '623 mm'],
+  ['lead-length', 623.4, 'imperial', '24.5 in'],
+  ['compression', 1034.2, 'both', '1\u00a0034 kPa / 150 psi'],
+  ['boost', 55.4, 'both', '55 kPa / 8 psi'],
+  ['temperature', 20.4, 'both', '20 °C / 69 °F'],
+  ['fastener-torque', 20, 'imperial', '15 lbf·ft'],
+  ['hex', 16, 'imperial', '0.63 in'],
+  ['run', 1_234_567, 'metric', '1\u00a0234\u00a0567 km'],
+  ['run', 999, 'metric', '999 km'],
+  ['distance', 14, 'imperial', '8 miles'],
+  ['distance', 16.1, 'imperial', '10 miles'],
 ] as const)('%s of %d in %s shows no more digits than it supports', (kind, base, display, printed) => {
   expect(formatQuantity(kind, base, base, display)).toBe(printed);
 });
@@ -29,6 +44,9 @@ test.each([
   ['gap', 0.7112, 0.762, 'metric', '0.72–0.76 mm'],
   ['plug-torque', 15, 25, 'imperial', '12–18 lbf·ft'],
   ['distance', 140_000, 140_000, 'imperial', '86\u00a0000 miles'],
+  ['distance', 100_000, 140_000, 'imperial', '62\u00a0000–86\u00a0000 miles'],
+  // Too narrow for a hundredth of a thou: told in the sheet’s own unit.
+  ['gap', 0.7501, 0.7502, 'imperial', '0.7501–0.7502 mm'],
 ] as const)(
   'limits of a %s from %d to %d are never widened by converting (%s)',
   (kind, low, high, display, printed) => {
@@ -44,4 +62,14 @@ test('a half goes away from zero, also where it has no exact binary form', () =>
     '-2.6 mm',
   ]);
   expect(printTenths(-2.55)).toBe('2.6');
+});
+
+test('a bare figure of who reads both is metric', () => {
+  expect((['metric', 'both', 'imperial'] as const).map(systemOf)).toEqual(['metric', 'metric', 'imperial']);
+});
+
+test('a limit that stands on a step stays there, on either side', () => {
+  // 0.762 mm are 30 thou to the last digit.
+  expect(formatQuantity('gap', 0.762, 0.8128, 'imperial')).toBe('30–32 thou');
+  expect(formatQuantity('gap', 0.7621, 0.8127, 'imperial')).toBe('31 thou only');
 });

@@ -92,7 +92,7 @@ function figure(ways: WrittenRange[] | undefined, ...units: (string | undefined)
 
 /**
  * What compatibility forms would destroy, written plainly first: both primes and two apostrophes for inches, a vulgar
- * fraction after a whole number, any dash, the ordinal sign for a degree, `+/-`, pounds a square inch.
+ * fraction after a whole number, any dash, the ordinal sign for a degree, `+/-` and `+-`, pounds a square inch.
  */
 const asTyped = (text: string): string =>
   text
@@ -100,7 +100,7 @@ const asTyped = (text: string): string =>
     .replaceAll(/(\d)\s*([¼-¾⅐-⅞])/g, '$1 $2')
     .replaceAll(/[‐‑‒⁃﹣－]/g, '-')
     .replaceAll(/[º˚]/g, '°')
-    .replaceAll(/\+\s*\/\s*-|\+-/g, (sign, at: number) => (/\+\s*\/\s*-\s*\d/.test(text.slice(at)) ? '±' : sign))
+    .replaceAll(/\+\s*\/?\s*-(?=\s*\d)/g, '±')
     .replaceAll(/lbf?\s*(?:\/|per)\s*(?:sq\.?\s*)?in(?:ch)?(?:²|\^?2)/gi, 'psi');
 
 /**

@@ -29,3 +29,18 @@ test('where one figure is wanted a range is told, and so is nothing', () => {
   expect(asOne(readQuantity('0 km', 'distance'), true)).toMatchObject({ kind: 'unreadable' });
   expect(asOne(undefined)).toBeUndefined();
 });
+
+test('more than nothing is asked only where it is said to be', () => {
+  expect(asOne(readQuantity('0 km', 'distance'))).toMatchObject({ kind: 'read', low: 0 });
+  expect(asOne(readQuantity('5 km', 'distance'), true)).toMatchObject({ kind: 'read', low: 5 });
+  expect(asOne(readQuantity('much', 'distance'), true)).toMatchObject({ kind: 'unreadable' });
+});
+
+test('the one figure is what was read, as plain or with a unit, and none where none was', () => {
+  expect(oneOf(readQuantity('5 km', 'distance'))).toBe(5);
+  expect(oneOf({ kind: 'plain', value: 7 })).toBe(7);
+  expect(oneOf(readQuantity('much', 'distance'))).toBeUndefined();
+  expect(oneOf(undefined)).toBeUndefined();
+  expect(readPence('')).toBeUndefined();
+  expect(readPlain('OL', 'A length.')?.kind).toBe('unreadable');
+});

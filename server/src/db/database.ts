@@ -127,6 +127,9 @@ const LIMITS = [
   'max_parallel_workers_per_gather=0',
 ];
 
+/** A database that stands still ends no statement by itself: after this the counter no longer waits for it. */
+const STANDS_STILL_MS = 16_000;
+
 /** Names that share fewer of their trigrams are not alike to anybody who mistyped one; most of a search for them goes there. */
 const MERELY_ALIKE = 'pg_trgm.similarity_threshold=0.35';
 
@@ -134,6 +137,8 @@ interface PoolOptions {
   readonly max?: number;
   /** For work that may take its time (an audit, a load): none of the counter’s limits. */
   readonly patient?: boolean;
+  /** How long a statement is waited for where the database itself ends none. */
+  readonly standsStillMs?: number;
   /** Hears of every statement that was run, but of what opens and closes a transaction. */
   readonly onStatement?: (sql: string) => void;
 }
@@ -145,7 +150,7 @@ interface PoolOptions {
 export function openDatabase(
   connectionString: string,
   onLost: (error: Error) => void,
-  { max = 16, patient = false, onStatement }: PoolOptions = {},
+  { max = 16, patient = false, standsStillMs = STANDS_STILL_MS, onStatement }: PoolOptions = {},
 ): Database {
   // Every list of ids would be planned anew for its length, which takes longer than to run the plan.
   const settings = ['plan_cache_mode=force_generic_plan', MERELY_ALIKE, ...(patient ? [] : LIMITS)];
@@ -153,6 +158,7 @@ export function openDatabase(
     connectionString,
     max,
     connectionTimeoutMillis: 3000,
+    ...(patient ? {} : { query_timeout: standsStillMs }),
     // A zone that was chosen anew is everywhere within the hour.
     maxLifetimeSeconds: 3600,
     types: dates,

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { sql } from 'kysely';
 import supertest from 'supertest';
+import { demoStaff } from '@brackenfell/demo/staff';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { ENDPOINTS } from '@brackenfell/contract/endpoints';
 import { ROLES, type Endpoint } from '@brackenfell/contract/endpoint';
@@ -216,6 +217,23 @@ describe('hostile, huge and malformed input gets a clear 4xx and the application
     for (let tries = 0; lost.length === 0 && tries < 100; tries += 1) await sleep(20);
     expect(lost.length).toBeGreaterThan(0);
     await sql`select 1`.execute(db);
+    await db.destroy();
+  });
+
+  test('a database that stands still is 503 with what to do, and the next call finds it as it was', async () => {
+    const db = openDatabase(counter.url, () => undefined, { standsStillMs: 700 });
+    const app = supertest.agent(createApp(createContext(db, silentLog())));
+    await app.post('/api/session').send({ name: demoStaff[0]!.name, password: demoStaff[0]!.password }).expect(200);
+    const held = counter.owner.transaction().execute(async (trx) => {
+      // Longer than the call is waited for, shorter than the database itself waits for what is locked.
+      await sql`lock table slip in access exclusive mode`.execute(trx);
+      await sleep(1400);
+    });
+    await sleep(100);
+    const { status, body } = await write(app, 'post', '/api/slips', {});
+    expect([status, body.code]).toEqual([503, 'busy']);
+    await held;
+    await write(app, 'post', '/api/slips', {}).expect(201);
     await db.destroy();
   });
 
