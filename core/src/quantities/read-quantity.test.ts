@@ -104,6 +104,31 @@ describe('the unit-slip guard', () => {
     expect(read('20 ft-lb', 'plug-torque', { context: { threadMm: 14, seat: 'gasket' } })).toEqual([27.1164, 27.1164]);
   });
 
+  test('what is read in the reader’s own unit is read without a word more', () => {
+    expect(readQuantity('0.8', 'gap')).toStrictEqual({ kind: 'read', low: 0.8, high: 0.8, unit: 'mm' });
+    expect(readQuantity('25 Nm', 'plug-torque')).toStrictEqual({ kind: 'read', low: 25, high: 25, unit: 'nm' });
+    expect(readQuantity('25', 'plug-torque')).toStrictEqual({ kind: 'read', low: 25, high: 25, unit: 'nm' });
+  });
+
+  test('where no unit makes it likely the usual is told, and a bare figure in the reader’s own units, two at most', () => {
+    expect(asked(' 900 Nm ', 'plug-torque')).toBe('900 Nm is not a usual plug torque. Usual is 4.0–75.0 N·m.');
+    expect(asked(' 900 ', 'plug-torque')).toBe(
+      '900 has no unit and is not a usual plug torque as it stands. Did you mean 900.0 N·m, still outside 4.0–75.0 N·m?',
+    );
+    const many = readQuantity('600,000', 'plug-torque', { system: 'imperial' });
+    expect(many.kind === 'asked' && many.likely.map(({ unit }) => unit)).toEqual(['lbfFt', 'lbfIn']);
+  });
+
+  test('a range that begins at nothing is no reading of nothing', () => {
+    expect(asked('0-0.8 mm', 'gap')).toMatch(/not a usual gap/);
+    expect(asked('-0.8-0 mm', 'gap')).toMatch(/not a usual gap/);
+  });
+
+  test('a thousand kilometres with a mark are a thousand', () => {
+    expect(read('1.000 km', 'distance')).toEqual([1000, 1000]);
+    expect(read('999 km', 'distance')).toEqual([999, 999]);
+  });
+
   test('two plausible readings are asked, never chosen', () => {
     expect(readQuantity('1,000', 'compression').kind).toBe('asked');
     expect(readQuantity('1.000', 'compression').kind).toBe('asked');
@@ -122,6 +147,9 @@ describe('the unit-slip guard', () => {
     expect(asked('14 mm', 'reach', { told: true })).toMatch(/is it the length from the seat/);
     expect(readQuantity('19 mm', 'reach', { told: true }).kind).toBe('read');
     expect(readQuantity('14 mm', 'reach').kind).toBe('read');
+    expect(readQuantity('14-15 mm', 'reach', { told: true }).kind).toBe('read');
+    expect(readQuantity('14 mm', 'hex', { told: true }).kind).toBe('read');
+    expect(readQuantity('14 mm', 'reach', { told: true })).toMatchObject({ likely: [] });
   });
 
   test('a bare plug resistor is kilohms, and said aloud; a tolerance keeps its nominal', () => {
@@ -181,7 +209,14 @@ describe('a converted pair printed side by side', () => {
     ['1.1 mm', '0.043 in', true],
     ['1.1 mm', '0.053 in', false],
     ['16 mm', '5/8 in', true],
+    ['0.66 mm', '27 thou', false],
+    ['20 °C', '68 °F', true],
+    ['20 °C', '70 °F', false],
     ['20 mm', '20 N·m', undefined],
+    ['OL', '20 mm', undefined],
+    ['20 mm', 'OL', undefined],
+    ['20', '20 mm', undefined],
+    ['20 mm', '20', undefined],
   ])('%s beside %s', (one, other, agrees) => {
     expect(printedPairAgrees(one, other)).toBe(agrees);
   });
@@ -191,6 +226,10 @@ test('a pair of limits rounded inward agrees, one rounded outward or in the wron
   expect(printedPairAgrees('0.65–0.75 mm', '26–29 thou', 'limits')).toBe(true);
   expect(printedPairAgrees('0.65–0.75 mm', '25–31 thou', 'limits')).toBe(false);
   expect(printedPairAgrees('25 N·m', '25 lbf·ft', 'limits')).toBe(false);
+  // Inward by a step of the coarser unit and half a step as written, no more: 27 thou are 0.686 mm, 28 are 0.711.
+  expect(printedPairAgrees('0.66–0.74 mm', '27–28 thou', 'limits')).toBe(true);
+  expect(printedPairAgrees('0.65–0.74 mm', '27–28 thou', 'limits')).toBe(false);
+  expect(printedPairAgrees('0.66–0.75 mm', '27–28 thou', 'limits')).toBe(false);
 });
 
 describe('conversion', () => {
