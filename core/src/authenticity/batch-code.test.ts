@@ -52,6 +52,102 @@ describe('a batch code, by its maker’s grammar', () => {
     expect(readBatchCode('2649', grammar, TODAY).kind).toBe('future');
   });
 
+  const year: BatchCodeGrammar['fields'][number] = { kind: 'year-two-digits' };
+  const grammarOf = (...fields: BatchCodeGrammar['fields'][number][]): BatchCodeGrammar => ({
+    title: 'a form',
+    fields,
+  });
+  const spanOf = (code: string, grammar: BatchCodeGrammar) => {
+    const { parts: _, ...read } = { parts: [], ...readBatchCode(code, grammar, TODAY) };
+    return read;
+  };
+
+  test.each([
+    ['a year alone', '24', grammarOf(year), '2024-01-01', '2024-12-31'],
+    ['a month', '24-02', grammarOf(year, { kind: 'month' }), '2024-02-01', '2024-02-29'],
+    ['the first month', '24-01', grammarOf(year, { kind: 'month' }), '2024-01-01', '2024-01-31'],
+    ['the last month', '24-12', grammarOf(year, { kind: 'month' }), '2024-12-01', '2024-12-31'],
+    ['the first day', '240101', grammarOf(year, { kind: 'month' }, { kind: 'day' }), '2024-01-01', '2024-01-01'],
+    ['the first week', '2401', grammarOf(year, { kind: 'week' }), '2024-01-01', '2024-01-07'],
+    [
+      'a month by its letter',
+      '24C',
+      grammarOf(year, { kind: 'month-letter', letters: 'ABCDEFGHJKLM' }),
+      '2024-03-01',
+      '2024-03-31',
+    ],
+    [
+      'the first letter of a row of years',
+      'A',
+      grammarOf({ kind: 'year-letter', letters: 'ABCDEFGHJK', first: 2001 }),
+      '2021-01-01',
+      '2021-12-31',
+    ],
+    // Two rows of ten letters on, next year's letter is still last decade's.
+    [
+      'a letter whose latest year has not come',
+      'H',
+      grammarOf({ kind: 'year-letter', letters: 'ABCDEFGHJK', first: 2001 }),
+      '2018-01-01',
+      '2018-12-31',
+    ],
+  ])('%s is read from its first day to its last', (_, code, grammar, from, to) => {
+    expect(spanOf(code, grammar)).toEqual({ kind: 'read', from, to });
+  });
+
+  test('every field is told, the maker’s mark and the running number too', () => {
+    const grammar = grammarOf(
+      { kind: 'constant', text: 'Q-' },
+      { kind: 'works', codes: { F: 'works F' } },
+      year,
+      { kind: 'month-letter', letters: 'ABCDEFGHJKLM' },
+      { kind: 'serial', digits: 3 },
+    );
+    const told = (code: string) => {
+      const read = readBatchCode(code, grammar, TODAY);
+      return 'parts' in read ? read.parts.map(({ code: at, says }) => `${at}: ${says}`) : read.kind;
+    };
+    expect(told('QF24C007')).toEqual([
+      'Q: the maker’s mark',
+      'F: works F',
+      '24: 2024',
+      'C: March',
+      '007: running number',
+    ]);
+    expect(told('QF24Z007')).toContain('Z: Z is no month');
+    expect(told('QF24C07')).toBe('not-of-this-scheme');
+    const byWeekTold = readBatchCode('C07', byWeek, TODAY);
+    expect('parts' in byWeekTold && byWeekTold.parts.map(({ says }) => says)).toEqual(['2023', 'week 7']);
+  });
+
+  test.each([
+    ['F20917'.replace('0917', '0900'), byDay, 'September has no day 0.'],
+    ['F20017', byDay, 'There is no month 0.'],
+    ['C00', byWeek, 'No year that C can mean has a week 0.'],
+    ['C54', byWeek, 'No year that C can mean has a week 54.'],
+    ['Z07', byWeek, 'No year that Z can mean has a week 7.'],
+    ['Z', grammarOf({ kind: 'year-letter', letters: 'ABC', first: 2001 }), 'Z stands for no year.'],
+    [
+      'Z06',
+      grammarOf({ kind: 'year-letter', letters: 'ABC', first: 2001 }, { kind: 'month' }),
+      'Z stands for no year.',
+    ],
+    ['06', grammarOf({ kind: 'month' }), 'It stands for no year.'],
+    ['24Z', grammarOf(year, { kind: 'month-letter', letters: 'ABC' }), 'There is no month 0.'],
+  ])('%s is no date: it says why', (code, grammar, why) => {
+    expect(spanOf(code, grammar)).toEqual({ kind: 'impossible', why });
+  });
+
+  test('a year that no letter stands for is told as none, one of which only the day fails by its latest', () => {
+    const parts = (code: string, grammar: BatchCodeGrammar) => {
+      const read = readBatchCode(code, grammar, TODAY);
+      return 'parts' in read ? read.parts.map(({ says }) => says) : [];
+    };
+    expect(parts('Z07', byWeek)).toEqual(['Z is no year', 'week 7']);
+    expect(parts('F20431', byDay)).toEqual(['works F', '2022', 'April', 'day 31']);
+    expect(parts('F21301', byDay)).toEqual(['works F', '2022', 'month 13', 'day 1']);
+  });
+
   test('a code of another form is of no scheme', () => {
     expect(readBatchCode('G2-0917', byDay, TODAY).kind).toBe('not-of-this-scheme');
     expect(readBatchCode('', byDay, TODAY).kind).toBe('not-of-this-scheme');

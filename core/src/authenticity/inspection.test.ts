@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { judgeInspection, type InspectionMatter, type JournalEntry } from './inspection.ts';
+import { judgeInspection, latestEntry, type InspectionMatter, type JournalEntry } from './inspection.ts';
 import { entropyBits, itemOf, nextChecks } from './next-check.ts';
 import { mixedUnderOneNumber, setIntegrity } from './set-integrity.ts';
 import { suggestInspection } from './suggest-inspection.ts';
@@ -157,6 +157,98 @@ describe('an inspection', () => {
     ]);
   });
 
+  test('a stamping that is another part’s blocks its own piece alone, and the set it stands in', () => {
+    const bearers = { 'EX-C19-F06': [{ partId: '2', printed: 'EX-C19-F06', maker: 'Exmaker', revision: 'B' }] };
+    const journal = [number('stamping', 1, 'EX-C19-F10'), number('stamping', 2, 'EX-C19-F06')];
+    const judged = judgeInspection(matter(journal, { bearers }));
+    const own = 'Stamping EX-C19-F06 on piece B: The number of EX-C19-F06, Exmaker.';
+    expect(judged.pieces.map(({ blocks }) => blocks)).toEqual([[], [own]]);
+    expect(judged.set.find(({ what }) => what === 'number')).toMatchObject({ blocks: true });
+    expect(judged.blocks[0]).toBe(own);
+    expect(judged.blocks).toContain(judged.set.find(({ what }) => what === 'number')!.says);
+    // Of which only one was looked up, the other's maker and revision are not known: told, and blocking nothing.
+    expect(judged.blocks).not.toContain(judged.set.find(({ what }) => what === 'unread')?.says);
+  });
+
+  test('one part under two of its names is one number; an unknown one is held against the others as read', () => {
+    const names = judgeInspection(matter([number('stamping', 1, 'EX-C19-F10'), number('stamping', 2, 'C19·F10')]));
+    expect(names.set.filter(({ what }) => what === 'number')).toEqual([]);
+    const unknown = judgeInspection(
+      matter([number('stamping', 1, 'ZZ 1'), number('stamping', 2, 'ZZ 1'), number('stamping', 3, 'ZZ 2')], {
+        pieces: 3,
+      }),
+    );
+    expect(unknown.numbers.map(({ outcome }) => outcome)).not.toContain('contradicts');
+  });
+
+  test('batch codes are told apart, by piece; a code is no number of the part', () => {
+    const judged = judgeInspection(
+      matter([number('batch', 1, 'F2-0917'), number('batch', 2, 'F2-0917'), number('batch', 3, 'F2-0918')], {
+        pieces: 3,
+      }),
+    );
+    expect(judged.set).toEqual([expect.objectContaining({ what: 'batch', blocks: false, odd: ['C'] })]);
+    expect([judged.numbers, judged.blocks]).toEqual([[], []]);
+  });
+
+  test('fewer than were asked for are told', () => {
+    expect(judgeInspection(matter([], { askedFor: 4 })).set).toMatchObject([{ what: 'count' }]);
+    expect(judgeInspection(matter([])).set).toEqual([]);
+  });
+
+  test('a reading that was taken back was not taken, and one that cannot be taken says so', () => {
+    const gap = (journal: readonly JournalEntry[]) => {
+      const { answers, readings } = judgeInspection(matter(journal)).pieces[0]!;
+      return [answers.gap, readings.map(({ value }) => value)];
+    };
+    expect(gap([read('gapMm', 1, 1), { ...read('gapMm', 1, 0), answer: 'withdrawn', value: null }])).toEqual([
+      undefined,
+      [],
+    ]);
+    expect(gap([{ ...read('gapMm', 1, 0), value: null }])).toEqual([undefined, []]);
+    expect(gap([saw('gap', 1, 'cannot-see')])).toEqual(['cannot-see', []]);
+    expect(gap([saw('gap', 1, 'differs')])).toEqual([undefined, []]);
+    expect(gap([read('gapMm', 1, 1)])).toEqual(['genuine-like', [1]]);
+  });
+
+  test('a sign whose answer is none that can be given was not looked at', () => {
+    expect(judgeInspection(matter([saw('weld', 1, 'perhaps')])).pieces[0]!.answers).toEqual({});
+  });
+
+  test('a tell may be held to a figure of its own', () => {
+    const own = tell('thread', { measure: { quantity: 'reachMm', nominal: 18, tolerance: 0.5 } });
+    const answer = (reach: number) =>
+      judgeInspection(matter([read('reachMm', 1, reach)], { tells: [own] })).pieces[0]!.answers.thread;
+    expect([answer(18.4), answer(19)]).toEqual(['genuine-like', 'differs']);
+    expect(judgeInspection(matter([read('gapMm', 1, 1)], { tells: [own] })).gapSpread).toBeNull();
+  });
+
+  test('what the number says stands beside a reading only where the catalogue is silent', () => {
+    const decoded = { reachMm: { low: 19, high: 20 } };
+    const row = (catalogue: InspectionMatter['catalogue']) =>
+      judgeInspection(matter([read('reachMm', 1, 19)], { decoded, catalogue })).pieces[0]!.readings[0];
+    expect(row({ reachMm: 19 })).toMatchObject({ expected: 19, decoded: null });
+    expect(row({})).toMatchObject({ expected: null, decoded: { low: 19, high: 20 } });
+  });
+
+  test('the channel’s own chance is told beside the seller’s', () => {
+    const { prior, channelPrior } = judgeInspection(matter([], { record: { settled: 20, notGenuine: 10 } }));
+    expect(channelPrior).toBe(judgeInspection(matter([])).prior);
+    expect(prior).toBeGreaterThan(channelPrior);
+  });
+
+  test('what stands of a sign is the latest of its very kind, sign and piece', () => {
+    const journal = [
+      saw('weld', 1, 'differs'),
+      saw('weld', 2, 'genuine-like'),
+      saw('crown', 1, 'genuine-like'),
+      number('weld', 1, 'X'),
+    ];
+    const at = (piece: number, all = journal) => latestEntry(all, { what: 'tell', subject: 'weld', piece })?.answer;
+    expect([at(1), at(2), at(3)]).toEqual(['differs', 'genuine-like', undefined]);
+    expect(at(1, [...journal, saw('weld', 1, 'withdrawn')])).toBeUndefined();
+  });
+
   test('a reading without a figure to hold it against says nothing', () => {
     expect(judgeInspection(matter([read('gapMm', 1, 1)], { catalogue: {} })).pieces[0]!.answers.gap).toBe('cannot-see');
   });
@@ -226,5 +318,17 @@ describe('what to look at when a delivery arrives', () => {
     expect(suggestInspection(0.12, [], 9).pieces).toBe(3);
     expect(suggestInspection(0.002, odd, 9)).toMatchObject({ pieces: 1 });
     expect(suggestInspection(0.002, odd, 9).says).toContain('price 40% under usual');
+  });
+
+  test('the reason is told with its chance, and only what speaks against it', () => {
+    const says = (prior: number, paper = [] as Parameters<typeof suggestInspection>[1]) =>
+      suggestInspection(prior, paper, 9).says;
+    expect(says(0.002)).toBe('Nothing asks for it: 0.2% before looking.');
+    expect(says(0.02)).toBe('Look at one: 2.0% before looking.');
+    expect(says(0.05)).toBe('Look at 3 of 9: 5.0% before looking.');
+    expect(says(0.25)).toBe('Look at 3 of 9: 25% before looking.');
+    const good = { ...odd[0], title: 'Invoice in order', logRatio: -1 };
+    expect(says(0.02, [{ ...odd[0], title: 'Neutral', logRatio: 0 }, good])).toMatch(/before looking\.$/);
+    expect(says(0.02, odd)).toBe('Look at 3 of 9: 5.8% before looking: price 40% under usual.');
   });
 });

@@ -7,7 +7,7 @@ import type { Tell } from './tell.ts';
 export function printChance(chance: number): string {
   const percent = chance * 100;
   if (percent < 0.1) return '<0.1%';
-  if (percent > 99.5) return '>99%';
+  if (percent >= 99.5) return '>99%';
   return percent < 10 ? `${percent.toFixed(1)}%` : `${Math.round(percent)}%`;
 }
 
