@@ -5,6 +5,7 @@ const core = config.projects.find(({ displayName }) => displayName === 'core');
 export default {
   ...core,
   rootDir: import.meta.dirname,
+  setupFiles: ['<rootDir>/core/src/testing/few-chances.ts'],
   // Where the tests are that are to notice: of the changed folders alone, or all that read what was changed.
   testMatch: (process.env.MUTANTS_TESTS ?? 'core/src').split(' ').map((place) => `<rootDir>/${place}/**/*.test.ts`),
   moduleNameMapper: {

@@ -1,13 +1,9 @@
-import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
-import { judgeOthers, type OthersQuestion } from './judge-others.ts';
+import { judgeOthers } from './judge-others.ts';
+import type { TrayQuestion } from './question.ts';
 import { judgePlugs, type JudgedEngine } from './judge-plugs.ts';
-
-export interface TrayQuestion extends OthersQuestion {
-  readonly kind: PartKind;
-}
 
 /**
  * Judges every part of a kind that could serve an engine. Plugs, of which there are very many, are screened in columns;

@@ -14,20 +14,14 @@ import type { Database } from '../db/database.ts';
 import { alikePositions, readAsked, type Asked, type AskedPosition } from './asked.ts';
 import { buildQuestion } from './build-question.ts';
 import { layOnce } from './lay-once.ts';
-import type { FittedPart, JudgedCandidate, JudgedEngine, PlugsQuestion } from './judge-plugs.ts';
+import type { OthersQuestion } from './question.ts';
+import type { FittedPart, JudgedCandidate, JudgedEngine } from './judge-plugs.ts';
 import { readRuling } from '../ruling/ruling.ts';
 import { standingBy } from './standing.ts';
 import { findByForm } from './store.ts';
 import { NO_STOCK, notLookedFor, readStock } from '../stock/store.ts';
 
 type OtherKind = Exclude<PartKind, 'plug'>;
-
-export interface OthersQuestion extends PlugsQuestion {
-  /** Revision of the coils that stay in the engine. */
-  readonly staying?: string | undefined;
-  /** The cap or rotor that is used with it. */
-  readonly beside?: string | undefined;
-}
 
 /** What of a tray does not depend on the shelf. */
 interface LaidOthers {

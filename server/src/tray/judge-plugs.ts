@@ -1,8 +1,6 @@
 import type { AuditedPlug } from '@brackenfell/core/catalogue-audit/rules';
 import { auditedPlug } from '@brackenfell/core/catalogue-audit/reference-contradiction';
 import type { FactSheet } from '@brackenfell/core/facts/facts';
-import type { ShopRules } from '@brackenfell/core/house-rules/settle-rules';
-import type { Duty } from '@brackenfell/core/duty/duty';
 import type { LineJudgement } from '@brackenfell/core/fitment/judge-part';
 import { compareInTray, type Rankable } from '@brackenfell/core/fitment/ranking';
 import { plugsBySize } from '@brackenfell/core/plugs/screening/by-size';
@@ -16,7 +14,7 @@ import type { HeldPlugs } from '../catalogue/fact-sheets.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import type { StoredEdge } from '../interchange/store.ts';
-import { readAsked, type Asked, type AskedOf, type AskedPosition } from './asked.ts';
+import { readAsked, type Asked, type AskedPosition } from './asked.ts';
 import { COST_FACTS, costOverServiceMinor } from './cost.ts';
 import { layOnce } from './lay-once.ts';
 import { layOut } from './lay-out.ts';
@@ -29,22 +27,8 @@ import {
 } from './pick-candidates.ts';
 import { readRuling, type Ruling } from '../ruling/ruling.ts';
 import { standingBy } from './standing.ts';
+import type { PlugsQuestion } from './question.ts';
 import { NO_STOCK, notLookedFor, readStock } from '../stock/store.ts';
-import type { FoundHere } from '../reading/store.ts';
-
-export interface PlugsQuestion extends AskedOf {
-  readonly inHand?: string | undefined;
-  /** Judge only these parts, without looking what is on the shelf; every candidate when left out. */
-  readonly only?: readonly string[];
-  /** What the engine is used for; standard when left out. */
-  readonly duty?: Duty | undefined;
-  /** How many candidates to explain. */
-  readonly most?: number;
-  /** The shop's rules, where the caller has read them. */
-  readonly shop?: ShopRules | undefined;
-  /** What was found of the pieces and the vehicle of the job. */
-  readonly found?: FoundHere | undefined;
-}
 
 export interface TrayPart extends PartTitle {
   readonly id: string;

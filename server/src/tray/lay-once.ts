@@ -2,7 +2,7 @@ import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { HeldFacts } from '../catalogue/fact-sheets.ts';
 import type { FoundHere } from '../reading/store.ts';
 import type { Ruling } from '../ruling/ruling.ts';
-import type { TrayQuestion } from './judge-engine.ts';
+import type { TrayQuestion } from './question.ts';
 
 const isNothing = ({ asIf, ofVehicle, ofPart, ofRules }: FoundHere): boolean =>
   asIf === undefined && ofVehicle.length === 0 && ofPart.size === 0 && ofRules.length === 0;
