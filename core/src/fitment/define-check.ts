@@ -146,7 +146,11 @@ function readings(
 const NOTHING: readonly FactId[] = [];
 const UNTOLD: Telling = { asked: '', has: '', difference: null, says: '', toDo: null, phrase: '' };
 
-function inSentenceCase({ asked, has, difference, says, toDo, phrase }: Telling): Telling {
+const beginsLarge = (text: string): boolean => text.charAt(0).toUpperCase() === text.charAt(0);
+
+function inSentenceCase(told: Telling): Telling {
+  const { asked, has, difference, says, toDo, phrase } = told;
+  if (beginsLarge(says) && beginsLarge(phrase)) return told;
   return { asked, has, difference, says: upperFirst(says), toDo, phrase: upperFirst(phrase) };
 }
 
@@ -181,7 +185,8 @@ export function defineCheck<N extends FactId, O extends FactId, F extends Figure
       const told = { ...UNTOLD, says: idle, phrase: 'Not asked' };
       return findingOf('not-asked', 'not-asked', {}, told, used, NOTHING, false, 0);
     }
-    const missing = needs.filter((fact) => values[fact] === undefined);
+    let missing: readonly FactId[] = NOTHING;
+    for (const fact of needs) if (values[fact] === undefined) missing = [...missing, fact];
     const judged = missing.length > 0 ? definition.judgePart?.(known) : definition.judge(values as Known<N, O>);
     if (judged === undefined) {
       const told = say ? tellMissing(missing) : UNTOLD;

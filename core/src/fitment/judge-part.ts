@@ -23,12 +23,13 @@ export function judgePart(checks: readonly Check[], sheet: FactSheet, evidence: 
 
 /** What all checks' findings, in their order, amount to under the evidence for a part. */
 export function weighFindings(checks: readonly Check[], asked: readonly Finding[], evidence: Evidence): PartJudgement {
-  const findings = asked.map((finding, i) => relieve(checks[i]!, finding, evidence));
-  return {
-    findings,
-    verdict: overallVerdict(findings, evidence),
-    closeness: roundCloseness(findings.reduce((sum, finding) => sum + finding.closeness, 0)),
-  };
+  const findings: Finding[] = [];
+  let closeness = 0;
+  for (const [i, finding] of asked.entries()) {
+    findings.push(relieve(checks[i]!, finding, evidence));
+    closeness += finding.closeness;
+  }
+  return { findings, verdict: overallVerdict(findings, evidence), closeness: roundCloseness(closeness) };
 }
 
 /** A finding told for several positions at once, with those where its outcome holds. */

@@ -90,7 +90,9 @@ export function verdictOf(tally: Tally, evidence: Evidence): Verdict {
 
 /** The overall verdict on one plug at one position, from its (relieved) findings and its evidence. */
 export function overallVerdict(findings: readonly Finding[], evidence: Evidence): Verdict {
-  return verdictOf(findings.map(tallyOf).reduce(addTallies, NOTHING_FOUND), evidence);
+  let tally = NOTHING_FOUND;
+  for (const finding of findings) tally = addTallies(tally, tallyOf(finding));
+  return verdictOf(tally, evidence);
 }
 
 /** The verdict of a part that serves several positions: the worst of theirs. */
