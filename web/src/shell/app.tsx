@@ -1,3 +1,4 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { Suspense, useEffect } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Navigate, Route, Routes, useParams } from 'react-router';
@@ -8,6 +9,7 @@ import { AwayBanner } from '../controls/away-banner.tsx';
 import { fetchRooms, room } from '../controls/room.ts';
 import { SignIn } from '../session/sign-in.tsx';
 import { useOurShop } from '../shop/our-shop.ts';
+import { whenQuiet } from '../wire/when-quiet.ts';
 import { useLive } from '../live/use-live.ts';
 import { useSession } from '../session/use-session.ts';
 
@@ -56,10 +58,14 @@ export function App() {
   const error = session.error ?? shop.error;
   const isSignedIn = Boolean(session.data);
   useLive(isSignedIn);
-  // The counter is usable before: the other screens come while it is looked at.
+  // The other screens come while the first is looked at, not beside what it shows.
+  const queries = useQueryClient();
   useEffect(() => {
-    if (isSignedIn) void fetchRooms();
-  }, [isSignedIn]);
+    if (!isSignedIn) return;
+    const leaving = new AbortController();
+    void whenQuiet(queries, leaving.signal).then(fetchRooms);
+    return () => leaving.abort();
+  }, [isSignedIn, queries]);
   return (
     <>
       {(session.isPending || shop.isPending) && <p className="p-6 text-soft">Opening the counter …</p>}
