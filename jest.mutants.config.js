@@ -6,6 +6,7 @@ export default {
   ...core,
   rootDir: import.meta.dirname,
   setupFiles: ['<rootDir>/core/src/testing/few-chances.ts'],
+  globals: { isLookingForMutants: true },
   // Where the tests are that are to notice: of the changed folders alone, or all that read what was changed.
   testMatch: (process.env.MUTANTS_TESTS ?? 'core/src').split(' ').map((place) => `<rootDir>/${place}/**/*.test.ts`),
   moduleNameMapper: {

@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
-import { readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { cpus } from 'node:os';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { cpus, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { cellsOf, type Figure } from './figures.ts';
 import { buildAll, bundleForNode } from './build.ts';
@@ -54,7 +54,9 @@ async function main(): Promise<void> {
   const profile = options.flatMap((word) => /^--profile=(.+)$/.exec(word)?.[1] ?? []);
   const profiled = profile.flatMap((folder) => ['--cpu-prof', `--cpu-prof-dir=${folder}`]);
   const scratch = scratchFolder('bench', 14);
-  const figures = join(scratch, 'figures');
+  // Not in the folder of the database, which goes with it.
+  const noted = mkdtempSync(join(tmpdir(), 'brackenfell-figures-'));
+  const figures = join(noted, 'figures');
   const machine = `${cpus().length} × ${cpus()[0]?.model ?? 'unknown'}, Node.js ${process.versions.node}`;
   try {
     ensureChromium();
@@ -99,7 +101,7 @@ async function main(): Promise<void> {
     );
     if (options.includes('--table')) writeTable(figures, machine);
   } finally {
-    rmSync(scratch, { recursive: true, force: true });
+    for (const folder of [scratch, noted]) rmSync(folder, { recursive: true, force: true });
   }
 }
 

@@ -36,7 +36,7 @@ const results = await new Stryker({
   // What is said is held by tests that read sentences; every letter of every sentence is not a rule.
   mutator: { excludedMutations: ['StringLiteral'] },
   concurrency: Number(process.env.MUTANTS_AT_ONCE ?? 2),
-  timeoutMS: 20_000,
+  timeoutMS: 10_000,
   reporters: ['clear-text'],
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
   // Not among the results of tests, which are cleared by each run of the journeys.

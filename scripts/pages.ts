@@ -59,6 +59,28 @@ async function cookieOf(address: string, role: Staff['role']): Promise<string> {
   return answer.headers.get('set-cookie')!.split(';')[0]!;
 }
 
+const TRIES = 3;
+
+/** One view, looked at anew where the browser lost its trace of the load. */
+async function look(address: string, port: number, cookie: string | undefined) {
+  for (let tries = 1; ; tries += 1) {
+    const result = await lighthouse(
+      address,
+      {
+        port,
+        logLevel: 'error',
+        // The line of what is told live never falls silent, which would be waited for.
+        maxWaitForLoad: 20_000,
+        onlyCategories: [...CATEGORIES],
+        ...(cookie ? { extraHeaders: { Cookie: cookie } } : {}),
+      },
+      desktopConfig,
+    );
+    if (result && !result.lhr.runtimeError) return result.lhr;
+    if (tries === TRIES) throw new Error(`${address}: ${result?.lhr.runtimeError?.message ?? 'no answer'}`);
+  }
+}
+
 /** Looks at every main view as a browser's own audit does and writes what it scores into docs/speed.md: `npm run pages`. */
 async function main(): Promise<void> {
   ensureChromium();
@@ -74,20 +96,7 @@ async function main(): Promise<void> {
     try {
       for (const { path, as } of VIEWS) {
         const cookie = as && (await cookieOf(server.address, as));
-        const result = await lighthouse(
-          `${server.address}${path}`,
-          {
-            port,
-            logLevel: 'error',
-            // The line of what is told live never falls silent, which would be waited for.
-            maxWaitForLoad: 20_000,
-            onlyCategories: [...CATEGORIES],
-            ...(cookie ? { extraHeaders: { Cookie: cookie } } : {}),
-          },
-          desktopConfig,
-        );
-        if (!result || result.lhr.runtimeError) throw new Error(`${path}: ${result?.lhr.runtimeError?.message ?? ''}`);
-        const { categories, audits } = result.lhr;
+        const { categories, audits } = await look(`${server.address}${path}`, port, cookie);
         const scores = CATEGORIES.map((id) => Math.round((categories[id]?.score ?? 0) * 100));
         rows.push(`| \`${path}\` | ${as ?? 'nobody'} | ${scores.join(' | ')} |`);
         console.log(rows.at(-1));

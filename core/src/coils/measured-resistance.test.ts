@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals';
-import { testLead } from '../leads/test-lead.ts';
 import { at20C, judgeReading } from './measured-resistance.ts';
 
 describe('a coil’s winding, measured', () => {
@@ -28,14 +27,5 @@ describe('a coil’s winding, measured', () => {
     expect(judgeReading({ ...cold, meterErrorOhm: 0.025 }, stated).verdict).toBe('inside');
     expect(judgeReading({ ...cold, meterErrorOhm: 0.026 }, stated).verdict).toBe('cannot-tell');
     expect(judgeReading({ ...cold, readOhm: 0.6 }, stated).verdict).toBe('too-low');
-  });
-});
-
-describe('a lead, measured', () => {
-  test('is judged by its resistance a metre, not by the figure on the meter', () => {
-    const asked = { low: 5, high: 16 };
-    expect(testLead({ kohm: 9, lengthMm: 900 }, asked)).toEqual({ kohmPerM: 10, verdict: 'good' });
-    expect(testLead({ kohm: 9, lengthMm: 400 }, asked).verdict).toBe('too-much');
-    expect(testLead({ kohm: 1, lengthMm: 900 }, asked).verdict).toBe('too-little');
   });
 });

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { feelerStack, goNoGo } from './feeler-stack.ts';
+import { runs } from '../testing/runs.ts';
 
 const METRIC = [0.05, 0.1, 0.15, 0.2, 0.25, 0.3, 0.35, 0.4, 0.45, 0.5, 0.55, 0.6, 0.65, 0.7, 0.75, 0.8, 0.85, 0.9, 1];
 
@@ -78,7 +79,7 @@ describe('whatever blades are owned', () => {
         expect(off(answer.stack.bladesMm)).toBe(nearest);
         expect(answer.stack.bladesMm[0]).toBe(thickest);
       }),
-      { numRuns: 400 },
+      { numRuns: runs(400) },
     );
   });
 
@@ -97,7 +98,7 @@ describe('whatever blades are owned', () => {
         expect(go?.bladesMm.length).toBe(least(low, low + 0.02, false));
         expect(noGo?.bladesMm.length).toBe(least(high, high + 0.02, true));
       }),
-      { numRuns: 400 },
+      { numRuns: runs(400) },
     );
   });
 });

@@ -6,6 +6,7 @@ import { stillFitted } from './current.ts';
 import { dueOf, isDueBy } from './due.ts';
 import { sayRun, sayWhyDue } from './say-due.ts';
 import { ALL_YEAR, dayWhen, oddReading, servedBy, useOf } from './use.ts';
+import { runs } from '../testing/runs.ts';
 
 const at = (on: string, served: number) => ({ on, served });
 const said = (perDay: number | undefined, months: readonly number[] = ALL_YEAR) => ({ perDay, months });
@@ -145,7 +146,7 @@ describe('whatever was read and fitted', () => {
           expect(servedBy(readings, use, dayAfter(reached, -1))!.served).toBeLessThan(1000 + left);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     );
   });
 
@@ -168,7 +169,7 @@ describe('whatever was read and fitted', () => {
           expect(servedBy(readings, use, dayAfter(on, days))).toEqual({ served: 500 + run, isEstimate: false });
         },
       ),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     );
   });
 

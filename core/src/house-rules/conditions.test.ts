@@ -6,6 +6,7 @@ import { CONDITION_IDS, CONDITIONS, type ConditionId } from './conditions.ts';
 import { JUDGING_RULES, mayDependOn } from '../kinds/judging-rules.ts';
 import { DEFAULT_HOUSE_RULES, HOUSE_RULES, RULE_IDS } from './house-rules.ts';
 import { saySpoke, settleRules } from './settle-rules.ts';
+import { runs } from '../testing/runs.ts';
 
 const sheet = (facts: Partial<Record<FactId, unknown>>): FactSheet =>
   Object.fromEntries(
@@ -71,7 +72,7 @@ describe('settled rules', () => {
           expect(spoke[rule].by === 'default').toBe(saySpoke(spoke[rule]) === undefined);
         }
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     );
   });
 

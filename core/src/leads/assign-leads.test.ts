@@ -6,6 +6,7 @@ import { leadCount } from './checks/lead-count.ts';
 import { leadLengths } from './checks/lead-lengths.ts';
 import { plugBoots } from './checks/plug-boots.ts';
 import { LEAD_BOOTS, type Lead, type LeadRoute } from '../facts/lead-facts.ts';
+import { runs } from '../testing/runs.ts';
 
 const lead = (lengthMm: number, boot: Lead['boot'] = 'straight'): Lead => ({
   lengthMm,
@@ -68,7 +69,7 @@ describe('leads given to cylinders', () => {
         expect(given.length + leftOver.length).toBe(set.length);
         expect(slackMm.every((slack) => slack === null || (slack >= 0 && slack <= 80))).toBe(true);
       }),
-      { numRuns: 600 },
+      { numRuns: runs(600) },
     );
   });
 
@@ -78,6 +79,36 @@ describe('leads given to cylinders', () => {
       [route('1', 400), route('2', 360), route('3', 560)],
     );
     expect(leadFor).toEqual([1, 2, 0]);
+  });
+
+  test('of five, where each first choice takes another’s only lead, are handed on until all are served', () => {
+    // Each lead is up to 80 mm long for its route, and each of the first four would also go the next longer way.
+    const set = [lead(400), lead(450), lead(500), lead(550), lead(600)];
+    const ways = [route('1', 380), route('2', 330), route('3', 430), route('4', 480), route('5', 530)];
+    const { leadFor, slackMm, leftOver, sumSquaredSlackMm2 } = assignLeads(set, ways);
+    expect(leadFor).toEqual([1, 0, 2, 3, 4]);
+    expect(slackMm).toEqual([70, 70, 70, 70, 70]);
+    expect(leftOver).toEqual([]);
+    expect(sumSquaredSlackMm2).toBe(5 * 70 ** 2);
+    expect(servedBy(assignLeads(set, ways))).toBe(5);
+  });
+
+  test('a lead serves from its very length to the most slack, which the engine may name', () => {
+    const of = (lengthMm: number, more = {}) => serves(lead(lengthMm), route('1', 400), more);
+    expect([399, 400, 480, 481].map((mm) => of(mm))).toEqual([false, true, true, false]);
+    expect([420, 421].map((mm) => of(mm, { mostSlackMm: 20 }))).toEqual([true, false]);
+    const angled = route('1', 400, ['90']);
+    expect([serves(lead(400), angled, {}), serves(lead(400), angled, { anyBoot: true })]).toEqual([false, true]);
+    const coil = { ...lead(400), coilLead: true };
+    expect([serves(coil, route('coil', 400), {}), serves(coil, route('1', 400), {})]).toEqual([true, false]);
+    expect(serves(lead(400), route('coil', 400), {})).toBe(false);
+  });
+
+  test('no leads serve nothing, and leads without a way are all left over', () => {
+    expect(assignLeads([], [route('1', 400)])).toEqual({
+      ...{ leadFor: [null], slackMm: [null], leftOver: [], sumSquaredSlackMm2: 0 },
+    });
+    expect(assignLeads([lead(400)], [])).toMatchObject({ leadFor: [], leftOver: [0] });
   });
 
   test('leave the route unserved whose boots none of them clears, and name what is left over', () => {
@@ -118,7 +149,7 @@ describe('a set that every check lets through', () => {
         );
         expect(passes).toBe(servedBy(assignLeads(leads, routes)) === routes.length);
       }),
-      { numRuns: 1500 },
+      { numRuns: runs(1500) },
     );
   });
 });

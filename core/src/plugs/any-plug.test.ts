@@ -6,6 +6,7 @@ import type { FactId, FactSheet } from '../facts/facts.ts';
 import { OUTCOMES, type Finding } from '../fitment/finding.ts';
 import { judgePlug } from './judge-plug.ts';
 import { sayIn } from '../fitment/say.ts';
+import { runs } from '../testing/runs.ts';
 
 const say = sayIn('metric');
 
@@ -25,7 +26,7 @@ describe('any plug at any position, however little is known of it', () => {
           expect(relief !== undefined && outcome === 'refuse').toBe(false);
         }
       }),
-      { numRuns: 400 },
+      { numRuns: runs(400) },
     );
   });
 
@@ -39,7 +40,7 @@ describe('any plug at any position, however little is known of it', () => {
         expect(verdict === 'ask-first').toBe(!refused && open);
         if (verdict === 'sell') expect(findings.every((f) => ['match', 'not-asked'].includes(f.outcome))).toBe(true);
       }),
-      { numRuns: 400 },
+      { numRuns: runs(400) },
     );
   });
 
@@ -58,7 +59,7 @@ describe('any plug at any position, however little is known of it', () => {
             expect([check.id, fact, pass(after)]).toEqual([check.id, fact, false]);
         }
       }),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     );
   });
 });

@@ -4,6 +4,7 @@ import { parseFigure } from './parse-figure.ts';
 import { bootAngleQuestion, printedPairAgrees, readQuantity, type ReadOptions } from './read-quantity.ts';
 import type { QuantityKind } from './plausible-ranges.ts';
 import { fromBase, toBase, UNITS, type UnitId } from './units.ts';
+import { runs } from '../testing/runs.ts';
 
 const read = (text: string, kind: QuantityKind, options?: ReadOptions) => {
   const reading = readQuantity(text, kind, options);
@@ -254,7 +255,7 @@ describe('conversion', () => {
           if (parsed.kind === 'figure') for (const way of parsed.ways) expect(way.low).toBeLessThanOrEqual(way.high);
         },
       ),
-      { numRuns: 500 },
+      { numRuns: runs(500) },
     );
   });
 });

@@ -5,6 +5,7 @@ import { endOfInterval, marginRange } from './margin-range.ts';
 import { COMFORTABLE, estimateSpark, TIGHT, widestGap } from './margin.ts';
 import { sheetOf } from '../testing/sheet-of.ts';
 import { sparkSheet } from './spark-sheet.ts';
+import { runs } from '../testing/runs.ts';
 
 /** A four with a distributor, as its sheets have it. */
 const FOUR = {
@@ -206,7 +207,7 @@ describe('the margin school’s range', () => {
         expect(range.low).toBeGreaterThanOrEqual(floor - 1e-9);
         expect(range.high - range.low).toBeLessThanOrEqual(0.1 + 1e-9);
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     );
   });
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from './runs.ts';
 
-// A mutant that a few made-up cases do not meet, a hundred seldom do; and they would take ten times as long.
-fc.configureGlobal({ numRuns: 15 });
+// For the properties that do not say how often they are tried.
+fc.configureGlobal({ numRuns: runs(100) });

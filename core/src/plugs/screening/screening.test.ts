@@ -11,6 +11,7 @@ import { Explainer } from './explain.ts';
 import { nearMisses, screenAll } from './near-miss.ts';
 import { PlugColumns } from './plug-columns.ts';
 import { Screen } from './screen.ts';
+import { runs } from '../../testing/runs.ts';
 
 const say = sayIn('metric');
 const partOf = (sheet: FactSheet, plug: boolean): FactSheet =>
@@ -37,7 +38,7 @@ describe('plugs in columns', () => {
         expect(expected.map((_, i) => columns.sheetOf(columns.placeOf(`p${i}`)!))).toEqual(expected);
         expect(columns.count).toBe(expected.length);
       }),
-      { numRuns: 30 },
+      { numRuns: runs(30) },
     );
   });
 
@@ -55,7 +56,7 @@ describe('plugs in columns', () => {
           all.map((_, place) => screen.judge(place, evidence)),
         );
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     );
   });
 
@@ -68,7 +69,7 @@ describe('plugs in columns', () => {
             PLUG_CHECKS.map((check) => check.ask({ ...sheet, ...asked }, say)),
           );
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     );
   });
 
@@ -100,7 +101,7 @@ describe('the screen over all plugs', () => {
         for (const { check, nearest } of near)
           for (const place of nearest) expect(refusing[place]!.map((i) => PLUG_CHECKS[i]!.id)).toEqual([check]);
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     );
   });
 });
