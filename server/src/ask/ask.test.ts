@@ -170,6 +170,11 @@ describe('the ask line', () => {
     expect(new Set(parts.map(({ partId }) => partId)).size).toBe(parts.length);
   });
 
+  test.each(['KN 4', 'KN 4?9G-63'])('%s is not enough to be alike by, whoever asks for it', async (q) => {
+    const agent = await counter.as('specialist');
+    expect(((await agent.get('/api/ask/alike').query({ q }).expect(200)).body as AlikeAnswer).parts).toEqual([]);
+  });
+
   test('where fewer than three surer ones answer, those alone are the answer, and what is alike is worth asking for', async () => {
     expect((await ask('KN 42GG-63DR')).parts.map(({ stage }) => stage)).toEqual(['fold', 'one-edit']);
     expect((await alike('KN 42GG-63DR'))!.length).toBeGreaterThan(0);

@@ -161,7 +161,7 @@ const NO_NUMBER = { parts: [], hasAlike: false };
 export function askRoutes(app: Express, context: Context): void {
   serve(app, context, askAlike, async ({ query, db }) => {
     const { asked, makers, isNumber } = readNumber(await context.indexes.recent(db), query.q);
-    return { parts: isNumber && !asked.pattern ? await alikeParts(db, asked, makers, query.engine) : [] };
+    return { parts: isNumber && isWorthAlike(asked, []) ? await alikeParts(db, asked, makers, query.engine) : [] };
   });
   serve(app, context, ask, async ({ query, db, staff }) => {
     const index = await context.indexes.recent(db);
