@@ -1,11 +1,11 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { demoStaff } from '@brackenfell/demo/staff';
 import type { Staff } from '@brackenfell/contract/session';
 import lighthouse, { desktopConfig } from 'lighthouse';
 import { buildAll } from './build.ts';
+import { freePort } from './cluster.ts';
 import { CHROMIUM_LAUNCH, ensureChromium } from './debian.ts';
 import { ROOT, scratchFolder } from './places.ts';
 import { startServer, stopServer } from './server-process.ts';
@@ -35,19 +35,6 @@ const CATEGORIES = ['accessibility', 'best-practices', 'performance'] as const;
 /** Asked of every view; of performance what was measured is only stated. */
 const LEAST = 95;
 const SPEED = join(ROOT, 'docs/speed.md');
-
-const freePort = (): Promise<number> =>
-  new Promise((resolve, reject) => {
-    const probe = createServer();
-    probe.once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => {
-        if (address && typeof address === 'object') resolve(address.port);
-        else reject(new Error('No port is free.'));
-      });
-    });
-  });
 
 async function cookieOf(address: string, role: Staff['role']): Promise<string> {
   const person = demoStaff.find((one) => one.role === role)!;
