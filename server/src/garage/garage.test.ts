@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { parse } from 'csv-parse/sync';
 import ICAL from 'ical.js';
+import type { Delivery } from '@brackenfell/contract/delivery';
+import type { Batch, SellerRecord } from '@brackenfell/contract/quarantine';
 import type { DueLine, GarageVehicle } from '@brackenfell/contract/garage';
 import type { Slip } from '@brackenfell/contract/slip';
 import { fetchTray, openTestCounter, rowOf, write, type Agent, type TestCounter } from '../testing/counter.ts';
@@ -61,6 +63,19 @@ async function served(customer: string, plate: string): Promise<{ slip: Slip; ve
   });
   const remembered = await remember(await withLine(begun, 'KN 426G-63IR'));
   return { slip: await collect(remembered), vehicleId: remembered.garage!.vehicleId };
+}
+
+/** Pieces of a part taken in as a batch: what is sold of the number from now on may be of it. */
+async function received(printed: string): Promise<{ batchId: string }> {
+  const found = (await wren.get(`/api/part-numbers/${encodeURIComponent(printed)}`).expect(200)).body as {
+    parts: { partId: string }[];
+  };
+  const { sellers } = (await wren.get('/api/sellers').expect(200)).body as { sellers: SellerRecord[] };
+  const body = {
+    sellerId: sellers[0]!.sellerId,
+    lines: [{ partId: found.parts[0]!.partId, quantity: 8, code: 'CW 50' }],
+  };
+  return ((await write(wren, 'post', '/api/deliveries', body).expect(201)).body as Delivery).lines[0]!;
 }
 
 describe('a vehicle that a slip remembers', () => {
@@ -280,6 +295,7 @@ describe('advice that was declined', () => {
 
 describe('a person’s data', () => {
   test('is exported whole, and erased by a supervisor who types the name: sales and judgements stay, the person is gone', async () => {
+    const batch = await received('KN 426G-63IR');
     const { vehicleId, slip } = await served('Vesper Quillan', 'CW-2050');
     await write(wren, 'post', `/api/slips/${slip.slipId}/notes`, {
       version: slip.version,
@@ -291,6 +307,18 @@ describe('a person’s data', () => {
       units: 'both',
       origin: 'http://127.0.0.1',
     }).expect(201);
+    // Its batch is called back: the answer lists the buyers, and so does what is kept of it for a retry.
+    const versionOfBatch = async () =>
+      ((await wren.get(`/api/batches/${batch.batchId}`).expect(200)).body as Batch).version;
+    await write(wren, 'post', `/api/batches/${batch.batchId}/hold`, {
+      version: await versionOfBatch(),
+      reason: 'gaps scattered',
+    }).expect(200);
+    await write(wren, 'post', `/api/batches/${batch.batchId}/contacts`, {
+      lineId: slip.lines[0]!.lineId,
+      outcome: 'no-answer',
+      note: 'Vesper Quillan is out until Friday',
+    }).expect(200);
     const { customer } = await vehicle(vehicleId);
     const at = `/api/garage/customers/${customer!.customerId}`;
     await wren.get(`${at}/export`).expect(403);
@@ -321,6 +349,11 @@ describe('a person’s data', () => {
       lines: [{ printed: 'KN 426G-63IR' }],
     });
     expect(kept.lines[0]!.verdict).not.toBeNull();
+    await write(supervisor, 'post', `/api/batches/${batch.batchId}/settle`, {
+      version: await versionOfBatch(),
+      as: 'release',
+      reason: 'gauged again',
+    }).expect(200);
   });
 
   test('freed of its name, a sold slip can still not be changed by the application in any other way', async () => {
