@@ -1,10 +1,10 @@
-import { ask, expect, expectAccessible, expectTray, pickRow, signIn, slipPane, test } from './counter.ts';
+import { ask, expect, expectAccessible, expectTray, pickRow, signInByKeys, slipPane, test } from './counter.ts';
 
 test('a quote is found, made ready, handed over in part, and its rest waits on a linked slip, by keyboard', async ({
   page,
   counter,
 }) => {
-  await signIn(page, counter);
+  await signInByKeys(page, counter);
   await ask(page, 'as22', /Aldersyke AS22/);
   await expectTray(page);
   await pickRow(page, 'KN 426G-63IR');

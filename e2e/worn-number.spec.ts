@@ -1,7 +1,7 @@
-import { ask, expect, pickRow, pressTimes, signIn, slipPane, test, whyPanel } from './counter.ts';
+import { ask, expect, pickRow, pressTimes, signInByKeys, slipPane, test, whyPanel } from './counter.ts';
 
 test('from a worn stamping to the right plug, by keyboard alone, surviving a restart', async ({ page, counter }) => {
-  await signIn(page, counter);
+  await signInByKeys(page, counter);
 
   // G for 6: the stamping is worn.
   await ask(page, 'KN 42GG-63DR', /KN 426G-63DR.*read G as 6/);

@@ -4,15 +4,13 @@ import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
-import { config as checkWith } from 'zod/v4/core';
+import './wire/check-uncompiled.ts';
 import { App } from './shell/app.tsx';
 import { applySettings } from './settings/settings.ts';
 import { AwayError, ProblemError } from './wire/call.ts';
 import { onServerReturn } from './wire/server-presence.ts';
 import './styles.css';
 
-// What a form checks is not compiled here: the page may run no made-up code, and asking whether it may is reported.
-checkWith({ jitless: true });
 applySettings();
 matchMedia('(prefers-color-scheme: dark)').addEventListener('change', applySettings);
 

@@ -22,6 +22,36 @@ describe('supply of any kind of part', () => {
       phrase: 'Superseded',
     });
   });
+  test.each([
+    ['active', 'match: active', 'In supply.', undefined, 'In supply'],
+    [
+      'discontinued',
+      'acceptable: discontinued',
+      'No longer made; what is on the shelf is identical.',
+      'Say that it cannot be ordered again.',
+      'Discontinued, old stock',
+    ],
+    [
+      'quarantined',
+      'refuse: quarantined',
+      'Its batch is held in quarantine until a supervisor has settled it.',
+      'Do not sell from it.',
+      'Batch in quarantine',
+    ],
+  ])('%s is told as it is: %s', (state, is, says, toDo, phrase) => {
+    expect(ask({ state })).toEqual({ is, asked: 'active', has: state, says, phrase, ...(toDo ? { toDo } : {}) });
+  });
+  test.each(supplyCheck('coil.supply').examples)('by its own example, $says', ({ facts, outcome, caseId }) => {
+    const found = supplyCheck('coil.supply').ask(sheetOf(facts), metric);
+    expect(found.outcome).toBe(outcome);
+    if (caseId) expect(found.caseId).toBe(caseId);
+  });
+  test('its examples tell every state, and what is not known', () => {
+    const { examples } = supplyCheck('coil.supply');
+    const states = examples.map(({ facts }) => (facts['coil.supply'] as { state: string } | undefined)?.state);
+    expect(states).toEqual(['active', 'superseded', 'discontinued', 'quarantined', undefined]);
+    expect(examples.map(({ outcome }) => outcome)).toEqual(['match', 'acceptable', 'acceptable', 'refuse', 'unknown']);
+  });
   test('is a question that holds nothing up, and no word of anybody stands for it', () => {
     expect(ask(undefined).is).toBe('unknown: missing, not open');
     expect(supplyCheck('coil.supply').vouchedBy).toEqual([]);

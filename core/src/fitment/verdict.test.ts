@@ -3,7 +3,7 @@ import { ALL_CHECK_IDS, type CheckId } from './check-ids.ts';
 import { CHECKS_BY_KIND } from '../kinds/checks-by-kind.ts';
 import type { Finding, Outcome } from './finding.ts';
 import { compareInTray, type Rankable } from './ranking.ts';
-import { overallVerdict, relieve, VERDICTS, worstVerdict, type Evidence } from './verdict.ts';
+import { NOTHING_FOUND, overallVerdict, relieve, tallyOf, VERDICTS, worstVerdict, type Evidence } from './verdict.ts';
 
 const told = { asked: '', has: '', difference: null, says: 'Said.', toDo: 'Measure it.', phrase: 'Said' };
 const finding = (check: CheckId, outcome: Outcome, more: Partial<Finding> = {}): Finding => ({
@@ -69,6 +69,11 @@ describe('the overall verdict', () => {
     expect(overallVerdict(findings('match', 'match'), evidence)).toBe(verdict);
   });
 
+  test('what is not asked adds nothing to what was found', () => {
+    expect(overallVerdict(findings('match', 'not-asked'), named)).toBe('sell');
+    expect(tallyOf(finding('reach', 'not-asked'))).toBe(NOTHING_FOUND);
+  });
+
   test('over several positions the worst counts', () => {
     expect(VERDICTS).toEqual(['refuse', 'ask-first', 'needs-supervisor', 'sell-with-advice', 'sell']);
     expect(worstVerdict(['sell', 'needs-supervisor', 'ask-first'])).toBe('ask-first');
@@ -105,6 +110,27 @@ describe('the two reliefs', () => {
 
   test.each(OF_TODAY)('but not %s, which is about today and this job', (check) => {
     expect(relieved(unknown(check), named).outcome).toBe('unknown');
+  });
+
+  test('what a relief says stands in place of the question, and nothing is missing any more', () => {
+    const missing = unknown('depth', { missing: ['plug.lengthMm'] });
+    expect(relieved(missing, named)).toMatchObject({
+      missing: [],
+      told: {
+        says: 'Not published, but this is the number the engine maker names.',
+        toDo: null,
+        phrase: 'As specified by the engine maker',
+      },
+    });
+    const taken = relieved(missing, listed);
+    expect(taken).toMatchObject({ missing: [], blocks: false, relief: 'listed-not-measured' });
+    expect(taken.told).toMatchObject({
+      says: 'Listed by its maker for this engine and position; not measured here.',
+      toDo: 'If in doubt: Measure it.',
+      phrase: 'Listed, not measured',
+    });
+    const nothingToDo = { ...missing, told: { ...told, toDo: null } };
+    expect(relieved(nothingToDo, listed).told.toDo).toBeNull();
   });
 
   test('nor a measurement in doubt', () => {

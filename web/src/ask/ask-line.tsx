@@ -270,7 +270,8 @@ export function AskLine({
 function howFound(part: PartAnswer): string {
   const said = [
     part.number === part.printed ? '' : `${part.nameKind} of ${part.number}`,
-    part.how === '' ? 'as written' : part.how,
+    // Their heading says that they are only alike.
+    part.stage === 'looser' ? '' : part.how === '' ? 'as written' : part.how,
     part.suitsEngine === false && part.stage !== 'exact' ? 'another hole than this engine’s' : '',
     part.sharedBy > 1 ? `${part.sharedBy} parts share this number` : '',
     part.succession?.says ?? '',

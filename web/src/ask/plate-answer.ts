@@ -1,4 +1,4 @@
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { slipCall } from '../counter/slip-call.ts';
 import { nameNewSlip, useSlipWrite } from '../counter/slip-outbox.ts';

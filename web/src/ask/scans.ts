@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 
 /** One code a scanner sent, and how often since this window was opened. */
 export interface Scan {

@@ -1,5 +1,5 @@
 import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import type { PartAnswer } from '@brackenfell/contract/ask';
 import type { AskedDimensions } from '@brackenfell/contract/dimensions';

@@ -1,6 +1,6 @@
 import { counted } from '@brackenfell/core/words/counted';
 import { useMemo, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { AuditFinding, EvidenceEdge } from '@brackenfell/contract/audit';
 import { Key } from '../controls/key.tsx';
 import { printMoment } from '../controls/moment.ts';

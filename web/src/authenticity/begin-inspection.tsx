@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { BAND_WORDS } from '@brackenfell/core/authenticity/judge-piece';
 import { printChance } from '@brackenfell/core/authenticity/say-conclusion';
 import { isPartKind } from '@brackenfell/core/facts/part-kinds';

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import { useParams } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { JudgedInspection } from '@brackenfell/core/authenticity/inspection';
 import { MEASURED } from '@brackenfell/core/authenticity/measured';
 import { MEASURED_IDS, type MeasuredId, type TellAnswer } from '@brackenfell/core/authenticity/tell';

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { ProofReference, ProofTell } from '@brackenfell/contract/proof-reference';
 import { KIND_WORDS } from '@brackenfell/core/facts/part-kinds';
 import { Key } from '../controls/key.tsx';

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { judgeInspection } from '@brackenfell/core/authenticity/inspection';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
 import type { Inspection, NotedEvidence } from '@brackenfell/contract/inspection';

@@ -3,13 +3,14 @@ import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globa
 import { act, cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Suspense, useState } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { watchForBursts } from '../keys/keys.ts';
 import { changeSettings } from '../settings/settings.ts';
 import { press, SETTLED_MS } from '../testing/press.ts';
 import { useDraftOf } from './draft.ts';
 import { OneOf } from './one-of.tsx';
 import { usePickList } from './pick-list.ts';
-import { GoneError, room } from './room.ts';
+import { fetchRooms, GoneError, room, SheetOnItsWay } from './room.tsx';
 import { SureButton } from './sure-button.tsx';
 import { Toggles, toggled } from './toggles.tsx';
 import { TypedFigure } from './typed-figure.tsx';
@@ -239,6 +240,7 @@ describe('a screen that is not part of the first load', () => {
   });
   afterEach(() => {
     jest.useRealTimers();
+    jest.restoreAllMocks();
   });
   const Sheet = () => <p>The sheet</p>;
   const health = (ok: boolean) => {
@@ -264,21 +266,51 @@ describe('a screen that is not part of the first load', () => {
     health(true);
     const missing = jest.fn(() => Promise.reject<typeof Sheet>(new Error('404')));
     const Room = room(missing);
-    const failed = (Room as unknown as { _init: (payload: unknown) => unknown; _payload: unknown })._init;
-    const payload = (Room as unknown as { _payload: unknown })._payload;
-    const asked = (() => {
-      try {
-        return failed(payload);
-      } catch (promise) {
-        return promise as Promise<unknown>;
-      }
-    })() as Promise<unknown>;
-    const outcome = Promise.resolve(asked).then(
-      () => undefined,
-      (error: unknown) => error,
+    const told = jest.fn();
+    jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    render(
+      <ErrorBoundary fallback="gone" onError={told}>
+        <Suspense fallback="Fetching …">
+          <Room />
+        </Suspense>
+      </ErrorBoundary>,
     );
-    for (let i = 0; i < 4; i += 1) await jest.advanceTimersByTimeAsync(1500);
-    expect(await outcome).toBeInstanceOf(GoneError);
+    for (let i = 0; i < 4; i += 1) await act(() => jest.advanceTimersByTimeAsync(1500));
+    expect(told.mock.calls[0]?.[0]).toBeInstanceOf(GoneError);
     expect(missing).toHaveBeenCalledTimes(2);
+  });
+
+  test('is there at once when it has been fetched before, and keeps what was typed when it comes while it is waited for', async () => {
+    health(true);
+    const fetchAll = async () => {
+      const all = fetchRooms();
+      await act(() => jest.advanceTimersByTimeAsync(5000));
+      await all;
+    };
+    const Draft = () => <input aria-label="Draft" />;
+    const Early = room<object>(() => Promise.resolve(Draft));
+    await fetchAll();
+    const { unmount } = render(
+      <Suspense fallback={<SheetOnItsWay />}>
+        <Early />
+      </Suspense>,
+    );
+    expect(screen.getByLabelText('Draft')).toBeTruthy();
+    unmount();
+
+    const Late = room<object>(() => Promise.resolve(Draft));
+    const shown = () => (
+      <Suspense fallback={<SheetOnItsWay />}>
+        <Late />
+      </Suspense>
+    );
+    const { rerender } = render(shown());
+    expect(screen.getByRole('status').textContent).toBe('Opening …');
+    await act(() => jest.advanceTimersByTimeAsync(500));
+    const field = screen.getByLabelText<HTMLInputElement>('Draft');
+    field.value = '0.8';
+    await fetchAll();
+    rerender(shown());
+    expect(screen.getByLabelText<HTMLInputElement>('Draft')).toBe(field);
   });
 });

@@ -1,4 +1,5 @@
-import { lazy, type ComponentType } from 'react';
+import { lazy, useLayoutEffect, useState, type ComponentType } from 'react';
+import { awaitSheet } from '../keys/keys.ts';
 
 const TRY_AGAIN_MS = 1500;
 const MOST_MISSING = 2;
@@ -33,10 +34,30 @@ async function patiently<T>(load: () => Promise<T>): Promise<T> {
   }
 }
 
-/** A screen or sheet that is not part of the first load; it comes when it is entered, or before, with `fetchRooms`. */
-export function room<P>(load: () => Promise<ComponentType<P>>) {
-  loads.push(load);
-  return lazy(async () => ({ default: await patiently(load) }));
+/**
+ * A screen or sheet that is not part of the first load; it comes when it is entered, or before, with `fetchRooms`. One that
+ * has come is there at once: what is waited for shows its "Opening …" for a third of a second at least.
+ */
+export function room<P extends object>(load: () => Promise<ComponentType<P>>): ComponentType<P> {
+  let here: ComponentType<P> | undefined;
+  const fetchIt = async () => (here ??= await load());
+  loads.push(fetchIt);
+  const OnItsWay: ComponentType<P> = lazy(async () => ({ default: await patiently(fetchIt) }));
+  return function Room(props) {
+    // The one it began with: another would begin anew and lose what has been typed.
+    const [Shown] = useState(() => here ?? OnItsWay);
+    return <Shown {...props} />;
+  };
+}
+
+/** In place of a sheet that is still fetched: what is typed behind the key that opens it waits for it. */
+export function SheetOnItsWay() {
+  useLayoutEffect(awaitSheet, []);
+  return (
+    <p role="status" className="fixed top-16 left-1/2 z-30 -translate-x-1/2 border border-line bg-slip px-4 py-2">
+      Opening …
+    </p>
+  );
 }
 
 /** Fetches every screen, one after another, so that none has to be waited for, nor the server be there, when it is entered. */

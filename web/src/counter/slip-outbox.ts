@@ -1,6 +1,6 @@
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { ProblemCode } from '@brackenfell/contract/problem';
 import type { HandOver, LineTicks } from '@brackenfell/contract/hand-over';
 import type { Slip } from '@brackenfell/contract/slip';

@@ -1,4 +1,4 @@
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import type { Slip } from '@brackenfell/contract/slip';
 import { useCounter } from './use-counter.ts';

@@ -1,4 +1,4 @@
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { Slip, SlipLine } from '@brackenfell/contract/slip';
 import { useCounter } from './use-counter.ts';
 import { slipCall } from './slip-call.ts';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { GarageVehicle } from '@brackenfell/contract/garage';
 import { counted } from '@brackenfell/core/words/counted';
 import { Dialog } from '../controls/dialog.tsx';

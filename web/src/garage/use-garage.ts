@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { GarageVehicle } from '@brackenfell/contract/garage';
 import { call } from '../wire/call.ts';
 

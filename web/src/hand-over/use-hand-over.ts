@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { PaperView } from '@brackenfell/contract/hand-over';
 import type { Slip } from '@brackenfell/contract/slip';
 import { useSettings } from '../settings/settings.ts';

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { ToolLoan } from '@brackenfell/contract/loan';
 import { call } from '../wire/call.ts';
 

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { HeardClaim } from '@brackenfell/contract/heard';
 import type { Staff } from '@brackenfell/contract/session';
 import { BASIS_WORDS, claimAnswersTo } from '@brackenfell/core/heard/claims';

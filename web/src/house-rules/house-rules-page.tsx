@@ -1,6 +1,6 @@
 import { wordFor } from '@brackenfell/core/words/counted';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { HouseRuleView } from '@brackenfell/contract/house-rules';
 import { usePickList } from '../controls/pick-list.ts';
 import { Key } from '../controls/key.tsx';

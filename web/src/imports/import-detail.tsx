@@ -1,5 +1,5 @@
 import { Link, useSearchParams } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { HEAPS, type Heap } from '@brackenfell/core/imports/sort-row';
 import { counted } from '@brackenfell/core/words/counted';
 import type { ImportView } from '@brackenfell/contract/imports';

@@ -28,7 +28,15 @@ describe('where a list stands', () => {
       '2 rows to write',
       'Nothing is written yet.',
     ]);
-    expect(sayImport(view({})).says).toBe('Nothing to write');
+    expect(sayImport(view({}))).toMatchObject({ mark: 'match-small', says: 'Nothing to write' });
+  });
+  test('a list of which nothing can be taken is no list that is as we hold it', () => {
+    const none = sayImport(view({ counts: { ...NONE, invalid: 2, doubtful: 5 } }));
+    expect(none).toEqual({
+      mark: 'unknown',
+      says: 'Nothing to write: 7 rows not taken',
+      then: 'Each tells below why.',
+    });
   });
   test('what a worker came to is told, and what stopped it', () => {
     expect(sayImport(view({ state: 'failed', outcome: 'The file is empty.' }))).toMatchObject({

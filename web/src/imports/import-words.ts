@@ -39,8 +39,14 @@ export function sayImport(view: ImportView): { readonly mark: MarkKind; readonly
           says: 'One column asked',
           then: `${asked.heading}: in which unit? Nothing is written yet.`,
         };
+      if (toWrite(view) === 0 && notTaken(view) > 0)
+        return {
+          mark: 'unknown',
+          says: `Nothing to write: ${counted(notTaken(view), 'row')} not taken`,
+          then: view.outcome ?? 'Each tells below why.',
+        };
       return toWrite(view) === 0
-        ? { mark: 'match-small', says: 'Nothing to write', then: view.outcome ?? 'Every row is the same, or waits.' }
+        ? { mark: 'match-small', says: 'Nothing to write', then: view.outcome ?? 'Every row is the same as is held.' }
         : {
             mark: 'acceptable',
             says: `${counted(toWrite(view), 'row')} to write`,

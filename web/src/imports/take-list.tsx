@@ -1,5 +1,5 @@
 import { useId, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { LARGEST_FILE_BYTES } from '@brackenfell/core/imports/largest-file';
 import { Key } from '../controls/key.tsx';
 import { useKeys } from '../keys/keys.ts';

@@ -1,4 +1,4 @@
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { ImportView } from '@brackenfell/contract/imports';
 import { call } from '../wire/call.ts';
 import { useImportWrite } from './use-imports.ts';

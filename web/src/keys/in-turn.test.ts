@@ -87,3 +87,21 @@ test('a row picked in the tray, which only the address knows of, holds no key up
   inTurn.add(['+', '=']);
   expect(ran).toEqual(['+', '=']);
 });
+
+test('what is typed behind a key that opens a sheet waits until the sheet is there', async () => {
+  const ran: string[] = [];
+  let isThere: () => void = () => undefined;
+  const inTurn = new InTurn<string>((press) => {
+    ran.push(press);
+    if (press === 'n') isThere = inTurn.awaits();
+  });
+  inTurn.drew({ pathname: '/counter/engine', search: '' });
+  inTurn.add(['n', '4']);
+  await jest.advanceTimersByTimeAsync(100);
+  expect(ran).toEqual(['n']);
+  expect(inTurn.isAtIt).toBe(true);
+  isThere();
+  await jest.advanceTimersByTimeAsync(0);
+  expect(ran).toEqual(['n', '4']);
+  expect(inTurn.isAtIt).toBe(false);
+});

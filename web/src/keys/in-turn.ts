@@ -14,7 +14,7 @@ const addressed = (): string => drawnOf(window.location);
 
 /**
  * Presses that have waited, one after another: each finds the screen as the one before has left it, and does what its key
- * does there. Where one led to another address, the next waits until that is what is drawn.
+ * does there. Where one led to another address or opened a sheet, the next waits until that is what is drawn.
  */
 export class InTurn<Press> {
   readonly #run: (press: Press) => void;
@@ -22,6 +22,8 @@ export class InTurn<Press> {
   #working = false;
   /** Undefined on a screen that tells no address: there nothing is waited for. */
   #drawn: string | undefined;
+  /** Sheets that have been asked for and are not there yet. */
+  #onTheirWay = 0;
   #goOn: (() => void) | undefined;
 
   constructor(run: (press: Press) => void) {
@@ -35,7 +37,20 @@ export class InTurn<Press> {
 
   drew(address: { readonly pathname: string; readonly search: string } | undefined): void {
     this.#drawn = address && drawnOf(address);
-    if (this.#drawn === addressed()) this.#goOn?.();
+    if (this.#isDrawn) this.#goOn?.();
+  }
+
+  /** A sheet is on its way: what comes behind the press that opened it is meant for it. Returns what says that it is there. */
+  awaits(): () => void {
+    this.#onTheirWay += 1;
+    return () => {
+      this.#onTheirWay -= 1;
+      if (this.#isDrawn) this.#goOn?.();
+    };
+  }
+
+  get #isDrawn(): boolean {
+    return this.#onTheirWay === 0 && (this.#drawn === undefined || this.#drawn === addressed());
   }
 
   add(presses: readonly Press[]): void {
@@ -48,7 +63,7 @@ export class InTurn<Press> {
     try {
       for (;;) {
         // Also after the last of them: a key that comes before its screen does is meant for that screen.
-        if (this.#drawn !== undefined && this.#drawn !== addressed()) await this.#untilDrawn();
+        if (!this.#isDrawn) await this.#untilDrawn();
         const press = this.#due.shift();
         if (press === undefined) break;
         try {

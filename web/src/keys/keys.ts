@@ -90,6 +90,9 @@ export const drewAddress = (address: { readonly pathname: string; readonly searc
   inTurn.drew(address);
 };
 
+/** Tells the keys that a sheet is still fetched; what it returns, that it is there. */
+export const awaitSheet = (): (() => void) => inTurn.awaits();
+
 /** After a pause: commands of a person are run, those of a scanner forgotten. */
 function settle(): void {
   const waiting = held;

@@ -1,4 +1,4 @@
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { Mending } from '@brackenfell/contract/mending';
 import { printMoment } from '../controls/moment.ts';
 import { useMend } from './use-mending.ts';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { oneOf, readPence } from '@brackenfell/core/quantities/plain-figure';
 import { inOurMoney, printAmount } from '@brackenfell/core/words/money';
 import type { Mending } from '@brackenfell/contract/mending';

@@ -1,5 +1,5 @@
 import { Suspense, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { GarageVehicle } from '@brackenfell/contract/garage';
 import { groupsHere, howSoonAfter, touchedBy, type ComebackResult } from '@brackenfell/core/old-parts/comeback';
 import {
@@ -12,7 +12,7 @@ import { answerKeptComeback, hasHere } from '@brackenfell/core/old-parts/kept-an
 import { counted } from '@brackenfell/core/words/counted';
 import { printDate } from '@brackenfell/core/words/moments';
 import { Key } from '../controls/key.tsx';
-import { room } from '../controls/room.ts';
+import { room, SheetOnItsWay } from '../controls/room.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { SureButton } from '../controls/sure-button.tsx';
 import { slipCall } from '../counter/slip-call.ts';
@@ -213,7 +213,7 @@ export function ComebackDesk({ engine, plan, mine }: DeskProps) {
         </div>
       </main>
       {isSwapping && (
-        <Suspense fallback={null}>
+        <Suspense fallback={<SheetOnItsWay />}>
           <MisfireDialog engine={engine} onClose={() => setSwapping(false)} />
         </Suspense>
       )}

@@ -3,7 +3,7 @@ import { Suspense, useState } from 'react';
 import type { EngineCard } from '@brackenfell/contract/engine';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { Key } from '../controls/key.tsx';
-import { room } from '../controls/room.ts';
+import { room, SheetOnItsWay } from '../controls/room.tsx';
 import { useCounter } from '../counter/use-counter.ts';
 import { useKept } from '../counter/use-keep.ts';
 import { useKeys } from '../keys/keys.ts';
@@ -54,7 +54,7 @@ export function NumbersFound({ engine, mine }: { readonly engine: EngineCard; re
         </button>
       )}
       {isOpen && (
-        <Suspense fallback={null}>
+        <Suspense fallback={<SheetOnItsWay />}>
           <FittedDialog engine={engine} kind="plug" onClose={() => open(false)} />
         </Suspense>
       )}

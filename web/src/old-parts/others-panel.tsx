@@ -1,4 +1,4 @@
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { hasHere } from '@brackenfell/core/old-parts/kept-answers';
 import {
   PART_SIGNS,

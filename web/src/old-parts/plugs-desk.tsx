@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { CauseId } from '@brackenfell/core/old-parts/causes';
 import { answerKeptPlugs } from '@brackenfell/core/old-parts/kept-answers';
 import type { CheckResult } from '@brackenfell/core/old-parts/read-plugs';

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
 import { addSeller } from '@brackenfell/contract/quarantine';
 import { CHANNEL_WORDS, CHANNELS } from '@brackenfell/core/authenticity/prior';

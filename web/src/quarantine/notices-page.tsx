@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { enterNotice } from '@brackenfell/contract/quarantine';
 import { TextField, useBodyForm } from '../controls/body-form.tsx';
 import { Key } from '../controls/key.tsx';

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { call } from '../wire/call.ts';
 
 export const useBatches = () => useQuery({ queryKey: ['batches'], queryFn: () => call('listBatches', { query: {} }) });

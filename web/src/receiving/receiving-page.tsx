@@ -2,7 +2,7 @@ import { inOurMoney } from '@brackenfell/core/words/money';
 import { counted, wordFor } from '@brackenfell/core/words/counted';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { Link, useNavigate, useParams } from 'react-router';
 import { readPriceMinor } from '@brackenfell/core/authenticity/read-typed';
 import { CHANNEL_WORDS } from '@brackenfell/core/authenticity/prior';

@@ -1,4 +1,4 @@
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { CatalogueRecord } from '@brackenfell/contract/record';
 import { printMoment } from '../controls/moment.ts';
 import { Said } from './record-would.tsx';

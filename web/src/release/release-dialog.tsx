@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { releaseLineByPin } from '@brackenfell/contract/release';
 import { TextField, useBodyForm } from '../controls/body-form.tsx';
 import { Choice } from '../controls/choice.tsx';

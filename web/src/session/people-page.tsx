@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
 import { changeSecret } from '@brackenfell/contract/session';
 import { TextField, useBodyForm } from '../controls/body-form.tsx';

@@ -1,6 +1,6 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { ROLES, type Role } from '@brackenfell/contract/endpoint';
 import { Trouble } from '../controls/trouble.tsx';
 import { call } from '../wire/call.ts';

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { ROLES, type Role } from '@brackenfell/contract/endpoint';
 import type { RequestOf, ResponseOf } from '@brackenfell/contract/endpoints';
 import { addPerson, resetSecrets } from '@brackenfell/contract/shop';

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { USUAL_BLADES, type OwnedBlade } from '@brackenfell/core/gap/blade-sets';
 import type { BladesOwned } from '@brackenfell/contract/set-up';
 import { call } from '../wire/call.ts';

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { GapDesk, GapStage, PieceOfBox } from '@brackenfell/core/gap/gap-desk';
 import { deskOf, gapAskedOf } from '@brackenfell/core/set-up/set-up-points';
 import type { Slip, SlipLine } from '@brackenfell/contract/slip';

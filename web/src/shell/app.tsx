@@ -6,9 +6,10 @@ import { EngineStage } from '../engine/engine-stage.tsx';
 import { FaultScreen } from './fault-screen.tsx';
 import { Frame } from './frame.tsx';
 import { AwayBanner } from '../controls/away-banner.tsx';
-import { fetchRooms, room } from '../controls/room.ts';
+import { fetchRooms, room } from '../controls/room.tsx';
 import { SignIn } from '../session/sign-in.tsx';
 import { useOurShop } from '../shop/our-shop.ts';
+import { toastsAreDue } from '../controls/toast.ts';
 import { whenQuiet } from '../wire/when-quiet.ts';
 import { useLive } from '../live/use-live.ts';
 import { useSession } from '../session/use-session.ts';
@@ -63,7 +64,10 @@ export function App() {
   useEffect(() => {
     if (!isSignedIn) return;
     const leaving = new AbortController();
-    void whenQuiet(queries, leaving.signal).then(fetchRooms);
+    void whenQuiet(queries, leaving.signal).then(() => {
+      toastsAreDue.set(true);
+      return fetchRooms();
+    });
     return () => leaving.abort();
   }, [isSignedIn, queries]);
   return (

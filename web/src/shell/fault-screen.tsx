@@ -1,5 +1,5 @@
 import type { FallbackProps } from 'react-error-boundary';
-import { GoneError } from '../controls/room.ts';
+import { GoneError } from '../controls/room.tsx';
 
 /** What stands where a screen failed: what happened, what is safe, what to do. The rest of the counter goes on. */
 export function FaultScreen({ error, resetErrorBoundary }: FallbackProps) {

@@ -1,21 +1,17 @@
 import { Suspense, useEffect, useRef, useState } from 'react';
 import { Outlet, useLocation, useNavigate } from 'react-router';
 import { ErrorBoundary } from 'react-error-boundary';
-import { Toaster } from 'sonner';
+import { ToastCorner } from '../controls/toast-corner.tsx';
 import type { Staff } from '@brackenfell/contract/session';
 import { AskLine } from '../ask/ask-line.tsx';
-import { ScanList } from '../ask/scan-list.tsx';
 import { keepScan } from '../ask/scans.ts';
-import { SwitchPerson } from '../session/switch-person.tsx';
 import { changeSettings, nextUnits, useSettings } from '../settings/settings.ts';
-import { SlipList } from '../slip/slip-list.tsx';
 import { useBegunAs, useOutboxFlow } from '../counter/slip-outbox.ts';
 import { printDocket } from '../counter/print-docket.ts';
 import { SlipPane } from '../slip/slip-pane.tsx';
 import { FaultScreen } from './fault-screen.tsx';
 import { AwayBanner } from '../controls/away-banner.tsx';
-import { room } from '../controls/room.ts';
-import { KeyHelp } from './key-help.tsx';
+import { room, SheetOnItsWay } from '../controls/room.tsx';
 import { drewAddress, useKeys, watchForBursts } from '../keys/keys.ts';
 import { isCatalogue, isGarage, isQuarantine, isSums, Rail } from './rail.tsx';
 import { CatalogueStrip } from '../catalogue/catalogue-strip.tsx';
@@ -37,6 +33,11 @@ function Strip({ pathname }: { readonly pathname: string }) {
 
 type Sheet = 'keys' | 'person' | 'slips' | 'scans' | 'heard' | undefined;
 
+/** Not part of the first load: a sheet brings along what lays it over the desk. */
+const KeyHelp = room(async () => (await import('./key-help.tsx')).KeyHelp);
+const SlipList = room(async () => (await import('../slip/slip-list.tsx')).SlipList);
+const ScanList = room(async () => (await import('../ask/scan-list.tsx')).ScanList);
+const SwitchPerson = room(async () => (await import('../session/switch-person.tsx')).SwitchPerson);
 const HeardDialog = room(async () => (await import('../heard/heard-dialog.tsx')).HeardDialog);
 
 /** The frame around every screen of the counter: rail, ask line, stages, desk and slip. */
@@ -129,16 +130,14 @@ export function Frame({ me }: { me: Staff }) {
         </ErrorBoundary>
       </div>
       <SlipPane me={me} onSlips={() => open('slips')} onHeard={() => open('heard')} />
-      {sheet === 'keys' && <KeyHelp onClose={close} />}
-      {sheet === 'person' && <SwitchPerson me={me} onClose={close} />}
-      {sheet === 'scans' && <ScanList onClose={close} />}
-      {sheet === 'heard' && (
-        <Suspense fallback={null}>
-          <HeardDialog me={me} onClose={close} />
-        </Suspense>
-      )}
-      {sheet === 'slips' && <SlipList me={me} onClose={close} />}
-      <Toaster position="bottom-left" duration={3500} toastOptions={{ className: 'toast' }} />
+      <Suspense fallback={<SheetOnItsWay />}>
+        {sheet === 'keys' && <KeyHelp onClose={close} />}
+        {sheet === 'person' && <SwitchPerson me={me} onClose={close} />}
+        {sheet === 'scans' && <ScanList onClose={close} />}
+        {sheet === 'heard' && <HeardDialog me={me} onClose={close} />}
+        {sheet === 'slips' && <SlipList me={me} onClose={close} />}
+      </Suspense>
+      <ToastCorner />
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { FormProvider } from 'react-hook-form';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
 import { changeShop, type Shop } from '@brackenfell/contract/shop';
 import { Trouble } from '../controls/trouble.tsx';

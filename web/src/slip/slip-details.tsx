@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { Slip } from '@brackenfell/contract/slip';
 import { readDuty, sayDuty } from '@brackenfell/core/duty/duty-text';
 import { slipCall } from '../counter/slip-call.ts';

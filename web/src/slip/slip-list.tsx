@@ -1,7 +1,7 @@
 import { counted } from '@brackenfell/core/words/counted';
 import type { Staff } from '@brackenfell/contract/session';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { Slip, SlipSummary } from '@brackenfell/contract/slip';
 import {
   isFinal,

@@ -1,19 +1,20 @@
 import { Suspense } from 'react';
-import { room } from '../controls/room.ts';
+import { room, SheetOnItsWay } from '../controls/room.tsx';
 import type { Staff } from '@brackenfell/contract/session';
 import type { Slip } from '@brackenfell/contract/slip';
 import { useCounter } from '../counter/use-counter.ts';
-import { BatchDialog } from './batch-dialog.tsx';
-import { CollectDialog, EndDialog } from './collect-dialog.tsx';
-import { NoteDialog } from './note-dialog.tsx';
 import { slipSheet } from '../counter/slip-sheet.ts';
 import { printDocket } from '../counter/print-docket.ts';
-import { QuantityDialog } from './quantity-dialog.tsx';
 import { slipCall } from '../counter/slip-call.ts';
 import { useSlipWrite } from '../counter/slip-outbox.ts';
 import { useOpenMatter } from '../counter/use-open-matter.ts';
 
-/** Not part of the first load: they bring along how every fact is answered, and how a form's fields are checked. */
+/** Not part of the first load: they bring along how a sheet is laid over the desk, how every fact is answered and a form checked. */
+const NoteDialog = room(async () => (await import('./note-dialog.tsx')).NoteDialog);
+const QuantityDialog = room(async () => (await import('./quantity-dialog.tsx')).QuantityDialog);
+const CollectDialog = room(async () => (await import('./collect-dialog.tsx')).CollectDialog);
+const EndDialog = room(async () => (await import('./collect-dialog.tsx')).EndDialog);
+const BatchDialog = room(async () => (await import('./batch-dialog.tsx')).BatchDialog);
 const ReleaseDialog = room(async () => (await import('../release/release-dialog.tsx')).ReleaseDialog);
 const ToldDialog = room(async () => (await import('./told-dialog.tsx')).ToldDialog);
 const AnswerDialog = room(async () => (await import('./answer-dialog.tsx')).AnswerDialog);
@@ -25,7 +26,7 @@ export function SlipSheets({ slip, me }: { slip: Slip | undefined; me: Staff }) 
   const sheet = slipSheet.use();
   if (!sheet) return null;
   return (
-    <Suspense fallback={null}>
+    <Suspense fallback={<SheetOnItsWay />}>
       {sheet.kind === 'answer' ? (
         <AnswerDialog sheet={sheet} slip={slip} onClose={close} />
       ) : (

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { USUAL_BLADES, USUAL_THOU_BLADES, type OwnedBlade } from '@brackenfell/core/gap/blade-sets';
 import type { BladesOwned as Owned } from '@brackenfell/contract/set-up';
 import { useDraftOf } from '../controls/draft.ts';

@@ -1,4 +1,4 @@
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import { Key } from '../controls/key.tsx';
 import { useKeys } from '../keys/keys.ts';
 

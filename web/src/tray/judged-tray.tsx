@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../controls/toast.ts';
 import type { EngineCard as EngineCardData } from '@brackenfell/contract/engine';
 import type { OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
 import { KIND_WORDS } from '@brackenfell/core/facts/part-kinds';

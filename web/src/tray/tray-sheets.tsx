@@ -1,5 +1,5 @@
 import { Suspense } from 'react';
-import { room } from '../controls/room.ts';
+import { room, SheetOnItsWay } from '../controls/room.tsx';
 import type { TraySheetsProps } from './open-sheet.tsx';
 
 /** The sheets come right after the tray, together: the counter is usable before, and none is waited for when it is opened. */
@@ -8,7 +8,7 @@ const OpenSheet = room(async () => (await import('./open-sheet.tsx')).OpenSheet)
 /** Whatever is laid over the tray. */
 export function TraySheets(props: TraySheetsProps) {
   return (
-    <Suspense fallback={null}>
+    <Suspense fallback={props.sheet && <SheetOnItsWay />}>
       <OpenSheet {...props} />
     </Suspense>
   );
