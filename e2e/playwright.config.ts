@@ -19,8 +19,6 @@ export default defineConfig({
     actionTimeout: 90_000,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
-    // Of each step its document; pictures would take a tenth of the time.
-    trace: { mode: 'retain-on-failure', screenshots: false, snapshots: true, sources: false },
     launchOptions: CHROMIUM_LAUNCH,
   },
 });

@@ -80,6 +80,7 @@ test('by pointer: a rating too many is refused where it stands, then goes betwee
   await page.goto(`${counter.address}/catalogue/records/numbering/kestrane`);
   await page.locator('summary', { hasText: 'thread digits' }).click();
   const codes = page.getByRole('button', { name: /^Take code/ });
+  await expect(codes.first()).toBeVisible();
   const before = await codes.count();
   const taken = (await codes.first().getAttribute('aria-label'))!.replace(/^Take code (.*) out$/, '$1');
   await page.getByRole('button', { name: 'Add a code' }).first().click();

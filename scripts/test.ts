@@ -100,6 +100,15 @@ async function runJourneys(env: NodeJS.ProcessEnv): Promise<Count> {
     { ...env, PLAYWRIGHT_JSON_OUTPUT_FILE: report },
   );
   const read = readJson(report) as { stats: { expected: number; unexpected: number; flaky: number } } | undefined;
+  if (code !== 0) {
+    // Each step's document is a tenth of the time, so it is kept only here. What failed has failed, whatever comes of this.
+    console.log('What failed is walked once more, for its trace:');
+    await run(
+      bin('playwright'),
+      ['test', '--config', join(ROOT, 'e2e/playwright.config.ts'), '--last-failed', '--trace', 'retain-on-failure'],
+      { ...env, PLAYWRIGHT_JSON_OUTPUT_FILE: join(scratch, 'again.json') },
+    );
+  }
   const failed = read ? read.stats.unexpected + read.stats.flaky : 1;
   return { passed: read?.stats.expected ?? 0, failed: code !== 0 && failed === 0 ? 1 : failed };
 }

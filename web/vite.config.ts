@@ -20,7 +20,10 @@ export default defineConfig({
   build: {
     target: 'es2023',
     // Rooms are fetched ahead one by one: a list of what each of them needs would be a part of the first load.
-    modulePreload: { polyfill: false, resolveDependencies: (_, needs, { hostType }) => (hostType === 'html' ? needs : []) },
+    modulePreload: {
+      polyfill: false,
+      resolveDependencies: (_, needs, { hostType }) => (hostType === 'html' ? needs : []),
+    },
   },
   server: { host: '127.0.0.1', proxy: { '/api': server } },
 });

@@ -150,6 +150,26 @@ describe('whatever was read and fitted', () => {
     );
   });
 
+  test('it runs on every day of its months and on no other, counted day by day', () => {
+    fc.assert(
+      fc.property(day, months, fc.integer({ min: 0, max: 900 }), (on, inMonths, days) => {
+        const after = Array.from({ length: days }, (_, i) => dayAfter(on, i + 1));
+        const ran = after.filter((one) => inMonths.includes(Number(one.slice(5, 7)))).length;
+        const use = { perDay: 1, months: inMonths };
+        expect(servedBy([at(on, 0)], use, dayAfter(on, days))!.served).toBe(ran);
+      }),
+      { numRuns: runs(60) },
+    );
+  });
+
+  test('a day further off than twenty-five years is not told', () => {
+    expect(dayWhen(366 * 25, { perDay: 1, months: ALL_YEAR }, '2026-01-01')).toBe('2051-01-20');
+    expect(dayWhen(366 * 25 + 1, { perDay: 1, months: ALL_YEAR }, '2026-01-01')).toBeUndefined();
+    const inMay = { perDay: 1, months: [5] };
+    expect(dayWhen(31 * 25, inMay, '2026-01-01')).toBe('2050-05-31');
+    expect(dayWhen(31 * 25 + 1, inMay, '2026-01-01')).toBeUndefined();
+  });
+
   test('what it has run never falls between two readings that rise, and meets both', () => {
     fc.assert(
       fc.property(

@@ -1,5 +1,5 @@
 import type { CountsIn } from '../service-plan/running-hours.ts';
-import { dayAfter, daysBetween, type Day } from '../words/calendar.ts';
+import { dayAfter, daysBetween, daysInMonth, type Day } from '../words/calendar.ts';
 
 /** What was read off a vehicle or machine: km, or running hours where it counts in those. */
 export interface ServedReading {
@@ -16,14 +16,27 @@ export interface Use {
 
 export const ALL_YEAR: readonly number[] = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
 
-const monthOf = (day: Day): number => Number(day.slice(5, 7));
+/** The months from a day on, without end: how many days of each come after it. */
+function* monthsAfter(from: Day): Generator<{ readonly month: number; readonly days: number }, never> {
+  const [year, month, day] = from.split('-').map(Number) as [number, number, number];
+  yield { month, days: daysInMonth(year, month) - day };
+  for (let next = month; ; next += 1) {
+    const here = (next % 12) + 1;
+    yield { month: here, days: daysInMonth(year + Math.floor(next / 12), here) };
+  }
+}
 
 /** Days between two on which it runs at all; the first is not counted. */
 function daysRun(from: Day, to: Day, months: readonly number[]): number {
-  const days = daysBetween(from, to);
-  if (days <= 0 || months.length === ALL_YEAR.length) return Math.max(0, days);
+  let left = daysBetween(from, to);
+  if (left <= 0 || months.length === ALL_YEAR.length) return Math.max(0, left);
   let run = 0;
-  for (let i = 1; i <= days; i += 1) if (months.includes(monthOf(dayAfter(from, i)))) run += 1;
+  for (const { month, days } of monthsAfter(from)) {
+    const here = Math.min(days, left);
+    if (months.includes(month)) run += here;
+    left -= here;
+    if (left === 0) break;
+  }
   return run;
 }
 
@@ -71,14 +84,17 @@ const FAR_DAYS = 366 * 25;
 export function dayWhen(left: number, { perDay, months }: Use, today: Day): Day | undefined {
   if (left <= 0) return today;
   if (perDay === undefined || perDay <= 0 || months.length === 0) return undefined;
-  let days = Math.ceil(left / perDay - 1e-9);
-  if (days > FAR_DAYS) return undefined;
-  if (months.length === ALL_YEAR.length) return dayAfter(today, days);
-  for (let i = 1; i <= FAR_DAYS; i += 1) {
-    const day = dayAfter(today, i);
-    if (months.includes(monthOf(day)) && (days -= 1) === 0) return day;
+  let toRun = Math.ceil(left / perDay - 1e-9);
+  if (toRun > FAR_DAYS) return undefined;
+  if (months.length === ALL_YEAR.length) return dayAfter(today, toRun);
+  let gone = 0;
+  for (const { month, days } of monthsAfter(today)) {
+    const runs = months.includes(month);
+    if ((runs && toRun <= days) || gone > FAR_DAYS) break;
+    if (runs) toRun -= days;
+    gone += days;
   }
-  return undefined;
+  return gone + toRun > FAR_DAYS ? undefined : dayAfter(today, gone + toRun);
 }
 
 /** More than this in a day nobody drives, and no day has more hours. */

@@ -56,6 +56,33 @@ describe('work that came back', () => {
   test('plugs are not reached without boots and connectors: their slip says so by itself', () => {
     expect(touchedBy(['plug', 'sundry'])).toEqual(['connectors', 'boots', 'plugs', 'leads']);
   });
+  test.each([
+    [['coil'], ['connectors', 'boots', 'coils']],
+    [['lead-set'], ['boots', 'leads']],
+    [['cap'], ['leads', 'cap']],
+    [['rotor'], ['leads', 'cap']],
+    [
+      ['coil', 'rotor'],
+      ['connectors', 'boots', 'coils', 'leads', 'cap'],
+    ],
+    [['sundry'], []],
+  ])('a slip of %j touched %j', (kinds, groups) => {
+    expect(touchedBy(kinds)).toEqual(groups);
+  });
+  test('what was found wrong is no longer next, and what was seen right is not the likeliest', () => {
+    const seen = of({ results: { boot: 'seen-right', connector: 'seen-right' } });
+    expect([seen.next!.id, seen.likeliest!.id]).not.toContain('boot');
+    expect(of({ results: { connector: 'wrong' } }).likeliest!.id).not.toBe('connector');
+    const all = Object.fromEntries(COMEBACK_CHECK_IDS.map((id) => [id, 'seen-right'] as const));
+    expect(of({ results: all })).toMatchObject({ next: undefined, likeliest: undefined, found: undefined, sell: null });
+  });
+  test('what was not touched keeps a tenth, a plug that fell is looked at first, and wet weather counts', () => {
+    const weightOf = (id: string, more: object) => of(more).ranked.find((check) => check.id === id)!.weight;
+    expect(weightOf('hose', { untouched: ['intake'] })).toBeCloseTo(weightOf('hose', { untouched: [] }) / 10, 9);
+    expect(weightOf('other', { untouched: ['intake'] })).toBe(weightOf('other', {}));
+    expect(weightOf('gap', { isToldDropped: true })).toBeCloseTo(weightOf('gap', { isToldDropped: false }) * 5, 9);
+    expect(weightOf('well', { when: ['wet'] })).toBeCloseTo(weightOf('well', { when: [] }) * 4, 9);
+  });
 });
 
 test('at once ends with fifty kilometres, wear begins after a thousand; an engine without leads was not touched there', () => {
@@ -84,6 +111,27 @@ describe('a plug that something befell', () => {
     expect(fateOf(plug).says.join(' ')).toMatch(/twelfth/);
     expect(fateOf({ ...plug, gasket: 'taper' }).says.join(' ')).not.toMatch(/twelfth/);
     expect(fateOf({ ...plug, isFineTip: true }).says.join(' ')).toMatch(/No wire brush/);
+  });
+  test('what is told of it, word by word', () => {
+    const told = (more: Partial<Parameters<typeof fateOf>[0]>) => fateOf({ ...plug, ...more }).says;
+    const not = 'Not back on the shelf: never what was fitted, dropped or opened.';
+    const used = 'Its gasket is crushed already: a used one turns a twelfth, not the half of a new one.';
+    expect(told({})).toEqual(['Its gap is gauged before it goes in.', used, not]);
+    expect(told({ wasFitted: false, isOpened: false })).toEqual([
+      'Its gap is gauged before it goes in.',
+      'Never opened, never fitted: it may go back on the shelf.',
+    ]);
+    expect(told({ event: 'dropped', wasFitted: false, isFineTip: true })).toEqual([
+      'Gauge its gap, look for a crack; a hidden one shows only under load, and that is told.',
+      'No wire brush: a fine or precious tip comes off under it.',
+      not,
+    ]);
+    expect(told({ event: 'backfire', gasket: 'taper' })).toEqual([
+      'Look at the insulator with a lamp and gauge its gap; a hidden crack shows only under load.',
+      'Its cone wiped clean; no gasket.',
+      not,
+    ]);
+    expect(told({ event: 'cut' })).toEqual(['A changed electrode is no plug of its maker any more.', not]);
   });
   test('only what was never opened, fitted or dropped goes back on the shelf', () => {
     for (const event of EVENTS)

@@ -3,17 +3,15 @@ import {
   addDays,
   addMonths,
   differenceInCalendarDays,
-  formatISO,
   getDaysInMonth,
   getISOWeeksInYear,
-  parseISO,
   startOfISOWeek,
 } from 'date-fns';
 
 /** A day as YYYY-MM-DD: days sort as they follow each other. Nothing here knows of a clock or a zone. */
 export type Day = string;
 
-const iso = (date: Date): Day => formatISO(date, { representation: 'date' });
+const iso = (date: Date): Day => date.toISOString().slice(0, 10);
 
 /** A day of the calendar. Month from 1 to 12. */
 export const dayOf = (year: number, month: number, day: number): Day => iso(new UTCDate(year, month - 1, day));
@@ -37,7 +35,7 @@ export function monthBefore(month: string): string {
   return iso(addMonths(new UTCDate(year, number - 1, 1), -1)).slice(0, 7);
 }
 
-const dateOf = (day: Day): UTCDate => new UTCDate(parseISO(`${day}T00:00:00Z`));
+const dateOf = (day: Day): UTCDate => new UTCDate(`${day}T00:00:00Z`);
 
 /** Days from one day to another; less than nothing where it is earlier. */
 export const daysBetween = (from: Day, to: Day): number => differenceInCalendarDays(dateOf(to), dateOf(from));

@@ -65,7 +65,7 @@ export function useInspection(inspectionId: string) {
         if (!known || fetchStatus === 'fetching')
           void queries.cancelQueries({ queryKey }).then(() => queries.invalidateQueries({ queryKey }));
       },
-      onRefused: (why: string) => void toast.error(why),
+      onRefused: toast.error,
     }),
     [queries],
   );

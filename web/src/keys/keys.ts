@@ -106,11 +106,11 @@ const somethingWaits = (): boolean => inTurn.isAtIt || held.some((one) => 'press
 
 /**
  * A machine that is busy hands over the keys of a second at once, before the first of them has opened the ask line or a
- * sheet: what was typed behind it waits too.
+ * sheet: what was typed behind it waits too, and so does what comes when the field is there and they are not yet in it.
  */
 function waitBehind(event: KeyboardEvent): void {
   const isChord = event.ctrlKey || event.metaKey || event.altKey;
-  if (!somethingWaits() || !isText(event.key) || isChord || isTyping(event.target) || isOfControl(event)) return;
+  if (!somethingWaits() || !isText(event.key) || isChord || isOfControl(event)) return;
   event.preventDefault();
   held.push({ press: event.key, key: event.key, event });
 }

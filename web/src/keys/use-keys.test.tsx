@@ -1,11 +1,11 @@
 /** @jest-environment jsdom */
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { act as settleReact, cleanup, render, screen } from '@testing-library/react';
-import { useEffect, useState } from 'react';
+import { useEffect, useLayoutEffect, useState } from 'react';
 import { Dialog } from '../controls/dialog.tsx';
 import { changeSettings } from '../settings/settings.ts';
 import { press, SETTLED_MS } from '../testing/press.ts';
-import { act, drewAddress, useKeys, watchForBursts, type KeyBinding } from './keys.ts';
+import { act, awaitSheet, drewAddress, useKeys, watchForBursts, type KeyBinding } from './keys.ts';
 
 const done: string[] = [];
 const scans: [string, boolean][] = [];
@@ -168,6 +168,41 @@ describe('a busy machine', () => {
     for (const key of ['/', 'j', 'w']) press(key, { afterMs: 40 });
     await settleReact(() => jest.advanceTimersByTimeAsync(2000));
     expect(screen.getByLabelText<HTMLInputElement>('Ask').value).toBe('jw');
+    expect(done).toEqual([]);
+  });
+
+  /** A sheet that is still fetched for a while. */
+  function Fetched() {
+    const [is, become] = useState<'shut' | 'fetched' | 'open'>('shut');
+    useLayoutEffect(() => {
+      if (is !== 'fetched') return undefined;
+      const there = awaitSheet();
+      const soon = setTimeout(() => become('open'), 200);
+      return () => {
+        clearTimeout(soon);
+        there();
+      };
+    }, [is]);
+    return (
+      <>
+        <Keys keys={[does('n', { run: () => become('fetched') }), does('j')]} />
+        {is === 'open' && <input aria-label="Note" autoFocus defaultValue="" />}
+      </>
+    );
+  }
+
+  test('that is just showing the sheet puts a letter behind those that wait for it, not before them', async () => {
+    drewAddress(window.location);
+    render(<Fetched />);
+    press('n');
+    await settleReact(() => jest.advanceTimersByTimeAsync(215));
+    press('j');
+    await settleReact(() => jest.advanceTimersByTimeAsync(20));
+    expect(document.activeElement).toBe(screen.getByLabelText('Note'));
+    expect(press('w').defaultPrevented).toBe(true);
+    await settleReact(() => jest.advanceTimersByTimeAsync(500));
+    drewAddress(undefined);
+    expect(screen.getByLabelText<HTMLInputElement>('Note').value).toBe('jw');
     expect(done).toEqual([]);
   });
 });

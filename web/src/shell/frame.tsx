@@ -34,11 +34,11 @@ function Strip({ pathname }: { readonly pathname: string }) {
 type Sheet = 'keys' | 'person' | 'slips' | 'scans' | 'heard' | undefined;
 
 /** Not part of the first load: a sheet brings along what lays it over the desk. */
-const KeyHelp = room(async () => (await import('./key-help.tsx')).KeyHelp);
-const SlipList = room(async () => (await import('../slip/slip-list.tsx')).SlipList);
-const ScanList = room(async () => (await import('../ask/scan-list.tsx')).ScanList);
-const SwitchPerson = room(async () => (await import('../session/switch-person.tsx')).SwitchPerson);
-const HeardDialog = room(async () => (await import('../heard/heard-dialog.tsx')).HeardDialog);
+const KeyHelp = room(async () => (await import('./sheets.ts')).KeyHelp);
+const SlipList = room(async () => (await import('./sheets.ts')).SlipList);
+const ScanList = room(async () => (await import('./sheets.ts')).ScanList);
+const SwitchPerson = room(async () => (await import('./sheets.ts')).SwitchPerson);
+const HeardDialog = room(async () => (await import('./sheets.ts')).HeardDialog);
 
 /** The frame around every screen of the counter: rail, ask line, stages, desk and slip. */
 export function Frame({ me }: { me: Staff }) {

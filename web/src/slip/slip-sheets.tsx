@@ -10,14 +10,14 @@ import { useSlipWrite } from '../counter/slip-outbox.ts';
 import { useOpenMatter } from '../counter/use-open-matter.ts';
 
 /** Not part of the first load: they bring along how a sheet is laid over the desk, how every fact is answered and a form checked. */
-const NoteDialog = room(async () => (await import('./note-dialog.tsx')).NoteDialog);
-const QuantityDialog = room(async () => (await import('./quantity-dialog.tsx')).QuantityDialog);
-const CollectDialog = room(async () => (await import('./collect-dialog.tsx')).CollectDialog);
-const EndDialog = room(async () => (await import('./collect-dialog.tsx')).EndDialog);
-const BatchDialog = room(async () => (await import('./batch-dialog.tsx')).BatchDialog);
-const ReleaseDialog = room(async () => (await import('../release/release-dialog.tsx')).ReleaseDialog);
-const ToldDialog = room(async () => (await import('./told-dialog.tsx')).ToldDialog);
-const AnswerDialog = room(async () => (await import('./answer-dialog.tsx')).AnswerDialog);
+const NoteDialog = room(async () => (await import('./dialogs.ts')).NoteDialog);
+const QuantityDialog = room(async () => (await import('./dialogs.ts')).QuantityDialog);
+const CollectDialog = room(async () => (await import('./dialogs.ts')).CollectDialog);
+const EndDialog = room(async () => (await import('./dialogs.ts')).EndDialog);
+const BatchDialog = room(async () => (await import('./dialogs.ts')).BatchDialog);
+const ReleaseDialog = room(async () => (await import('./dialogs.ts')).ReleaseDialog);
+const ToldDialog = room(async () => (await import('./dialogs.ts')).ToldDialog);
+const AnswerDialog = room(async () => (await import('./dialogs.ts')).AnswerDialog);
 
 const close = () => slipSheet.set(undefined);
 
