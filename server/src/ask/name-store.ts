@@ -29,9 +29,11 @@ const COLUMNS = sql`n.part_id as "partId", n.maker_id as "makerId", n.kind, n.pr
 const ofMakers = (makers: readonly string[]): RawBuilder<unknown> =>
   makers.length === 0 ? sql`` : sql`and n.maker_id = any(${makers}::text[])`;
 
+type Form = 'normal_form' | 'fold_key';
+
 /** A range over an index in byte order: what begins with a text, without a pattern that has to be planned anew. */
-const begins = (column: 'normal_form' | 'fold_key', text: string): RawBuilder<unknown> =>
-  sql`n.${sql.ref(column)} ~>=~ ${text} and n.${sql.ref(column)} ~<~ ${text + FIRST_AFTER}`;
+const begins = (column: Form, text: string, of: 'n' | 'f' = 'n'): RawBuilder<unknown> =>
+  sql`${sql.ref(`${of}.${column}`)} ~>=~ ${text} and ${sql.ref(`${of}.${column}`)} ~<~ ${text + FIRST_AFTER}`;
 
 /**
  * Names that could answer a question, unranked: as written, through look-alikes, longer ones, and unless `quick` those one
@@ -90,19 +92,23 @@ async function findByPattern(db: Database, asked: AskedNumber, makers: readonly 
       return rows;
     }
   }
-  const leading = /^[^?*]*/.exec(pattern.normal)![0];
-  const narrowed = leading.length >= SHORTEST.prefix ? sql`and ${begins('normal_form', leading)}` : sql``;
-  const foldLeading = /^[^?*]*/.exec(pattern.fold)![0];
+  const selectFitting = (column: Form): RawBuilder<unknown> | undefined => {
+    const form = column === 'fold_key' ? pattern.fold : pattern.normal;
+    const leading = /^[^?*]*/.exec(form)![0];
+    const isRange = leading.length >= SHORTEST.prefix;
+    if (!isRange && column === 'fold_key') return undefined;
+    const fits = (of: 'n' | 'f') =>
+      sql`${sql.ref(`${of}.${column}`)} like ${likeOf(form)} ${isRange ? sql`and ${begins(column, leading, of)}` : sql``}`;
+    // Which of thousands in the range fit is read off the index alone, and only these are fetched. It knows of no makers.
+    const where =
+      isRange && makers.length === 0
+        ? sql`${sql.ref(`n.${column}`)} = any(array(
+            select ${sql.ref(`f.${column}`)} from part_name f where ${fits('f')} limit ${sql.lit(MOST_BY_PATTERN)}))`
+        : sql`${fits('n')} ${maker}`;
+    return sql`(select ${COLUMNS} from part_name n where ${where} limit ${sql.lit(MOST_BY_PATTERN)})`;
+  };
   // As written first; what only the look-alikes answer to follows.
-  const folded =
-    foldLeading.length < SHORTEST.prefix
-      ? sql``
-      : sql`union all (select ${COLUMNS} from part_name n
-          where n.fold_key like ${likeOf(pattern.fold)} and ${begins('fold_key', foldLeading)} ${maker}
-          limit ${sql.lit(MOST_BY_PATTERN)})`;
-  const { rows } = await sql<FoundName>`(select ${COLUMNS} from part_name n
-    where n.normal_form like ${likeOf(pattern.normal)} ${narrowed} ${maker} limit ${sql.lit(MOST_BY_PATTERN)}) ${folded}`.execute(
-    db,
-  );
+  const selects = (['normal_form', 'fold_key'] as const).flatMap((column) => selectFitting(column) ?? []);
+  const { rows } = await sql<FoundName>`${sql.join(selects, sql` union all `)}`.execute(db);
   return rows;
 }
