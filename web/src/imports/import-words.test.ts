@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { list as view, NONE } from '../testing/lists.ts';
-import { sayImport, toWrite } from './import-words.ts';
+import { markOf, sayImport, toWrite } from './import-words.ts';
 
 describe('where a list stands', () => {
   test('a column that is asked comes before what could be written', () => {
@@ -37,6 +37,8 @@ describe('where a list stands', () => {
       says: 'Nothing to write: 7 rows not taken',
       then: 'Each tells below why.',
     });
+    expect(markOf({ state: 'sorted', counts: { ...NONE, doubtful: 1, changed: 1 } })).toBe('acceptable');
+    expect(markOf({ state: 'written', counts: { ...NONE, doubtful: 1 } })).toBe('match');
   });
   test('what a worker came to is told, and what stopped it', () => {
     expect(sayImport(view({ state: 'failed', outcome: 'The file is empty.' }))).toMatchObject({

@@ -15,48 +15,77 @@ export const HEAP_MARKS: Readonly<Record<Heap | 'gone', MarkKind>> = {
 /** Rows that would be written as things stand. */
 export const toWrite = ({ counts }: Pick<ImportView, 'counts'>): number => (counts?.new ?? 0) + (counts?.changed ?? 0);
 
+/** How many rows are not taken as they are. */
+export const notTaken = ({ counts }: Pick<ImportView, 'counts'>): number =>
+  counts ? counts.invalid + counts.doubtful : 0;
+
+const STATE_MARKS = {
+  reading: 'unknown',
+  sorting: 'unknown',
+  writing: 'unknown',
+  written: 'match',
+  'taking-back': 'unknown',
+  'taken-back': 'not-asked',
+  failed: 'refuse',
+} as const;
+
+/** The mark of a list: one that is sorted by what could be written of it. */
+export function markOf(list: Pick<ImportView, 'state' | 'counts'>): MarkKind {
+  if (list.state !== 'sorted') return STATE_MARKS[list.state];
+  if (toWrite(list) > 0) return 'acceptable';
+  return notTaken(list) > 0 ? 'unknown' : 'match-small';
+}
+
+interface ImportSaid {
+  readonly mark: MarkKind;
+  readonly says: string;
+  readonly then: string;
+}
+
 /** Where an import stands, with its mark and what comes next. */
-export function sayImport(view: ImportView): { readonly mark: MarkKind; readonly says: string; readonly then: string } {
+export function sayImport(view: ImportView): ImportSaid {
   const asked = view.columns.find((column) => column.asked !== null);
+  const mark = asked && view.state === 'sorted' ? 'unknown' : markOf(view);
+  return { mark, ...inWords(view, asked) };
+}
+
+function inWords(
+  view: ImportView,
+  asked: ImportView['columns'][number] | undefined,
+): Pick<ImportSaid, 'says' | 'then'> {
   switch (view.state) {
     case 'reading':
     case 'sorting':
-      return { mark: 'unknown', says: 'Being read', then: view.doing || 'waiting for its turn' };
+      return { says: 'Being read', then: view.doing || 'waiting for its turn' };
     case 'writing':
-      return { mark: 'unknown', says: 'Being written', then: view.doing || 'waiting for its turn' };
+      return { says: 'Being written', then: view.doing || 'waiting for its turn' };
     case 'taking-back':
-      return { mark: 'unknown', says: 'Being taken back', then: view.doing || 'waiting for its turn' };
+      return { says: 'Being taken back', then: view.doing || 'waiting for its turn' };
     case 'written':
-      return { mark: 'match', says: 'Written', then: view.outcome ?? '' };
+      return { says: 'Written', then: view.outcome ?? '' };
     case 'taken-back':
-      return { mark: 'not-asked', says: 'Taken back', then: view.outcome ?? '' };
+      return { says: 'Taken back', then: view.outcome ?? '' };
     case 'failed':
-      return { mark: 'refuse', says: 'Not read', then: view.outcome ?? '' };
+      return { says: 'Not read', then: view.outcome ?? '' };
     case 'sorted':
       if (asked)
         return {
-          mark: 'unknown',
           says: 'One column asked',
           then: `${asked.heading}: in which unit? Nothing is written yet.`,
         };
       if (toWrite(view) === 0 && notTaken(view) > 0)
         return {
-          mark: 'unknown',
           says: `Nothing to write: ${counted(notTaken(view), 'row')} not taken`,
           then: view.outcome ?? 'Each tells below why.',
         };
       return toWrite(view) === 0
-        ? { mark: 'match-small', says: 'Nothing to write', then: view.outcome ?? 'Every row is the same as is held.' }
+        ? { says: 'Nothing to write', then: view.outcome ?? 'Every row is the same as is held.' }
         : {
-            mark: 'acceptable',
             says: `${counted(toWrite(view), 'row')} to write`,
             then: view.outcome ?? 'Nothing is written yet.',
           };
   }
 }
-
-/** How many rows are not taken as they are. */
-export const notTaken = ({ counts }: ImportView): number => (counts ? counts.invalid + counts.doubtful : 0);
 
 /** Where they are fetched as a sheet, each with its reasons. */
 export const rejectedSheet = ({ importId }: ImportView): string => `/api/imports/${importId}/rejected.csv`;

@@ -1,6 +1,7 @@
 import { useNavigate, useParams } from 'react-router';
 import type { ImportLine } from '@brackenfell/contract/imports';
 import { Mark } from '../controls/mark.tsx';
+import { markOf, notTaken } from './import-words.ts';
 import { printMoment } from '../controls/moment.ts';
 import { usePickList } from '../controls/pick-list.ts';
 import { useMayMend, useSession } from '../session/use-session.ts';
@@ -73,27 +74,17 @@ function Imports() {
   );
 }
 
-const STATE_MARKS = {
-  reading: 'unknown',
-  sorting: 'unknown',
-  sorted: 'acceptable',
-  writing: 'unknown',
-  written: 'match',
-  'taking-back': 'unknown',
-  'taken-back': 'not-asked',
-  failed: 'refuse',
-} as const;
-
 function Line({ line, row }: { line: ImportLine; row: ReturnType<ReturnType<typeof usePickList>['rowProps']> }) {
   return (
     <li {...row} className="audit-line grid-cols-[0.75rem_minmax(0,1fr)]!">
-      <Mark kind={STATE_MARKS[line.state]} />
+      <Mark kind={markOf(line)} />
       <span className="min-w-0">
         <b className="block font-semibold [overflow-wrap:anywhere]">{line.supplier}</b>
         <span className="block text-soft [overflow-wrap:anywhere]">{line.fileName}</span>
         <span className="block text-soft">
           {printMoment(line.at)}: {line.state.replace('-', ' ')}
           {line.counts && `, ${line.counts.new} new, ${line.counts.changed} changed`}
+          {notTaken(line) > 0 && `, ${notTaken(line)} not taken`}
         </span>
       </span>
     </li>
