@@ -76,6 +76,29 @@ describe('plugs as they are kept on a slip', () => {
     expect(read(kept({ cylinders: [cylinder(1), cylinder(2)] }))).toEqual(read(kept()));
   });
 
+  test('say nothing by a sign on a line that nobody looked at', () => {
+    expect(read(kept({ cylinders: [cylinder(1, { signs: ['powder'] })] }))).toEqual(read(kept()));
+    const looked = read(kept({ cylinders: [cylinder(1, { looked: ['deposit'], signs: ['powder'] })] }));
+    expect(looked.ranked.map(({ cause }) => cause)).toEqual(['gasket']);
+  });
+
+  test('are read by what the engine has: a pack fires two, a charge cooler leaks', () => {
+    const wet = kept({ cylinders: [2, 3].map((at) => cylinder(at, { looked: ['wet'], signs: ['fuel'] })) });
+    expect(read(wet, { ...ENGINE, sparkBy: 'pack' }).ranked[0]!.patterns).toContain('pair');
+    expect(read(wet).ranked[0]!.patterns).not.toContain('pair');
+    const powder = kept({ cylinders: [cylinder(1, { looked: ['deposit'], signs: ['powder'] })] });
+    const causes = (hasChargeCooler: boolean | null) =>
+      read(powder, { ...ENGINE, hasChargeCooler }).ranked.map(({ cause }) => cause);
+    expect([causes(true), causes(false), causes(null)]).toEqual([['gasket', 'cooler'], ['gasket'], ['gasket']]);
+  });
+
+  test('are told with what is known of their use', () => {
+    const sooty = { cylinders: [cylinder(1, { looked: ['deposit' as const], signs: ['soot' as const] })] };
+    const points = (more: Partial<KeptPlugs>) =>
+      read(kept({ ...sooty, ...more })).ranked.find(({ cause }) => cause === 'short-runs')!.points;
+    expect([points({}), points({ context: ['short-runs'] })]).toEqual([1, 2]);
+  });
+
   test('a gap alone, with nothing else looked at, is held to the engine’s limit', () => {
     const gauged = kept({ cylinders: [cylinder(1, { gapMm: 1.6 })] });
     expect(read(gauged, { ...ENGINE, gapLimitMm: 1.2 })).not.toEqual(read(gauged, { ...ENGINE, gapLimitMm: 2 }));
@@ -104,6 +127,18 @@ describe('plugs as they are kept on a slip', () => {
     expect(answerKeptLog(log, FOUR).tellsPlugs).toBeDefined();
     expect(read(wet, ENGINE, log)).not.toEqual(read(wet));
   });
+});
+
+test('a log is read with its wet figures, and one cylinder by the engine’s own pressure', () => {
+  const log = (wetKpa: number | null, specifiedKpa: number | null, cylinders = [1, 2, 3, 4]): KeptLog => ({
+    reads: cylinders.map((cylinder) => ({ cylinder, dryKpa: cylinder === 2 ? 700 : 1200, wetKpa })),
+    specifiedKpa,
+    hasDecompressor: false,
+  });
+  expect(answerKeptLog(log(1250, null), FOUR)).not.toEqual(answerKeptLog(log(null, null), FOUR));
+  const ONE: EnginePlan = { banks: [{ label: 'one', cylinders: [1] }], firingOrder: [1] };
+  expect(answerKeptLog(log(null, 1250, [1]), ONE).says.join(' ')).toMatch(/Good against the specified pressure/);
+  expect(answerKeptLog(log(null, null, [1]), ONE).says.join(' ')).toMatch(/look it up/);
 });
 
 describe('a comeback as it is kept on a slip', () => {

@@ -206,6 +206,25 @@ describe('how cylinders stand to each other', () => {
   ] as const)('%j', (affected, patterns) => {
     expect(patternsOf(affected, VEE)).toEqual(patterns);
   });
+  test('two of a bank of three are not the bank, and of a row all of them are', () => {
+    const six: ReadEngine = {
+      ...VEE,
+      isWasteSpark: false,
+      plan: {
+        banks: [
+          { label: 'left', cylinders: [1, 2, 3] },
+          { label: 'right', cylinders: [4, 5, 6] },
+        ],
+        firingOrder: [1, 4, 2, 5, 3, 6],
+      },
+    };
+    expect([[1, 3], [1, 2, 3], [4, 6, 5], []].map((affected) => patternsOf(affected, six))).toEqual([
+      ['scattered'],
+      ['bank'],
+      ['bank'],
+      [],
+    ]);
+  });
   test('a pair that fires together is none where each has its own coil', () => {
     expect(patternsOf([1, 2], { ...VEE, isWasteSpark: false })).toEqual(['bank', 'neighbours']);
   });

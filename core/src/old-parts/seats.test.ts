@@ -16,10 +16,21 @@ test('a cylinder with two plugs has two seats, by cylinder; builds of one place 
   expect(seatsOf(at('deep'), FOUR)).toEqual([1, 2, 3, 4].map((cylinder) => ({ cylinder })));
 });
 
+test('an engine with two plugs in one cylinder alone names places there alone', () => {
+  expect(seatsOf([...at('intake'), { cylinder: 1, place: 'exhaust' }], FOUR)).toEqual([
+    { cylinder: 1, place: 'intake' },
+    { cylinder: 1, place: 'exhaust' },
+    { cylinder: 2 },
+    { cylinder: 3 },
+    { cylinder: 4 },
+  ]);
+});
+
 test('a plug of a side that the engine does not have is named', () => {
   expect(strangeSeat([{ cylinder: 2, place: 'exhaust' }], TWIN)).toBeUndefined();
   expect(strangeSeat([{ cylinder: 2 }], TWIN)).toBe('2');
   expect(strangeSeat([{ cylinder: 2, place: 'top' }], TWIN)).toBe('2 top');
+  expect(strangeSeat([{ cylinder: 5, place: 'intake' }], TWIN)).toBe('5 intake');
 });
 
 test('what shows on one side of every cylinder is said of that side, and counts each cylinder once', () => {
