@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { parse } from 'csv-parse/sync';
 import ICAL from 'ical.js';
@@ -356,6 +357,19 @@ describe('a person’s data', () => {
     }).expect(200);
   });
 
+  test('erased, takes no answer along that is kept for another whose name holds theirs', async () => {
+    const { vehicleId } = await served('Bo (Fen)', 'CW-2052');
+    const [other, key] = [{ customer: 'McBo (Fen) Works', engineId: 'aldersyke-as22' }, randomUUID()];
+    const begun = (await write(wren, 'post', '/api/slips', other, key).expect(201)).body as Slip;
+    const { customer } = await vehicle(vehicleId);
+    const at = `/api/garage/customers/${customer!.customerId}`;
+    await write(supervisor, 'post', `${at}/erase`, { name: 'Bo (Fen)' }).expect(200);
+    const again = (await write(wren, 'post', '/api/slips', other, key).expect(201)).body as Slip;
+    expect(again.slipId).toBe(begun.slipId);
+    const { rows } = await queryText('request_receipt', '"Bo [(]Fen[)]"');
+    expect(rows).toEqual([]);
+  });
+
   test('freed of its name, a sold slip can still not be changed by the application in any other way', async () => {
     const { slip } = await served('Perpetua Lowe', 'CW-2051');
     const change = (set: object) => counter.db.updateTable('slip').set(set).where('id', '=', slip.slipId).execute();
@@ -379,8 +393,8 @@ describe('a person’s data', () => {
 });
 
 /** Rows of a table that hold the erased person, whatever the column. */
-function queryText(table: string) {
-  const query = `select t::text from "${table}" t where t::text ~* 'vesper|quillan|CW-2050'`;
+function queryText(table: string, said = 'vesper|quillan|CW-2050') {
+  const query = `select t::text from "${table}" t where t::text ~* '${said}'`;
   return counter.owner.executeQuery<object>({
     sql: query,
     parameters: [],

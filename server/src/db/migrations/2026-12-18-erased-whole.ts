@@ -14,8 +14,9 @@ export async function up(db: Kysely<unknown>): Promise<void> {
      select coalesce(array_agg(id), '{}') into theirs from garage_vehicle
       where customer_id = person or customer_id in (select id from garage_customer where merged_into_id = person);
      select coalesce(array_agg(id), '{}') into of_slips from slip where garage_vehicle_id = any (theirs);
-     -- What they are called and reached by, wherever it was written, as it stands within JSON.
-     select coalesce(array_agg(distinct btrim(to_json(said)::text, '"')), '{}') into theirs_said from (
+     -- What they are called and reached by, as it stands within JSON, every sign but letters and digits meaning itself.
+     select coalesce(array_agg(distinct regexp_replace(btrim(to_json(said)::text, '"'), '([^[:alnum:] ])', '\\\\\\1', 'g')), '{}')
+       into theirs_said from (
        select unnest(array[name, phone]) from garage_customer where id = person or merged_into_id = person
        union all select unnest(array[plate, serial]) from garage_vehicle where id = any (theirs)
        union all select unnest(array[customer, phone]) from slip where id = any (of_slips)) as known (said)
@@ -33,10 +34,10 @@ export async function up(db: Kysely<unknown>): Promise<void> {
      update change_entry set before = null, after = null
       where (subject = 'garage vehicle' and subject_id = any (theirs::text[]))
          or (subject = 'garage customer' and subject_id = person::text);
-     -- Kept answers hold whole slips; a retry of so long ago is told that its key is not known.
+     -- Kept answers hold whole slips, and buyers by name, never as a part of another's; a retry of so long ago is told that its key is not known.
      delete from request_receipt where response->>'slipId' = any (of_slips::text[]) or response->>'vehicleId' = any (theirs::text[])
         or response->>'customerId' = person::text
-        or exists (select from unnest(theirs_said) as known (said) where position(said in response::text) > 0);
+        or exists (select from unnest(theirs_said) as known (said) where response::text ~ ('(^|[^[:alnum:]])' || said || '([^[:alnum:]]|$)'));
      update garage_vehicle set customer_id = null, plate = '', serial = '', called = 'Erased', modified = '', version = version + 1
       where id = any (theirs);
      delete from declined_advice where vehicle_id = any (theirs);
