@@ -2,6 +2,8 @@ import type { Page } from '@playwright/test';
 import { expect, expectTray, signIn, test } from './counter.ts';
 
 const FINGER_MS = 60;
+/** What the system calls the keys that are no letters. */
+const NAMED: Readonly<Record<string, number>> = { Backspace: 8, Tab: 9, Enter: 13, Escape: 27 };
 
 /** Presses keys at a person's pace on a page that is too busy to hear of any of them before the last. */
 async function pressWhileBusy(page: Page, keys: readonly string[]): Promise<void> {
@@ -14,7 +16,9 @@ async function pressWhileBusy(page: Page, keys: readonly string[]): Promise<void
   const sent: Promise<unknown>[] = [];
   for (const key of keys) {
     await new Promise((done) => setTimeout(done, FINGER_MS));
-    const typed = key === 'Enter' ? { key, code: key, text: '\r', windowsVirtualKeyCode: 13 } : { key, text: key };
+    const code = NAMED[key];
+    const named = code && { key, code: key, windowsVirtualKeyCode: code, ...(key === 'Enter' ? { text: '\r' } : {}) };
+    const typed = named ?? { key, text: key };
     sent.push(system.send('Input.dispatchKeyEvent', { type: 'keyDown', ...typed }));
     sent.push(system.send('Input.dispatchKeyEvent', { type: 'keyUp', key }));
   }
@@ -37,6 +41,23 @@ test('what is typed while the machine is busy goes where it was meant to, letter
       .getByRole('textbox')
       .first(),
   ).toHaveValue('2');
+});
+
+test('Tab, Escape and Backspace wait behind the letters that were typed before them', async ({ page, counter }) => {
+  await signIn(page, counter);
+  await page.goto(`${counter.address}/sums/feelers`);
+  await page.getByLabel('Gap, or its range').press('Escape');
+  // To the sheet of the spark, its gap, and on to the choice behind it.
+  await pressWhileBusy(page, ['2', '0', '.', '7', '0', 'Tab']);
+  await expect(page.getByLabel('Tip')).toBeFocused();
+  await expect(page.getByLabel('Gap, or its range')).toHaveValue('0.70');
+
+  await page.goto(`${counter.address}/catalogue/numbers`);
+  await expect(page.getByRole('region', { name: 'List of numbers' })).toContainText('Kestrane');
+  await pressWhileBusy(page, ['f', 'i', 'v', 'y', 'Backspace', 'x', 'Escape', 'x']);
+  await expect(page).toHaveURL(/begins=ivx/);
+  await expect(page).toHaveURL(/shelf=yes/);
+  await expect(page.getByLabel('Begins with')).toHaveValue('ivx');
 });
 
 test('Enter takes the answer to what was typed, never one to fewer letters that is still on the screen', async ({

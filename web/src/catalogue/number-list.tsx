@@ -1,11 +1,12 @@
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
-import { useDeferredValue, useRef, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useDeferredValue, useRef } from 'react';
+import { Link } from 'react-router';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
 import { KIND_WORDS, PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { inOurMoney, printAmount } from '@brackenfell/core/words/money';
 import { Choice } from '../controls/choice.tsx';
 import { Key } from '../controls/key.tsx';
+import { useAddress, useAddressText } from '../controls/use-address.ts';
 import { useKeys } from '../keys/keys.ts';
 import { call } from '../wire/call.ts';
 
@@ -28,22 +29,13 @@ type Query = RequestOf<'listNumbers'>['query'];
 
 /** Every number of the catalogue in its order: narrowed by how it begins, by kind, maker and shelf. The address keeps it. */
 export function NumberList() {
-  const [search, setSearch] = useSearchParams();
+  const { search, write } = useAddress();
   const field = useRef<HTMLInputElement>(null);
-  // Typed here, and only written into the address: that follows after, and would take back what is typed meanwhile.
-  const [begins, setBegins] = useState(search.get('begins') ?? '');
+  const [begins, setBegins] = useAddressText('begins');
   const kind = search.get('kind') ?? ALL;
   const maker = search.get('maker') ?? ALL;
   const isStocked = search.get('shelf') === 'yes';
-  const set = (name: string, value: string) =>
-    setSearch(
-      (now) => {
-        if (value === '' || value === ALL) now.delete(name);
-        else now.set(name, value);
-        return now;
-      },
-      { replace: true },
-    );
+  const set = (name: string, value: string) => write({ [name]: value === ALL ? '' : value });
   const asked = useDeferredValue(begins);
   const found = useInfiniteQuery({
     queryKey: ['numbers', asked, kind, maker, isStocked],
@@ -86,10 +78,7 @@ export function NumberList() {
             value={begins}
             maxLength={40}
             spellCheck={false}
-            onChange={(event) => {
-              setBegins(event.target.value);
-              set('begins', event.target.value);
-            }}
+            onChange={(event) => setBegins(event.target.value)}
           />
         </label>
         <Choice

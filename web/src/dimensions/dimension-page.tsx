@@ -1,11 +1,12 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { WITHIN_MM } from '@brackenfell/core/dimensions/dimensions';
 import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
 import { AskedDimensions } from '@brackenfell/contract/dimensions';
 import { printCount } from '@brackenfell/core/words/counted';
 import { printPrice } from '@brackenfell/core/words/money';
 import { Choice } from '../controls/choice.tsx';
+import { useAddress } from '../controls/use-address.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
@@ -32,7 +33,7 @@ const CHOICES = {
 
 /** What a customer measured of a part, with a tape or a gauge: the plugs it could be, and the engines that take such. */
 export function DimensionPage() {
-  const [search, setSearch] = useSearchParams();
+  const { search, write } = useAddress();
   const { go } = useCounter();
   const { units } = useSettings();
   const parsed = AskedDimensions.safeParse(
@@ -43,16 +44,7 @@ export function DimensionPage() {
   const asked = parsed.success ? parsed.data : AskedDimensions.parse({});
   const { how: _, ...dimensions } = asked;
   const isAsked = Object.values(dimensions).some((said) => said !== undefined);
-  const set = (name: keyof AskedDimensions, value: string) =>
-    setSearch(
-      (before) => {
-        const after = new URLSearchParams(before);
-        if (value === '') after.delete(name);
-        else after.set(name, value);
-        return after;
-      },
-      { replace: true },
-    );
+  const set = (name: keyof AskedDimensions, value: string) => write({ [name]: value });
   const found = useQuery({
     queryKey: ['by dimension', asked, units],
     queryFn: ({ signal }) => call('searchByDimension', { query: { ...asked, units } }, { signal }),
@@ -97,7 +89,7 @@ export function DimensionPage() {
           <button
             type="button"
             className="button-plain justify-self-start"
-            onClick={() => setSearch({}, { replace: true })}
+            onClick={() => write(Object.fromEntries(Object.keys(AskedDimensions.shape).map((name) => [name, ''])))}
           >
             Empty all
           </button>

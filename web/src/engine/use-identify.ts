@@ -1,28 +1,20 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect } from 'react';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../controls/use-address.ts';
 import { call } from '../wire/call.ts';
 import { forgetSaid, keepSaid, readSaid } from '../counter/said-shelf.ts';
 
 /** What was said about the engine, kept in the address, and for its slip while this window is open. */
 export function useSaid() {
-  const [search, setSearch] = useSearchParams();
+  const { search, write } = useAddress();
   const slipId = search.get('slip');
   const said = search.getAll('said');
   const keep = useCallback(
     (next: readonly string[]) => {
       keepSaid(slipId, next);
-      setSearch(
-        (before) => {
-          const after = new URLSearchParams(before);
-          after.delete('said');
-          for (const one of next) after.append('said', one);
-          return after;
-        },
-        { replace: true },
-      );
+      write({ said: next });
     },
-    [setSearch, slipId],
+    [write, slipId],
   );
   useEffect(() => {
     // What was said before the slip was begun goes with it; the desk without one is clean again.

@@ -1,9 +1,10 @@
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import type { GarageLine } from '@brackenfell/contract/garage';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import { sayRun } from '@brackenfell/core/garage/say-due';
 import { Mark } from '../controls/mark.tsx';
 import { usePickList } from '../controls/pick-list.ts';
+import { useAddressText } from '../controls/use-address.ts';
 import { useSettings } from '../settings/settings.ts';
 import { dueMark, dueWhen } from './due-words.ts';
 import { useVehicle, useVehicles } from './use-garage.ts';
@@ -13,14 +14,16 @@ import { VehicleDetail } from './vehicle-detail.tsx';
 export function VehiclesPage() {
   const { vehicleId } = useParams();
   const navigate = useNavigate();
-  const [search, setSearch] = useSearchParams();
   const { units } = useSettings();
-  const q = search.get('q') ?? '';
+  const [q, setQ] = useAddressText('q');
   const { data, error } = useVehicles(q.trim());
   const lines = data?.vehicles ?? [];
   const pick = (line: GarageLine | undefined) => {
     if (line)
-      void navigate({ pathname: `/garage/vehicles/${line.vehicleId}`, search: search.toString() }, { replace: true });
+      void navigate(
+        { pathname: `/garage/vehicles/${line.vehicleId}`, search: window.location.search },
+        { replace: true },
+      );
   };
   const list = usePickList({
     label: 'Vehicles',
@@ -42,12 +45,7 @@ export function VehiclesPage() {
             placeholder="name, phone, plate"
             value={q}
             maxLength={80}
-            onChange={(event) => {
-              const next = new URLSearchParams(search);
-              if (event.target.value === '') next.delete('q');
-              else next.set('q', event.target.value);
-              setSearch(next, { replace: true });
-            }}
+            onChange={(event) => setQ(event.target.value)}
           />
           <p className="text-soft">{data ? `${data.total} in it; what is due stands first` : 'Opening the book …'}</p>
           {error && (

@@ -1,3 +1,5 @@
+import { tabbable } from 'tabbable';
+
 const isTickBox = (target: EventTarget | null): boolean =>
   target instanceof HTMLInputElement && target.type === 'checkbox';
 
@@ -27,24 +29,48 @@ export function fieldInHand(): TextField | undefined {
 
 const ours = new WeakSet<Event>();
 
-/** Whether a key press is one that `typeInto` makes, for a key that was watched when it was pressed. */
+/** Whether a key press is one that `strike` makes, for a key that was watched when it was pressed. */
 export const isOurs = (event: Event): boolean => ours.has(event);
 
-/** Types a key into a field as a person would: a character at its cursor, Enter as its Enter. */
-export function typeInto(field: TextField, key: string): void {
-  const press = new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true });
+/** A key as it was pressed. */
+export interface Struck {
+  readonly key: string;
+  readonly shiftKey: boolean;
+}
+
+/** Keys that no desk has as a command of its own, and that do in or to a field what has to come after the text before it. */
+export const isOfFields = (key: string): boolean => /^(Escape|Tab|Backspace|ArrowUp|ArrowDown)$/.test(key);
+
+/** Strikes a key as a person would, at what has the hand: whoever listens hears it, and a field does what fields do. */
+export function strike({ key, shiftKey }: Struck): void {
+  const at = document.activeElement ?? document.body;
+  const press = new KeyboardEvent('keydown', { key, shiftKey, bubbles: true, cancelable: true });
   ours.add(press);
-  const goesOn = field.dispatchEvent(press);
-  if (!goesOn) return;
-  if (key.length === 1) {
-    field.setRangeText(key, field.selectionStart ?? 0, field.selectionEnd ?? 0, 'end');
-    field.dispatchEvent(new Event('input', { bubbles: true }));
-  } else if (field instanceof HTMLInputElement) field.form?.requestSubmit();
+  if (!at.dispatchEvent(press)) return;
+  const field = fieldInHand();
+  if (key === 'Tab') stepOn(at, shiftKey);
+  else if (field && key === 'Backspace') {
+    const end = field.selectionEnd ?? 0;
+    const start = field.selectionStart ?? 0;
+    writeInto(field, '', start === end ? Math.max(0, start - 1) : start, end);
+  } else if (field && key.length === 1) writeInto(field, key, field.selectionStart ?? 0, field.selectionEnd ?? 0);
+  else if (field instanceof HTMLInputElement && key === 'Enter') field.form?.requestSubmit();
+}
+
+/** The hand goes to what follows, round in a sheet. */
+function stepOn(from: Element, isBack: boolean): void {
+  const all = tabbable(from.closest('[role="dialog"]') ?? document.body);
+  const at = all.findIndex((one) => one === from);
+  all.at((isBack ? (at < 0 ? 0 : at) - 1 : at + 1) % all.length)?.focus();
+}
+
+function writeInto(field: TextField, text: string, start: number, end: number): void {
+  field.setRangeText(text, start, end, 'end');
+  field.dispatchEvent(new Event('input', { bubbles: true }));
 }
 
 /** Takes what a scanner typed at the end of a field out of it again, as if a person had deleted it. */
 export function takeOut(field: HTMLInputElement, code: string): void {
   if (code === '' || !field.value.endsWith(code)) return;
-  field.setRangeText('', field.value.length - code.length, field.value.length, 'end');
-  field.dispatchEvent(new Event('input', { bubbles: true }));
+  writeInto(field, '', field.value.length - code.length, field.value.length);
 }

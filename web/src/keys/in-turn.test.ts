@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
-import { InTurn } from './in-turn.ts';
+import { InTurn, type Done } from './in-turn.ts';
 
 let address = { pathname: '/counter/engine', search: '' };
 beforeEach(() => {
@@ -10,11 +10,16 @@ beforeEach(() => {
 afterEach(() => {
   jest.useRealTimers();
 });
+const commanding = (run: (press: string) => void) =>
+  new InTurn<string>((press): Done => {
+    run(press);
+    return 'commanded';
+  });
 const goTo = (pathname: string) => Object.assign(address, { pathname });
 
 test('presses that waited together are run one by one, each once', () => {
   const ran: string[] = [];
-  const inTurn = new InTurn<string>((press) => ran.push(press));
+  const inTurn = commanding((press) => ran.push(press));
   inTurn.drew({ pathname: '/counter/engine', search: '' });
   inTurn.add(['b', 'a']);
   inTurn.add(['b']);
@@ -23,7 +28,7 @@ test('presses that waited together are run one by one, each once', () => {
 
 test('a press after one that leads elsewhere waits until that is drawn', async () => {
   const ran: string[] = [];
-  const inTurn = new InTurn<string>((press) => {
+  const inTurn = commanding((press) => {
     ran.push(`${press} at ${address.pathname}`);
     if (press === ', s') goTo('/sums/feelers');
   });
@@ -37,7 +42,7 @@ test('a press after one that leads elsewhere waits until that is drawn', async (
 });
 
 test('while the screen is on its way that the last press led to, what comes next waits for it, and no longer than a second', async () => {
-  const inTurn = new InTurn<string>(() => goTo('/counter/old-parts/refit'));
+  const inTurn = commanding(() => goTo('/counter/old-parts/refit'));
   inTurn.drew({ pathname: '/counter/engine', search: '' });
   inTurn.add(['y']);
   expect(inTurn.isAtIt).toBe(true);
@@ -56,7 +61,7 @@ test('while the screen is on its way that the last press led to, what comes next
 
 test('a room that never comes holds the keys up for a second and no longer', async () => {
   const ran: string[] = [];
-  const inTurn = new InTurn<string>((press) => ran.push(press));
+  const inTurn = commanding((press) => ran.push(press));
   inTurn.drew({ pathname: '/counter/parts', search: '' });
   inTurn.add(['j']);
   await jest.advanceTimersByTimeAsync(900);
@@ -67,7 +72,7 @@ test('a room that never comes holds the keys up for a second and no longer', asy
 
 test('one press that fails does not take the keys after it with it', () => {
   const ran: string[] = [];
-  const inTurn = new InTurn<string>((press) => {
+  const inTurn = commanding((press) => {
     if (press === 'x') throw new Error('a fault of the desk');
     ran.push(press);
   });
@@ -81,17 +86,33 @@ test('one press that fails does not take the keys after it with it', () => {
 
 test('a row picked in the tray, which only the address knows of, holds no key up', () => {
   const ran: string[] = [];
-  const inTurn = new InTurn<string>((press) => ran.push(press));
+  const inTurn = commanding((press) => ran.push(press));
   inTurn.drew({ pathname: '/counter/parts', search: '?engine=skerrow-sc20&slip=7' });
   Object.assign(address, { pathname: '/counter/parts', search: '?engine=skerrow-sc20&slip=7&row=41' });
   inTurn.add(['+', '=']);
   expect(ran).toEqual(['+', '=']);
 });
 
+test('a field that writes what is typed into the address holds no key up, neither the next letter nor one that comes by itself', () => {
+  const written: string[] = [];
+  const inTurn = new InTurn<string>((press) => {
+    written.push(press);
+    Object.assign(address, { search: `?boost=${written.join('')}` });
+    return 'written';
+  });
+  inTurn.drew({ pathname: '/counter/engine', search: '' });
+  inTurn.add(['1', '1', '0']);
+  expect(written).toEqual(['1', '1', '0']);
+  expect(inTurn.isAtIt).toBe(false);
+  // Whatever was typed last is not drawn yet; with nothing to run there is nothing to wait for.
+  inTurn.add([]);
+  expect(inTurn.isAtIt).toBe(false);
+});
+
 test('what is typed behind a key that opens a sheet waits until the sheet is there', async () => {
   const ran: string[] = [];
   let isThere: () => void = () => undefined;
-  const inTurn = new InTurn<string>((press) => {
+  const inTurn = commanding((press) => {
     ran.push(press);
     if (press === 'n') isThere = inTurn.awaits();
   });

@@ -12,12 +12,15 @@ function drawnOf({ pathname, search }: { readonly pathname: string; readonly sea
 
 const addressed = (): string => drawnOf(window.location);
 
+/** What a press was: text and the like for the field in hand, which is there; or a command, which may lead elsewhere. */
+export type Done = 'written' | 'commanded';
+
 /**
  * Presses that have waited, one after another: each finds the screen as the one before has left it, and does what its key
- * does there. Where one led to another address or opened a sheet, the next waits until that is what is drawn.
+ * does there. Where a command led to another address or opened a sheet, the next waits until that is what is drawn.
  */
 export class InTurn<Press> {
-  readonly #run: (press: Press) => void;
+  readonly #run: (press: Press) => Done;
   #due: Press[] = [];
   #working = false;
   /** Undefined on a screen that tells no address: there nothing is waited for. */
@@ -26,7 +29,7 @@ export class InTurn<Press> {
   #onTheirWay = 0;
   #goOn: (() => void) | undefined;
 
-  constructor(run: (press: Press) => void) {
+  constructor(run: (press: Press) => Done) {
     this.#run = run;
   }
 
@@ -55,19 +58,21 @@ export class InTurn<Press> {
 
   add(presses: readonly Press[]): void {
     this.#due.push(...presses);
-    if (!this.#working) void this.#work();
+    // With nothing to run nothing is waited for: a field that writes what is typed into the address is always ahead of it.
+    if (this.#due.length > 0 && !this.#working) void this.#work();
   }
 
   async #work(): Promise<void> {
     this.#working = true;
+    let done: Done = 'commanded';
     try {
       for (;;) {
         // Also after the last of them: a key that comes before its screen does is meant for that screen.
-        if (!this.#isDrawn) await this.#untilDrawn();
+        if (done === 'commanded' && !this.#isDrawn) await this.#untilDrawn();
         const press = this.#due.shift();
         if (press === undefined) break;
         try {
-          flushSync(() => this.#run(press));
+          done = flushSync(() => this.#run(press));
         } catch (error) {
           // Told as any fault of a command is; the keys after it are none of it.
           reportError(error);

@@ -1,7 +1,7 @@
 import { useLayoutEffect, useRef, useSyncExternalStore } from 'react';
 import { tinykeys } from 'tinykeys';
 import { currentSettings } from '../settings/settings.ts';
-import { fieldInHand, isOfControl, isOurs, isTyping, takeOut, typeInto } from './fields.ts';
+import { fieldInHand, isOfControl, isOfFields, isOurs, isTyping, strike, takeOut, type Struck } from './fields.ts';
 import { InTurn } from './in-turn.ts';
 import { ScanWatch, SEQUENCE_MS, STUMBLE_MS } from './scan-watch.ts';
 
@@ -64,10 +64,9 @@ export function keyClashes(
 /** A command waits this long for the key after it: only then is it known not to be the beginning of a scan. */
 const HOLD_MS = 30;
 
-/** A key press that waits: the command it is on this screen, and the key itself, which is text in a field. */
-interface Waiting {
+/** A key press that waits: the command it is on this screen, and the key itself, which a field takes. */
+interface Waiting extends Struck {
   readonly press: string;
-  readonly key: string;
 }
 
 /** What is not yet known to be a person's: a press that waits, or what takes back a command that ran at once. */
@@ -77,13 +76,15 @@ const watcher = new ScanWatch();
 let held: Held[] = [];
 let timer: ReturnType<typeof setTimeout> | undefined;
 
-/** A key that has waited goes where it would have gone by now: into the field that has the hand, or to its command. */
-const inTurn = new InTurn<Waiting>(({ press, key }) => {
-  const field = fieldInHand();
-  if (field && isText(key)) typeInto(field, key);
-  else act(press);
+/** A key that has waited goes where it would have gone by now: to what has the hand, or to its command. */
+const inTurn = new InTurn<Waiting>((waiting) => {
+  if (fieldInHand() || isOfFields(waiting.key)) {
+    strike(waiting);
+    return fieldInHand() ? 'written' : 'commanded';
+  }
+  act(waiting.press);
+  return 'commanded';
 });
-const isText = (key: string): boolean => key.length === 1 || key === 'Enter';
 
 /** Tells the keys which address the screen shows by now: one that waits is answered by the screen it was meant for. */
 export const drewAddress = (address: { readonly pathname: string; readonly search: string } | undefined): void => {
@@ -109,10 +110,14 @@ const somethingWaits = (): boolean => inTurn.isAtIt || held.some((one) => 'press
  * sheet: what was typed behind it waits too, and so does what comes when the field is there and they are not yet in it.
  */
 function waitBehind(event: KeyboardEvent): void {
+  const { key, shiftKey } = event;
   const isChord = event.ctrlKey || event.metaKey || event.altKey;
-  if (!somethingWaits() || !isText(event.key) || isChord || isOfControl(event)) return;
+  const waits = key.length === 1 || key === 'Enter' || isOfFields(key);
+  if (!somethingWaits() || !waits || isChord || isOfControl(event)) return;
   event.preventDefault();
-  held.push({ press: event.key, key: event.key, event });
+  // Nobody hears of it before its turn. A letter may be the next of a sequence, which the key map has to hear of.
+  if (isOfFields(key)) event.stopPropagation();
+  held.push({ press: key, key, shiftKey, event });
 }
 
 const isHeld = (event: KeyboardEvent): boolean => {
@@ -126,7 +131,7 @@ function hold(binding: KeyBinding, event: KeyboardEvent): void {
   if (binding.takeBack && !somethingWaits()) {
     binding.run();
     held.push({ takeBack: binding.takeBack });
-  } else held.push({ press: binding.press, key: event.key, event });
+  } else held.push({ press: binding.press, key: event.key, shiftKey: event.shiftKey, event });
 }
 
 /** Watches every key press, so that a scanner's burst on the desk is told from a person's keys and read as a scan. */

@@ -205,6 +205,24 @@ describe('a busy machine', () => {
     expect(screen.getByLabelText<HTMLInputElement>('Note').value).toBe('jw');
     expect(done).toEqual([]);
   });
+
+  test('lets no Escape and no Backspace overtake the letters before it', async () => {
+    const left: string[] = [];
+    drewAddress(window.location);
+    render(
+      <div
+        onKeyDown={({ key, target }) => {
+          if (key === 'Escape' && target instanceof HTMLInputElement) left.push(target.value);
+        }}
+      >
+        <Opens />
+      </div>,
+    );
+    for (const key of ['/', 'j', 'w', 'Backspace', '1', 'Escape', 'j']) press(key, { afterMs: 40 });
+    expect(left).toEqual([]);
+    await settleReact(() => jest.advanceTimersByTimeAsync(2000));
+    expect(left).toEqual(['j1']);
+  });
 });
 
 describe('a key that comes before its screen', () => {
