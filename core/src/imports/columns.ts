@@ -14,6 +14,11 @@ export const COLUMN_USES = [
   'gap',
   'reach',
   'hex',
+  'thread',
+  'seat',
+  'heat',
+  'electrode',
+  'resistor',
   'left-out',
 ] as const;
 export type ColumnUse = (typeof COLUMN_USES)[number];
@@ -29,6 +34,11 @@ export const COLUMN_USE_WORDS: Readonly<Record<ColumnUse, string>> = {
   gap: 'gap',
   reach: 'reach',
   hex: 'hex',
+  thread: 'thread',
+  seat: 'seat',
+  heat: 'heat rating',
+  electrode: 'centre electrode',
+  resistor: 'resistor',
   'left-out': 'left out',
 };
 
@@ -69,6 +79,11 @@ const HEADING_WORDS: readonly (readonly [ColumnUse, RegExp])[] = [
   ['gap', /gap/],
   ['reach', /reach|thread length/],
   ['hex', /hex|spanner|across flats/],
+  ['thread', /thread/],
+  ['seat', /seat/],
+  ['heat', /heat/],
+  ['electrode', /electrode|\btip\b/],
+  ['resistor', /resist|suppress/],
   ['number', /number|\bno\b|art|part|item|code|sku/],
 ];
 

@@ -116,11 +116,15 @@ const HELD: Ours = {
   ourMinor: 940,
   packOf: 1,
   barcodes: ['2001234500104'],
-  figuresMm: { reach: { mm: 19, source: 'Kestrane catalogue' } },
+  facts: { 'plug.reachMm': { value: 19, source: 'Kestrane catalogue' } },
 };
 const ROW: ReadRow = { number: 'KX 1', figuresMm: {}, invalid: [], doubtful: [] };
+const RATINGS = new Set(['63', '71']);
 const sorted = (row: Partial<ReadRow>, more: Partial<Parameters<typeof sortRow>[1]> = {}) =>
-  sortRow({ ...ROW, ...row }, { ours: HELD, isShared: false, equal: undefined, isMakerHeld: true, ...more });
+  sortRow(
+    { ...ROW, ...row },
+    { ours: HELD, isShared: false, equal: undefined, isMakerHeld: true, isPlug: true, ratings: RATINGS, ...more },
+  );
 
 describe('a row laid beside what is held', () => {
   test('that states what is held is the same; a blank changes nothing', () => {
@@ -140,7 +144,7 @@ describe('a row laid beside what is held', () => {
   test('never overrides a figure that is held, nor a price by ten times: a person looks first', () => {
     expect(sorted({ figuresMm: { reach: 26.5 } })).toMatchObject({
       heap: 'doubtful',
-      why: ['reach 26.50 mm, where Kestrane catalogue says 19.00: ours stands'],
+      why: ['reach 26.50 mm, where Kestrane catalogue says 19.00 mm: ours stands'],
     });
     expect(sorted({ netMinor: 5200 })).toMatchObject({ heap: 'doubtful', why: ['10 times: a lost point?'] });
   });
@@ -183,7 +187,10 @@ describe('a row laid beside what is held', () => {
             ...HELD,
             netMinor: netMinor ?? HELD.netMinor,
             ourMinor: ourMinor ?? HELD.ourMinor,
-            figuresMm: { ...HELD.figuresMm, ...(gap === undefined ? {} : { gap: { mm: gap, source: 'the list' } }) },
+            facts: {
+              ...HELD.facts,
+              ...(gap === undefined ? {} : { 'plug.gapMm': { value: gap, source: 'the list' } }),
+            },
           };
           return sorted(row, { ours: after }).heap === 'same';
         },

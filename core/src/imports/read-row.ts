@@ -2,6 +2,7 @@ import { normalForm } from '../part-numbers/normal-form.ts';
 import { readBarcode } from '../part-numbers/barcode.ts';
 import { readQuantity } from '../quantities/read-quantity.ts';
 import { FIGURE_USE_IDS, FIGURE_USES, isFigureUse, unitWords, type Column, type FigureUse } from './columns.ts';
+import { readTold, TOLD_USES, type Stated, type ToldUse } from './told.ts';
 
 /** A row of a list as it was read; what is blank states nothing. */
 export interface ReadRow {
@@ -15,6 +16,8 @@ export interface ReadRow {
   readonly equalTo?: string | undefined;
   /** Lengths in mm. */
   readonly figuresMm: Readonly<Partial<Record<FigureUse, number>>>;
+  /** What is told by words and codes, by column. A row that an earlier release read has none. */
+  readonly told?: Readonly<Partial<Record<ToldUse, readonly Stated[]>>> | undefined;
   /** Why it cannot be taken at all. */
   readonly invalid: readonly string[];
   /** What a person has to look at first. */
@@ -115,6 +118,16 @@ export function readRow(cells: readonly string[], columns: readonly Column[], { 
       return [];
     }),
   );
+  const told = Object.fromEntries(
+    TOLD_USES.flatMap((use) => {
+      const cell = textOf(use);
+      if (cell === undefined) return [];
+      const read = readTold(use, cell);
+      if (read.kind === 'told') return [[use, read.stated]];
+      doubtful.push(read.says);
+      return [];
+    }),
+  );
   return {
     number,
     maker: textOf('maker'),
@@ -124,6 +137,7 @@ export function readRow(cells: readonly string[], columns: readonly Column[], { 
     barcode: barcode?.kind === 'barcode' ? barcode.digits : undefined,
     equalTo: textOf('equal-to'),
     figuresMm,
+    ...(Object.keys(told).length > 0 ? { told } : {}),
     invalid,
     doubtful,
   };

@@ -1,6 +1,8 @@
 import { printAmount } from '../words/money.ts';
-import { FIGURE_USE_IDS, type ColumnUse, type FigureUse } from './columns.ts';
+import type { RecordedFactId } from '../facts/facts.ts';
+import type { ColumnUse } from './columns.ts';
 import type { ReadRow } from './read-row.ts';
+import { agree, FACTS_OF, sayStated, statedIn, statedOf, STATING_USES, type StatingUse } from './stated.ts';
 
 /** Where a row of a list comes to lie. Nothing is written of what is invalid or doubtful. */
 export const HEAPS = ['invalid', 'doubtful', 'new', 'changed', 'same'] as const;
@@ -13,8 +15,10 @@ export interface Ours {
   readonly ourMinor: number | null;
   readonly packOf: number;
   readonly barcodes: readonly string[];
-  readonly figuresMm: Readonly<Partial<Record<FigureUse, { readonly mm: number; readonly source: string }>>>;
+  readonly facts: HeldFacts;
 }
+/** What rules of a part, as it is recorded, with its source. */
+export type HeldFacts = Readonly<Partial<Record<RecordedFactId, { readonly value: unknown; readonly source: string }>>>;
 
 /** The number that a row calls equal. */
 export interface Equal {
@@ -47,9 +51,12 @@ interface Against {
   /** Undefined where the row names none. */
   readonly equal: Equal | undefined;
   readonly isMakerHeld: boolean;
+  /** The part is a plug, or would be. */
+  readonly isPlug: boolean;
+  /** Ratings of its maker's heat scale; undefined where they have none here. */
+  readonly ratings: ReadonlySet<string> | undefined;
 }
 
-const FIGURES_AGREE_MM = 0.005;
 /** So many times dearer or cheaper, a point was lost or gained before the price changed so. */
 const LOST_POINT = 8;
 const percent = (ours: number, theirs: number): string => {
@@ -61,7 +68,8 @@ const percent = (ours: number, theirs: number): string => {
  * Lays a row beside what is held and says where it belongs and why. A list fills blanks and raises questions; a figure that
  * is held is never overridden by it. Source: shop, A shop's own catalogue.
  */
-export function sortRow(row: ReadRow, { ours, isShared, equal, isMakerHeld }: Against): SortedRow {
+export function sortRow(row: ReadRow, against: Against): SortedRow {
+  const { ours, isShared, equal, isMakerHeld } = against;
   if (row.invalid.length > 0) return { heap: 'invalid', changes: [], why: row.invalid };
   if (isShared)
     return { heap: 'doubtful', changes: [], why: ['parts of several makers have this number: whose is it?'] };
@@ -85,13 +93,14 @@ export function sortRow(row: ReadRow, { ours, isShared, equal, isMakerHeld }: Ag
   }
   if (row.barcode !== undefined && !ours?.barcodes.includes(row.barcode))
     changes.push({ what: 'barcode', ours: ours?.barcodes[0] ?? null, theirs: row.barcode });
-  for (const use of FIGURE_USE_IDS) {
-    const [theirs, held] = [row.figuresMm[use], ours?.figuresMm[use]];
-    if (theirs === undefined) continue;
-    if (held === undefined) changes.push({ what: use, ours: null, theirs: `${theirs.toFixed(2)} mm` });
-    else if (Math.abs(held.mm - theirs) > FIGURES_AGREE_MM)
-      why.push(`${use} ${theirs.toFixed(2)} mm, where ${held.source} says ${held.mm.toFixed(2)}: ours stands`);
-  }
+  if (!against.isPlug && statedOf(row).length > 0)
+    why.push('states what is stated of a plug, and the part is none: leave the column out');
+  else
+    for (const use of STATING_USES) {
+      const found = besideHeld(use, row, against);
+      if (typeof found === 'string') why.push(found);
+      else if (found) changes.push(found);
+    }
   if (row.equalTo !== undefined && equal !== undefined) {
     if (!equal.isHeld) why.push(`equal to ${row.equalTo}, which nobody here holds`);
     else if (equal.isShared) why.push(`equal to ${row.equalTo}, which several makers have: whose is meant?`);
@@ -106,6 +115,33 @@ export function sortRow(row: ReadRow, { ours, isShared, equal, isMakerHeld }: Ag
   return changes.length === 0
     ? { heap: 'same', changes, why: [] }
     : { heap: 'changed', changes, why: dearer(row, ours) };
+}
+
+/** What one column states beside what is held: a change where it fills a blank, a question where it is denied. */
+function besideHeld(use: StatingUse, row: ReadRow, { ours, ratings }: Against): Change | string | undefined {
+  const stated = statedIn(row, use);
+  const held = FACTS_OF[use].flatMap((fact) => {
+    const one = ours?.facts[fact];
+    return one ? [{ fact, ...one }] : [];
+  });
+  const rated = row.told?.heat?.[0]?.[1] as { readonly code: string } | undefined;
+  if (use === 'heat' && rated && !ratings?.has(rated.code))
+    return `heat rating ${rated.code}, which is on no scale of its maker that is known here`;
+  const heldOf = (fact: RecordedFactId) => held.find((one) => one.fact === fact);
+  const denied = stated.find(([fact, value]) => {
+    const one = heldOf(fact);
+    return one !== undefined && !agree(fact, one.value, value);
+  });
+  if (denied) {
+    const ruling = sayStated(
+      use,
+      held.map(({ fact, value }) => [fact, value]),
+    );
+    return `${use} ${sayStated(use, stated)}, where ${heldOf(denied[0])!.source} says ${ruling}: ours stands`;
+  }
+  return stated.some(([fact]) => heldOf(fact) === undefined)
+    ? { what: use, ours: null, theirs: sayStated(use, stated) }
+    : undefined;
 }
 
 const dearer = ({ netMinor, ourMinor }: ReadRow, ours: Ours): readonly string[] =>

@@ -1,19 +1,13 @@
 import { sql } from 'kysely';
 import { auditedPlug, contradictionOf } from '@brackenfell/core/catalogue-audit/reference-contradiction';
-import { FIGURE_USE_IDS, type FigureUse } from '@brackenfell/core/imports/columns';
+import type { RecordedFactId } from '@brackenfell/core/facts/facts';
 import type { ReadRow } from '@brackenfell/core/imports/read-row';
-import type { Ours } from '@brackenfell/core/imports/sort-row';
+import type { HeldFacts, Ours } from '@brackenfell/core/imports/sort-row';
+import { STATED_FACTS, statedOf } from '@brackenfell/core/imports/stated';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { readHeatScales, readPartSheets } from '../catalogue/fact-store.ts';
 import type { HeatScales } from '@brackenfell/core/facts/fact';
 import type { Database } from '../db/database.ts';
-
-/** Each figure of a list as the fact it states of a plug. */
-export const FACT_OF = {
-  gap: 'plug.gapMm',
-  reach: 'plug.reachMm',
-  hex: 'plug.hexMm',
-} as const satisfies Readonly<Record<FigureUse, string>>;
 
 export interface Maker {
   readonly id: string;
@@ -67,7 +61,7 @@ interface HeldRow {
 interface Asked {
   /** Parts that rows speak of. */
   readonly ids: readonly string[];
-  /** Of those, the ones of which a row states a figure. */
+  /** Of those, the ones of which a row states what rules a plug. */
   readonly stated: readonly string[];
   /** Parts that rows call equal to one another. */
   readonly paired: readonly string[];
@@ -93,38 +87,48 @@ export async function readHeld(db: Database, supplier: string, { ids, stated, pa
   const pairs = new Set(said.map(({ pair }) => pair));
   const scales: HeatScales = paired.length === 0 ? new Map() : await readHeatScales(db);
   const sheets = await readPartSheets(db, scales, paired);
-  const figures = await readFigures(db, stated);
+  const facts = await readFacts(db, stated);
+  const plugs = await readPlugs(db, stated);
   const byId = new Map(rows.map((row) => [row.id, row]));
   return {
-    oursOf: (id: string): Ours => ({ ...byId.get(id)!, figuresMm: figures.get(id) ?? {} }),
+    oursOf: (id: string): Ours => ({ ...byId.get(id)!, facts: facts.get(id) ?? {} }),
+    /** Of a part of which a row states something. */
+    isPlug: (id: string): boolean => plugs.has(id),
     isSaid: (from: string, to: string): boolean => pairs.has(`${from} ${to}`),
     /** What is held of the one, and where nothing is, what its row states, against the other. */
-    contradiction: (from: string | undefined, { figuresMm }: ReadRow, to: string): string | undefined => {
-      const plug = auditedPlug(from === undefined ? {} : sheets.get(from)!);
-      const stated = {
-        ...plug,
-        reachMm: plug.reachMm ?? figuresMm.reach ?? null,
-        hexMm: plug.hexMm ?? figuresMm.hex ?? null,
-      };
-      return contradictionOf(stated, auditedPlug(sheets.get(to)!));
+    contradiction: (from: string | undefined, row: ReadRow, to: string): string | undefined => {
+      const stated = Object.fromEntries(
+        statedOf(row).map(([fact, value]) => [
+          fact,
+          { ruling: [{ value, source: { rank: 'supplier', name: supplier } }] },
+        ]),
+      );
+      const sheet = { ...stated, ...(from === undefined ? {} : sheets.get(from)!) };
+      return contradictionOf(auditedPlug(sheet), auditedPlug(sheets.get(to)!));
     },
   };
 }
 
-/** The figures that rule and that a list can state, by part; of several of one rank the first. */
-async function readFigures(db: Database, ids: readonly string[]): Promise<ReadonlyMap<string, Ours['figuresMm']>> {
+/** Which of the parts are plugs. */
+async function readPlugs(db: Database, ids: readonly string[]): Promise<ReadonlySet<string>> {
+  if (ids.length === 0) return new Set();
+  const rows = await db.selectFrom('part').select('id').where('id', 'in', ids).where('kind', '=', 'plug').execute();
+  return new Set(rows.map(({ id }) => id));
+}
+
+/** What rules of each part and a list can state; of several of one rank the first. */
+async function readFacts(db: Database, ids: readonly string[]): Promise<ReadonlyMap<string, HeldFacts>> {
   if (ids.length === 0) return new Map();
-  const { rows } = await sql<{ part: string; fact: string; mm: unknown; source: string }>`
+  const { rows } = await sql<{ part: string; fact: RecordedFactId; value: unknown; source: string }>`
     select c.part_id as part, f.attribute as fact, (array_agg(f.source_name order by f.id))[1] as source,
-           (array_agg(f.value order by f.id))[1] as mm
+           (array_agg(f.value order by f.id))[1] as value
       from unnest(${ids}::bigint[]) as p (id)
       cross join lateral (select part_id, figure_id from chosen_figure where part_id = p.id and rules offset 0) c
       cross join lateral (select id, attribute, value, source_name from figure where id = c.figure_id offset 0) f
-     where f.attribute = any(${FIGURE_USE_IDS.map((use) => FACT_OF[use])}::text[])
+     where f.attribute = any(${STATED_FACTS}::text[])
      group by c.part_id, f.attribute`.execute(db);
-  const useOf = new Map<string, FigureUse>(FIGURE_USE_IDS.map((use) => [FACT_OF[use], use]));
-  const byPart = new Map<string, Partial<Record<FigureUse, { mm: number; source: string }>>>();
-  for (const { part, fact, mm, source } of rows)
-    if (typeof mm === 'number') byPart.set(part, { ...byPart.get(part), [useOf.get(fact)!]: { mm, source } });
+  const byPart = new Map<string, HeldFacts>();
+  for (const { part, fact, value, source } of rows)
+    byPart.set(part, { ...byPart.get(part), [fact]: { value, source } });
   return byPart;
 }

@@ -12,7 +12,7 @@ afterAll(() => counter.close());
 
 const place = async (row: Partial<ReadRow>) =>
   (
-    await placeRows(counter.db, await readMakers(counter.db), 'Eastgate', [
+    await placeRows(counter.db, await readMakers(counter.db), 'Eastgate', 'plug', [
       { line: 2, read: { number: 'KN 419G-63DR', figuresMm: {}, invalid: [], doubtful: [], ...row } },
     ])
   )[0]!;
@@ -68,7 +68,7 @@ describe('the part that a row speaks of', () => {
       { what: 'net-price', ours: null, theirs: '5.00' },
       { what: 'our-price', ours: '9.40', theirs: '9.90' },
     ]);
-    expect(otherwise.why[0]).toMatch(/^reach 26\.50 mm, where Kestrane catalogue says 19\.00: ours stands$/);
+    expect(otherwise.why[0]).toMatch(/^reach 26\.50 mm, where Kestrane catalogue says 19\.00 mm: ours stands$/);
   });
 });
 

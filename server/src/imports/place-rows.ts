@@ -1,6 +1,9 @@
 import type { ReadRow } from '@brackenfell/core/imports/read-row';
 import { sortRow, type Equal, type SortedRow } from '@brackenfell/core/imports/sort-row';
+import { statedOf } from '@brackenfell/core/imports/stated';
 import type { Database } from '../db/database.ts';
+import type { HeatScale } from '@brackenfell/core/heat-range/heat-scale';
+import { readHeatScales } from '../catalogue/fact-store.ts';
 import { readHeld, readNamed, type Maker } from './held-store.ts';
 
 export interface PlacedRow extends SortedRow {
@@ -16,6 +19,7 @@ export async function placeRows(
   db: Database,
   makers: readonly Maker[],
   supplier: string,
+  newKind: string | null,
   rows: readonly { readonly line: number; readonly read: ReadRow }[],
 ): Promise<readonly PlacedRow[]> {
   const named = await readNamed(
@@ -23,9 +27,9 @@ export async function placeRows(
     makers,
     rows.flatMap(({ read }) => [read.number, read.equalTo ?? '']),
   );
-  const find = (number: string, maker: Maker | undefined): readonly string[] => {
+  const find = (number: string, maker: Maker | undefined) => {
     const found = named(number).filter(({ makerId }) => maker === undefined || makerId === maker.id);
-    return [...new Set(found.map(({ partId }) => partId))];
+    return [...new Map(found.map(({ partId, makerId }) => [partId, makerId]))];
   };
   const makerCalled = new Map([
     ...makers.map((maker) => [maker.name.toLowerCase(), maker] as const),
@@ -33,18 +37,24 @@ export async function placeRows(
   ]);
   const placed = rows.map(({ line, read }) => {
     const maker = read.maker === undefined ? undefined : makerCalled.get(read.maker.toLowerCase());
-    const [partId, another] = find(read.number, maker);
-    const [equalId, otherEqual] = read.equalTo === undefined ? [] : find(read.equalTo, undefined);
+    const [[partId, makerOfPart] = [], another] = find(read.number, maker);
+    const [[equalId] = [], otherEqual] = read.equalTo === undefined ? [] : find(read.equalTo, undefined);
     const equalIsShared = otherEqual !== undefined;
-    return { line, read, maker, partId, isShared: another !== undefined, equalId, equalIsShared };
+    const ofMaker = makerOfPart ?? maker?.id;
+    return {
+      ...{ line, read: ratedBy(read, ofMaker), maker, ofMaker, partId },
+      ...{ isShared: another !== undefined, equalId, equalIsShared },
+    };
   });
   const distinct = (ids: readonly (string | undefined)[]) => [...new Set(ids.filter((id) => id !== undefined))];
   const held = await readHeld(db, supplier, {
     ids: distinct(placed.map(({ partId }) => partId)),
-    stated: distinct(placed.map(({ partId, read }) => (Object.keys(read.figuresMm).length > 0 ? partId : undefined))),
+    stated: distinct(placed.map(({ partId, read }) => (statedOf(read).length > 0 ? partId : undefined))),
     paired: distinct(placed.flatMap(({ partId, equalId }) => (equalId === undefined ? [] : [partId, equalId]))),
   });
-  return placed.map(({ line, read, maker, partId, isShared, equalId, equalIsShared }) => {
+  const isRated = placed.some(({ read }) => read.told?.heat !== undefined);
+  const scales = isRated ? await readHeatScales(db) : undefined;
+  return placed.map(({ line, read, maker, ofMaker, partId, isShared, equalId, equalIsShared }) => {
     const ours = partId === undefined ? undefined : held.oursOf(partId);
     const equal: Equal | undefined =
       read.equalTo === undefined
@@ -61,7 +71,22 @@ export async function placeRows(
       partId: partId ?? null,
       equalId: equalId ?? null,
       makerId: maker?.id ?? null,
-      ...sortRow(read, { ours, isShared, equal, isMakerHeld: maker !== undefined }),
+      ...sortRow(read, {
+        ...{ ours, isShared, equal, isMakerHeld: maker !== undefined },
+        isPlug: partId === undefined ? newKind === null || newKind === 'plug' : held.isPlug(partId),
+        ratings: ofMaker === undefined ? undefined : codesOf(scales?.get(ofMaker)),
+      }),
     };
   });
 }
+
+/** A rating is of its maker's own scale, whoever lists it. */
+function ratedBy(read: ReadRow, maker: string | undefined): ReadRow {
+  const [rated] = read.told?.heat ?? [];
+  if (!rated || maker === undefined) return read;
+  const [fact, value] = rated;
+  return { ...read, told: { ...read.told, heat: [[fact, { ...(value as { code: string }), maker }]] } };
+}
+
+const codesOf = (scale: HeatScale | undefined): ReadonlySet<string> | undefined =>
+  scale && new Set(scale.ratings.map(({ code }) => code));

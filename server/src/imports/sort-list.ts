@@ -157,6 +157,7 @@ async function placePage(
     db,
     makers,
     list.supplier,
+    list.new_kind,
     page.map((row) => ({ line: row.line, read: ofTheMaker(read(row)) })),
   );
   return list.new_kind === null ? placed.map(waitForKind) : placed;

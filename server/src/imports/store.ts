@@ -1,5 +1,6 @@
 import { sql } from 'kysely';
-import { FIGURE_USE_IDS, type Column } from '@brackenfell/core/imports/columns';
+import type { Column } from '@brackenfell/core/imports/columns';
+import { STATING_USES } from '@brackenfell/core/imports/stated';
 import type { ReadRow } from '@brackenfell/core/imports/read-row';
 import type { ImportState } from '@brackenfell/contract/imports';
 import type { Database, Writing } from '../db/database.ts';
@@ -74,7 +75,7 @@ export async function readStockedFigures(db: Database, importId: string, most: n
         join part p on p.id = r.part_id
         cross join lateral (
           select array_agg(c ->> 'what') as uses from jsonb_array_elements(r.changes) c
-           where c ->> 'what' = any(${[...FIGURE_USE_IDS]}::text[])) u
+           where c ->> 'what' = any(${STATING_USES}::text[])) u
        where r.import_id = ${importId} and r.heap = 'changed' and u.uses is not null
        order by r.part_id, r.line desc)
     select part_id, kind, read, uses, (count(*) over ())::int as stocked from told

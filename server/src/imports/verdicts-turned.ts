@@ -1,11 +1,10 @@
-import { FIGURE_USE_IDS } from '@brackenfell/core/imports/columns';
+import { statedIn, STATING_USES } from '@brackenfell/core/imports/stated';
 import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { Consequences } from '@brackenfell/contract/consequences';
 import { consequencesOf } from '../consequences/consequences.ts';
 import { wouldBe, type FigureChange } from '../consequences/would-be-store.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
-import { FACT_OF } from './held-store.ts';
 import { readStockedFigures, type ImportFound } from './store.ts';
 
 /** So many parts are looked at, of those the most of which is on the shelf. */
@@ -23,11 +22,9 @@ export async function verdictsTurned(
     rows.map(({ part_id, read, uses }): [string, FigureChange] => [
       part_id,
       {
-        added: FIGURE_USE_IDS.filter((use) => uses.includes(use)).map((use) => ({
-          fact: FACT_OF[use],
-          value: read.figuresMm[use],
-          source: { rank: 'supplier', name: supplier },
-        })),
+        added: STATING_USES.filter((use) => uses.includes(use))
+          .flatMap((use) => statedIn(read, use))
+          .map(([fact, value]) => ({ fact, value, source: { rank: 'supplier', name: supplier } })),
         withdrawn: [],
       },
     ]),

@@ -1,12 +1,12 @@
 import { sql } from 'kysely';
-import { FIGURE_USE_IDS } from '@brackenfell/core/imports/columns';
+import { statedIn, STATING_USES } from '@brackenfell/core/imports/stated';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { choosePartFigures } from '../catalogue/figure-store.ts';
 import { addNames } from '../catalogue/name-store.ts';
 import { bumpCatalogueVersion } from '../catalogue/version-store.ts';
 import type { Writing } from '../db/database.ts';
 import { settleClusters } from '../interchange/cluster-store.ts';
-import { FACT_OF, readMakers, type Maker } from './held-store.ts';
+import { readMakers, type Maker } from './held-store.ts';
 import { pagesOf, type KeptRow as Row } from './row-store.ts';
 import { madeFacts, type ImportFound } from './store.ts';
 
@@ -239,19 +239,21 @@ async function writeFigures(
 ): Promise<readonly Made[]> {
   const figures = new Map(
     rows.flatMap((row) =>
-      FIGURE_USE_IDS.filter((use) => changes(row, use)).map((use) => {
-        const partId = ids.get(row.line)!;
-        return [`${partId} ${use}`, { partId, use, mm: row.read!.figuresMm[use]! }] as const;
-      }),
+      STATING_USES.filter((use) => changes(row, use))
+        .flatMap((use) => statedIn(row.read!, use))
+        .map(([fact, value]) => {
+          const partId = ids.get(row.line)!;
+          return [`${partId} ${fact}`, { partId, fact, value }] as const;
+        }),
     ),
   );
   if (figures.size === 0) return [];
   const stated = [...figures.values()];
   const { rows: added } = await sql<{ id: string }>`
     insert into figure (part_id, attribute, value, source_rank, source_name)
-    select part_id, attribute, to_jsonb(mm), 'supplier', ${supplier}
-      from unnest(${stated.map(({ partId }) => partId)}::bigint[], ${stated.map(({ use }) => FACT_OF[use])}::text[],
-                  ${stated.map(({ mm }) => mm)}::double precision[]) as f (part_id, attribute, mm)
+    select part_id, attribute, value, 'supplier', ${supplier}
+      from unnest(${stated.map(({ partId }) => partId)}::bigint[], ${stated.map(({ fact }) => fact)}::text[],
+                  ${stated.map(({ value }) => JSON.stringify(value))}::jsonb[]) as f (part_id, attribute, value)
     returning id`.execute(trx);
   return added.map(({ id }): Made => ['figure', id]);
 }

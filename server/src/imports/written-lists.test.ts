@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { sql } from 'kysely';
 import type { ImportView } from '@brackenfell/contract/imports';
+import type { PartCard } from '@brackenfell/contract/part';
 import type { Consequences } from '@brackenfell/contract/consequences';
 import { workOneJob } from '../jobs/work-jobs.ts';
 import { leaveImport } from './work-import.ts';
@@ -211,10 +212,9 @@ test('a worker that is cut off at any point of writing leaves the old or the new
   let cuts = 0;
   for (const after of [3, 6, 9, 12, 15, 18, 21, 24]) {
     await on.send(list, 'write').then(({ status }) => expect([200, 409]).toContain(status));
-    const from = counter.statements.length;
+    const isUnderWay = counter.nextStatements(after);
     const working = workOneJob(counter.db, on.log).catch(() => true);
-    while (counter.statements.length < from + after && (await stateNow(list)) === 'writing')
-      await new Promise((resolve) => setImmediate(resolve));
+    await Promise.race([isUnderWay, working]);
     await sql`select pg_terminate_backend(pid) from pg_stat_activity where datname = ${name} and usename = 'brackenfell_app'`.execute(
       counter.superuser,
     );
@@ -260,4 +260,36 @@ test('which verdicts of what is on the shelf a list turns is told before it is w
   await on.go(list, 'write');
   const after = await Promise.all(changes.map(({ engineId }) => verdictIn(engineId)));
   expect(after).toEqual(changes.map((change) => change.after));
+});
+
+test('a new plug that a list describes is judged by it from then on, with the list as its source', async () => {
+  const text = [
+    'Number;Brand;Thread;Reach mm;Seat;Hex mm;Heat;Gap mm;Tip;Resistor',
+    'KX 92-1;Kestrane;M14x1,25;19,0;gasket;16;63;1,10;platinum;5k',
+    'KX 92-2;Kestrane;M12x1,25;19,0;gasket;16;63;1,10;platinum;5k',
+    'KX 92-3;Kestrane;M14x1,25;19,0;gasket;16;99;1,10;platinum;5k',
+  ].join('\n');
+  const list = await on.go(await on.take(text, 'Norrad Whole'), 'columns', { newKind: 'plug' });
+  expect(list.counts).toMatchObject({ new: 2, doubtful: 1 });
+  const before = await on.snapshot();
+  const written = await on.go(list, 'write');
+  const specialist = await counter.as('specialist');
+  const judged = async (printed: string) => {
+    const partId = await partIdOf(counter, printed);
+    const { rows } = await fetchTray(specialist, 'skerrow-sc20', `?inHand=${partId}`);
+    return rows.find((row) => row.partId === partId)!;
+  };
+  const [right, wrong] = [await judged('KX 92-1'), await judged('KX 92-2')];
+  expect([right.verdict, wrong.verdict]).toEqual(['ask-first', 'refuse']);
+  expect(JSON.stringify(wrong)).toContain('M12');
+  const part = (await specialist.get(`/api/parts/${await partIdOf(counter, 'KX 92-1')}`).expect(200)).body as PartCard;
+  const facts = new Map(part.facts.map((fact) => [fact.label, fact]));
+  expect(facts.get('heat rating')).toMatchObject({
+    value: '63 = 15.5 bar',
+    sources: [{ rank: 'supplier', name: 'Norrad Whole' }],
+  });
+  // The same list again states what is held; taken back, nothing of it is left.
+  expect((await on.take(text, 'Norrad Whole')).counts).toMatchObject({ new: 0, changed: 0, same: 2 });
+  await on.go(written, 'take-back');
+  expect(await on.snapshot()).toEqual(before);
 });
