@@ -1,4 +1,4 @@
-import { MATERIALS, SEATS } from '../facts/plug-facts.ts';
+import { MATERIALS, type Seat } from '../facts/plug-facts.ts';
 import type { RecordedFactId } from '../facts/facts.ts';
 import { readQuantity } from '../quantities/read-quantity.ts';
 import type { ColumnUse } from './columns.ts';
@@ -6,7 +6,6 @@ import type { ColumnUse } from './columns.ts';
 /** Columns that tell by a word or a code what a plug is. */
 export const TOLD_USES = ['thread', 'seat', 'heat', 'electrode', 'resistor'] as const satisfies readonly ColumnUse[];
 export type ToldUse = (typeof TOLD_USES)[number];
-export const isToldUse = (use: ColumnUse): use is ToldUse => (TOLD_USES as readonly ColumnUse[]).includes(use);
 
 /** One thing that is stated of a part, as a catalogue records it. */
 export type Stated = readonly [fact: RecordedFactId, value: unknown];
@@ -45,7 +44,7 @@ function readSeat(cell: string): ToldRead {
   const isTaper = /taper|\bcon(?:e|ical)\b/i.test(cell);
   const isFlat = /flat|gasket|washer/i.test(cell);
   if (isTaper === isFlat) return asked(`seat “${cell}”: flat with a gasket, or a taper?`);
-  const seat: (typeof SEATS)[number] = isTaper ? 'taper' : /loose/i.test(cell) ? 'gasket-loose' : 'gasket-fixed';
+  const seat: Seat = isTaper ? 'taper' : /loose/i.test(cell) ? 'gasket-loose' : 'gasket-fixed';
   return told(['plug.seat', seat]);
 }
 
