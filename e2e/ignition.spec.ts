@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import {
   ask,
   expect,
@@ -15,6 +16,13 @@ import { leadSetOf } from '@brackenfell/demo/ignition/leads';
 
 const early = coilOf('ostrel-of16t', 'own', 'to Feb 2018');
 
+/** To the next kind of part, and its tray: the one before stays until that is there. */
+async function toKind(page: Page, kind: RegExp): Promise<void> {
+  await page.keyboard.press('i');
+  await expect(page.getByRole('tab', { name: kind })).toHaveAttribute('aria-selected', 'true');
+  await expectTray(page);
+}
+
 test('a coil is asked about until the build is known, then sold with its question answered', async ({
   page,
   counter,
@@ -22,9 +30,7 @@ test('a coil is asked about until the build is known, then sold with its questio
   await signIn(page, counter);
   await ask(page, 'of16t', /Ostrel OF16T/);
   await expectTray(page);
-  await page.keyboard.press('i');
-  await expect(page.getByRole('tab', { name: /Coils/ })).toHaveAttribute('aria-selected', 'true');
-  await expectTray(page);
+  await toKind(page, /Coils/);
   await pickRow(page, early);
   await expect(whyPanel(page)).toContainText('Ask first');
   await expect(whyPanel(page)).toContainText('Mar 2018 on: 3 pins where 4 are asked, refused');
@@ -58,8 +64,7 @@ test('a reading that the meter cannot give is not an answer', async ({ page, cou
   await signIn(page, counter);
   await ask(page, 'ow12', /Ostrel OW12/);
   await expectTray(page);
-  await page.keyboard.press('i');
-  await expectTray(page);
+  await toKind(page, /Coils/);
   await page.keyboard.press('m');
   await expect(page.getByRole('dialog')).toBeVisible();
   await page.keyboard.type('0.7');
@@ -76,9 +81,8 @@ test('a lead set one lead short is refused, and the right one is labelled', asyn
   await signIn(page, counter);
   await ask(page, 'hf22', /Dunmarrow HF22/);
   await expectTray(page);
-  await pressTimes(page, 'i', 2);
-  await expect(page.getByRole('tab', { name: /Leads/ })).toHaveAttribute('aria-selected', 'true');
-  await expectTray(page);
+  await page.keyboard.press('i');
+  await toKind(page, /Leads/);
   await expect(
     page.getByRole('img', { name: `Leads of ${leadSetOf('dunmarrow-hf22', 'own')} on the engine` }),
   ).toContainText('Every route is served');
@@ -92,12 +96,10 @@ test('a lead set one lead short is refused, and the right one is labelled', asyn
   await expectAccessible(page);
 
   // Cap and rotor, judged as a pair on the slip.
-  await page.keyboard.press('i');
-  await expectTray(page);
+  await toKind(page, /Caps/);
   await page.keyboard.press('Enter');
   await expect(slipPane(page)).toContainText('MS-D');
-  await page.keyboard.press('i');
-  await expectTray(page);
+  await toKind(page, /Rotors/);
   await pickRow(page, 'HX 76.402');
   await expect(whyPanel(page)).toContainText('of another pairing');
 });
