@@ -13,6 +13,7 @@ const BENCHES = [
   'proof-simulation',
   'judge-plugs',
   'http-latency',
+  'many-others',
   'tray-keys',
   'spark-slider',
   'growth',

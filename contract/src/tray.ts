@@ -181,6 +181,8 @@ export const Tray = z
     counts: z.object({
       byReference: z.number().int(),
       bySize: z.number().int(),
+      /** Of about the form asked, and further off than those that were judged. */
+      notJudged: z.number().int(),
       verdicts: z.record(z.enum(VERDICTS), z.number().int()),
     }),
     order: z.string(),

@@ -86,6 +86,13 @@ export const notLookedFor = (id: string): StockRow => ({
   pack_of: 1,
 });
 
+/** Those of the parts of which pieces are here. */
+export async function findOnShelf(db: Database, partIds: readonly string[]): Promise<readonly string[]> {
+  const { rows } = await sql<{ id: string }>`
+    select part_id as id from stock where part_id = any(${partIds}::bigint[]) and on_hand > 0`.execute(db);
+  return rows.map(({ id }) => id);
+}
+
 /** What is free to sell of each part, what lies held in quarantine beside it, bin and price; one row each. */
 export async function readStock(db: Database, partIds: readonly string[]) {
   const { rows } = await sql<StockRow>`

@@ -1,3 +1,4 @@
+import { coilDistance } from '@brackenfell/core/coils/coil-distance';
 import { judgeWhileBuildUnknown } from '@brackenfell/core/fitment/build-split';
 import { CHECKS_BY_KIND } from '@brackenfell/core/kinds/checks-by-kind';
 import { rulingValue, type FactSheet } from '@brackenfell/core/facts/facts';
@@ -5,7 +6,8 @@ import { judgeOverPositions, judgePart, type LineJudgement } from '@brackenfell/
 import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import { compareInTray, trayPlacing } from '@brackenfell/core/fitment/ranking';
 import { sayIn, type Say } from '@brackenfell/core/fitment/say';
-import type { Evidence, Verdict } from '@brackenfell/core/fitment/verdict';
+import { VERDICTS, type Evidence, type Verdict } from '@brackenfell/core/fitment/verdict';
+import { MOST_SLACK_MM } from '@brackenfell/core/leads/assign-leads';
 import { withReadings } from '@brackenfell/core/slip/piece-readings';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { HeldOthers } from '../catalogue/fact-sheets.ts';
@@ -18,15 +20,27 @@ import type { OthersQuestion } from './question.ts';
 import type { FittedPart, JudgedCandidate, JudgedEngine } from './judge-plugs.ts';
 import { readRuling } from '../ruling/ruling.ts';
 import { standingBy } from './standing.ts';
-import { findByForm } from './store.ts';
-import { NO_STOCK, notLookedFor, readStock } from '../stock/store.ts';
+import { answeredInAnyCase, type CandidateCounts } from './pick-candidates.ts';
+import { findCoils, findLeadSets } from './store.ts';
+import { findOnShelf, NO_STOCK, notLookedFor, readStock } from '../stock/store.ts';
 
 type OtherKind = Exclude<PartKind, 'plug'>;
+
+/** Of those that nobody speaks for, as many as are nearest in form are judged; of so many more, those that are on the shelf. */
+const MOST_BY_FORM = 100;
+const MOST_LOOKED = 2000;
 
 /** What of a tray does not depend on the shelf. */
 interface LaidOthers {
   readonly asked: Asked<HeldOthers>;
-  readonly fitted: ReadonlyMap<string, FittedPart>;
+  /** Those that are judged wherever they lie. */
+  readonly first: readonly string[];
+  /** Those that are judged if they are on the shelf, the nearest first. */
+  readonly further: readonly string[];
+  /** Of about the form, and among neither. */
+  readonly beyond: number;
+  /** In words, made once. */
+  fitted(id: string): FittedPart;
 }
 
 async function layOthers(
@@ -40,15 +54,24 @@ async function layOthers(
   const asked = await readAsked(context, db, kind, question, held);
   if (!asked) return undefined;
   const { others } = held;
-  const byForm = question.only ? [] : await findByForm(db, kind, formOf(asked.positions));
-  const singled = question.only ?? [...new Set([...asked.reached, ...(inHand ? [inHand] : []), ...byForm])];
-  const ids = singled.filter((id) => others.get(id)?.title.kind === kind);
+  const byForm = question.only ? NOTHING : await findByForm(db, kind, asked);
+  const isOfKind = (id: string) => others.get(id)?.title.kind === kind;
+  const singled = new Set(question.only ?? [...asked.reached, ...(inHand ? [inHand] : [])]);
+  const formed = byForm.ids.filter((id) => !singled.has(id) && isOfKind(id));
+  const places = placesOf(asked);
   const jobFacts = jobFactsOf(asked, question);
   const say = sayIn(units);
   const sheetOf = (id: string) =>
     withReadings(question.found?.asIf?.get(id) ?? others.get(id)!.sheet, question.found?.ofPart.get(id) ?? []);
   const fit = (id: string): FittedPart => {
-    const { place, evidence, judgement } = judgeAtBestPlace(asked, kind, id, { ...sheetOf(id), ...jobFacts }, say);
+    const { place, evidence, judgement } = judgeAtBestPlace(
+      asked,
+      places,
+      kind,
+      id,
+      { ...sheetOf(id), ...jobFacts },
+      say,
+    );
     return {
       sheet: sheetOf(id),
       judgement,
@@ -60,7 +83,25 @@ async function layOthers(
       bySizeOnly: !asked.reached.has(id),
     };
   };
-  return { asked, fitted: new Map(ids.map((id) => [id, fit(id)])) };
+  const known = new Map<string, FittedPart>();
+  return {
+    asked,
+    first: [...[...singled].filter(isOfKind), ...formed.slice(0, MOST_BY_FORM)],
+    further: formed.slice(MOST_BY_FORM),
+    beyond: byForm.all - byForm.ids.length,
+    fitted: (id) => {
+      const fitted = known.get(id) ?? fit(id);
+      known.set(id, fitted);
+      return fitted;
+    },
+  };
+}
+
+function countAll(parts: readonly FittedPart[], notJudged: number): CandidateCounts {
+  const verdicts = Object.fromEntries(VERDICTS.map((verdict) => [verdict, 0])) as Record<Verdict, number>;
+  for (const { judgement } of parts) verdicts[judgement.verdict] += 1;
+  const bySize = parts.filter(({ bySizeOnly }) => bySizeOnly).length;
+  return { ...verdicts, byReference: parts.length - bySize, bySize, notJudged };
 }
 
 /** Judges every coil, lead set, cap or rotor that could serve an engine (by reference, listing or form). */
@@ -74,8 +115,13 @@ export async function judgeOthers(
   const [held, ruling] = await Promise.all([context.sheets.withOthers(db), readRuling(db, question)]);
   const laid = await layOnce(held, question, ruling, units, () => layOthers(context, held, question, units, db));
   if (!laid) return undefined;
-  const { asked, fitted } = laid;
+  const { asked, first, further } = laid;
+  const onShelf = further.length === 0 ? [] : await findOnShelf(db, further);
+  const fitted = new Map([...first, ...onShelf].map((id) => [id, laid.fitted(id)]));
+  const most = question.most ?? fitted.size;
   const stock = question.only ? NO_STOCK : await readStock(db, [...fitted.keys()]);
+  const claimed = [...fitted].map(([id, { evidence }]) => ({ id, evidence }));
+  const answered = answeredInAnyCase(claimed, question.inHand);
   const standing = standingBy(ruling.rules);
   const candidates = [...fitted]
     .map(([id, part]): JudgedCandidate => ({
@@ -83,8 +129,8 @@ export async function judgeOthers(
       part: { ...(stock.get(id) ?? notLookedFor(id)), ...held.others.get(id)!.title },
       costOverServiceMinor: null,
     }))
-    .sort((a, b) => compareInTray(rankOf(a, standing), rankOf(b, standing)));
-  const count = (verdict: Verdict) => candidates.filter((c) => c.judgement.verdict === verdict).length;
+    .sort((a, b) => compareInTray(rankOf(a, standing), rankOf(b, standing)))
+    .filter(({ part }, i) => i < most || answered.has(part.id));
   return {
     kind,
     laid,
@@ -93,15 +139,7 @@ export async function judgeOthers(
     positions: asked.positions,
     everyPosition: asked.everyPosition,
     candidates,
-    counts: {
-      byReference: candidates.filter((c) => !c.bySizeOnly).length,
-      bySize: candidates.filter((c) => c.bySizeOnly).length,
-      sell: count('sell'),
-      'sell-with-advice': count('sell-with-advice'),
-      'ask-first': count('ask-first'),
-      'needs-supervisor': count('needs-supervisor'),
-      refuse: count('refuse'),
-    },
+    counts: countAll([...fitted.values()], laid.beyond + further.length - onShelf.length),
     edges: new Map(asked.edges.map((edge) => [edge.id, edge])),
     printed: asked.printed,
     scales: held.scales,
@@ -124,44 +162,87 @@ interface AtPlace {
   readonly judgement: LineJudgement;
 }
 
+/** A place of an engine, and by build the positions of it that ask the very same. */
+interface Place {
+  readonly place: string;
+  readonly positions: readonly AskedPosition[];
+  readonly builds: readonly { readonly build: string | null; readonly alike: readonly (readonly AskedPosition[])[] }[];
+}
+
+function placesOf({ positions }: Asked): readonly Place[] {
+  return [...new Set(positions.map(({ place }) => place))].map((place) => {
+    const here = positions.filter((position) => position.place === place);
+    const builds = [...new Set(here.map(({ build }) => build))].map((build) => ({
+      build,
+      alike: alikePositions(here.filter((position) => position.build === build)),
+    }));
+    return { place, positions: here, builds };
+  });
+}
+
 /** Where an engine takes different parts at different places, a part is judged at the one it suits best. */
-function judgeAtBestPlace(asked: Asked, kind: OtherKind, id: string, part: FactSheet, say: Say): AtPlace {
-  const places = [...new Set(asked.positions.map(({ place }) => place))];
+function judgeAtBestPlace(
+  asked: Asked,
+  places: readonly Place[],
+  kind: OtherKind,
+  id: string,
+  part: FactSheet,
+  say: Say,
+): AtPlace {
   const isSooner = (a: AtPlace, b: AtPlace): boolean =>
     trayPlacing(a.judgement.verdict, a.evidence, a.judgement.closeness) <
     trayPlacing(b.judgement.verdict, b.evidence, b.judgement.closeness);
   return places
-    .map((place): AtPlace => {
+    .map(({ place, positions, builds }): AtPlace => {
       const evidence = asked.evidenceAt(place, id);
-      const here = asked.positions.filter((position) => position.place === place);
-      const builds = [...new Set(here.map(({ build }) => build))];
-      const forBuilds = builds.map((build) => ({
+      const forBuilds = builds.map(({ build, alike }) => ({
         build: build ?? 'any build',
         judgement: judgeOverPositions(
-          alikePositions(here.filter((position) => position.build === build)).map((alike) => ({
-            labels: alike.map(({ label }) => label),
-            judgement: judgePart(CHECKS_BY_KIND[kind], { ...part, ...alike[0]!.sheet }, evidence, say),
+          alike.map((same) => ({
+            labels: same.map(({ label }) => label),
+            judgement: judgePart(CHECKS_BY_KIND[kind], { ...part, ...same[0]!.sheet }, evidence, say),
           })),
         ),
       }));
       const judgement =
         forBuilds.length === 1
           ? forBuilds[0]!.judgement
-          : judgeWhileBuildUnknown(forBuilds, buildQuestion(here, asked.engine.builds), evidence);
+          : judgeWhileBuildUnknown(forBuilds, buildQuestion(positions, asked.engine.builds), evidence);
       return { place, evidence, judgement };
     })
     .reduce((best, one) => (isSooner(one, best) ? one : best));
 }
 
-/** What an engine plainly asks of a part, to look for others of that form. */
-function formOf(positions: readonly AskedPosition[]) {
+interface ByForm {
+  readonly ids: readonly string[];
+  /** Of about that form, whether or not they are among the nearest. */
+  readonly all: number;
+}
+const NOTHING: ByForm = { ids: [], all: 0 };
+
+/** Coils and sets of leads of the form an engine asks, the nearest, whoever speaks for them. Caps and rotors come by reference alone. */
+async function findByForm(db: Database, kind: OtherKind, { held, positions }: Asked<HeldOthers>): Promise<ByForm> {
   const unique = <T>(values: readonly T[]): T[] => [...new Set(values)];
-  return {
-    topologies: unique(positions.flatMap(({ sheet }) => rulingValue(sheet, 'coilAsked.topology') ?? [])),
-    connectors: unique(positions.flatMap(({ sheet }) => rulingValue(sheet, 'coilAsked.connector') ?? [])),
-    pins: unique(positions.flatMap(({ sheet }) => rulingValue(sheet, 'coilAsked.pinsCount') ?? [])),
-    leads: rulingValue(positions[0]!.sheet, 'leadsAsked.routes')?.length ?? 0,
-  };
+  const sheets = positions.map(({ sheet }) => sheet);
+  if (kind === 'coil') {
+    const found = await findCoils(db, {
+      topologies: unique(sheets.flatMap((sheet) => rulingValue(sheet, 'coilAsked.topology') ?? [])),
+      connectors: unique(sheets.flatMap((sheet) => rulingValue(sheet, 'coilAsked.connector') ?? [])),
+      pins: unique(sheets.flatMap((sheet) => rulingValue(sheet, 'coilAsked.pinsCount') ?? [])),
+    });
+    if (found.ids.length <= MOST_BY_FORM) return found;
+    const off = (id: string): number => {
+      const coil = held.others.get(id)?.sheet;
+      return coil === undefined ? Infinity : Math.min(...sheets.map((sheet) => coilDistance(coil, sheet)));
+    };
+    const far = new Map(found.ids.map((id) => [id, off(id)]));
+    return { ...found, ids: found.ids.toSorted((a, b) => far.get(a)! - far.get(b)!).slice(0, MOST_LOOKED) };
+  }
+  const routes = rulingValue(sheets[0]!, 'leadsAsked.routes');
+  if (kind !== 'lead-set' || routes === undefined) return NOTHING;
+  const longestMm = Math.max(...routes.map(({ routedMm }) => routedMm));
+  const mostSlackMm = rulingValue(sheets[0]!, 'leadsAsked.mostSlackMm') ?? MOST_SLACK_MM;
+  return findLeadSets(db, { ways: routes.length, longestMm, mostSlackMm }, MOST_LOOKED);
 }
 
 /** What this job settles beside the part: coils that stay, and the other half of cap and rotor. */

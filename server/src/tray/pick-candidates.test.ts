@@ -84,6 +84,7 @@ describe('which candidates are explained', () => {
       refuse: 2,
       byReference: 1,
       bySize: 3,
+      notJudged: 0,
     });
   });
 });

@@ -18,9 +18,12 @@ export interface ScreenedCandidate {
 }
 
 /** How many candidates were looked at, by verdict and by what led to them. */
-export type CandidateCounts = { readonly byReference: number; readonly bySize: number } & Readonly<
-  Record<Verdict, number>
->;
+export type CandidateCounts = {
+  readonly byReference: number;
+  readonly bySize: number;
+  /** Of about the form, and further off than those that were. */
+  readonly notJudged: number;
+} & Readonly<Record<Verdict, number>>;
 
 export function countAll(
   found: readonly ScreenedCandidate[],
@@ -32,7 +35,7 @@ export function countAll(
   const bySizeCounts = countVerdicts(bySize);
   for (const [i, verdict] of VERDICTS.entries()) verdicts[verdict] += bySizeCounts[i]!;
   const byReference = found.filter(({ id }) => reached.has(id)).length;
-  return { ...verdicts, byReference, bySize: found.length - byReference + bySize.verdicts.length };
+  return { ...verdicts, byReference, bySize: found.length - byReference + bySize.verdicts.length, notJudged: 0 };
 }
 
 /** How many have each verdict, in the order of the verdicts. */
@@ -48,7 +51,7 @@ const isClaimed = ({ named, listed, trailGrade }: Evidence): boolean =>
 
 /** Ids of the candidates that are shown wherever they stand: what is claimed, and what the customer holds. */
 export function answeredInAnyCase(
-  found: readonly ScreenedCandidate[],
+  found: readonly Pick<ScreenedCandidate, 'id' | 'evidence'>[],
   inHand: string | undefined,
 ): ReadonlySet<string> {
   const claimed = found.filter(({ evidence }) => isClaimed(evidence)).slice(0, MOST_CLAIMED);

@@ -184,7 +184,7 @@ export function trayView(
   const { kind, positions } = judged;
   const { rows, tables } = rowsView(judged, question.inHand);
   const settled = judged.ruling.settle(positions[0]!.sheet);
-  const { byReference, bySize, ...verdicts } = judged.counts;
+  const { byReference, bySize, notJudged, ...verdicts } = judged.counts;
   return {
     engineId: question.engineId,
     kind,
@@ -198,7 +198,7 @@ export function trayView(
     rows,
     findings: tables.findings,
     sources: tables.sources,
-    counts: { byReference, bySize, verdicts },
+    counts: { byReference, bySize, notJudged, verdicts },
     order: RANKING_TOLD,
     rules: judgingRulesOf(kind).map((rule) => ({
       rule: HOUSE_RULES[rule].title,

@@ -14,28 +14,54 @@ export async function readListings(db: Database, engineId: string, kind: PartKin
     .execute();
 }
 
-/** What coils and leads are looked for by: what the engine plainly asks. */
-export interface AskedForm {
+/** What coils are looked for by: what the engine plainly asks. */
+export interface AskedCoil {
   readonly topologies: readonly string[];
   readonly connectors: readonly string[];
   readonly pins: readonly number[];
-  readonly leads: number;
 }
 
-/** Parts further than this are not looked through by form alone. */
-const MOST_BY_FORM = 200;
+/** Of a common form there may be thousands; those that are read here are held against what the engine asks besides. */
+const MOST_COILS = 5000;
 
-/** Coils and lead sets of the form an engine asks, whoever speaks for them. Caps and rotors come by reference alone. */
-export async function findByForm(db: Database, kind: PartKind, asked: AskedForm): Promise<string[]> {
-  if (kind !== 'coil' && kind !== 'lead-set') return [];
-  const { rows } = await (
-    kind === 'coil'
-      ? sql<{ id: string }>`select part_id as id from coil_spec
-         where topology = any(${asked.topologies}::text[])
-           and (connector is null or connector = any(${asked.connectors}::text[]))
-           and (pins is null or pins = any(${asked.pins}::int[])) order by part_id limit ${MOST_BY_FORM}`
-      : sql<{ id: string }>`select part_id as id from lead_set
-         where leads between ${asked.leads - 1} and ${asked.leads + 1} order by part_id limit ${MOST_BY_FORM}`
-  ).execute(db);
-  return rows.map(({ id }) => id);
+/** Coils of a form, whoever speaks for them: those of which all of it is known first; and how many there are. */
+export async function findCoils(db: Database, { topologies, connectors, pins }: AskedCoil) {
+  const { rows } = await sql<{ id: string; all: number }>`
+    select part_id as id, (count(*) over ())::int as all from coil_spec
+     where topology = any(${topologies}::text[])
+       and (connector is null or connector = any(${connectors}::text[]))
+       and (pins is null or pins = any(${pins}::int[]))
+     order by (connector is null)::int + (pins is null)::int, part_id limit ${MOST_COILS}`.execute(db);
+  return { ids: rows.map(({ id }) => id), all: rows[0]?.all ?? 0 };
+}
+
+/** Sets of leads are looked for by how many ways they have to go, the longest of them, and the slack it may have, mm. */
+export interface AskedLeads {
+  readonly ways: number;
+  readonly longestMm: number;
+  readonly mostSlackMm: number;
+}
+
+/**
+ * Sets of about as many leads as an engine asks, the nearest first: whose longest lead goes the longest way, the shorter the
+ * sooner; then, by how much they differ, the others and those that nobody has measured. And how many there are.
+ */
+export async function findLeadSets(db: Database, { ways, longestMm, mostSlackMm }: AskedLeads, most: number) {
+  const { rows } = await sql<{ id: string; all: number }>`
+    with near as (
+      (select part_id, 0 as off from lead_set
+        where leads = ${ways} and longest_mm between ${longestMm}::float8 and ${longestMm + mostSlackMm}::float8
+        order by longest_mm, part_id limit ${most})
+      union all
+      (select part_id, 1 + abs(leads - ${ways}) + coalesce(abs(longest_mm - ${longestMm}::float8) / 1000, 1) as off from lead_set
+        where leads between ${ways - 1} and ${ways + 1}
+          and not (leads = ${ways} and longest_mm between ${longestMm}::float8 and ${longestMm + mostSlackMm}::float8)
+        order by 2, part_id
+        limit ${most} - least(${most}, (select count(*) from (select from lead_set
+          where leads = ${ways} and longest_mm between ${longestMm}::float8 and ${longestMm + mostSlackMm}::float8
+          limit ${most}) exact))))
+    select part_id as id,
+           (select count(*) from lead_set where leads between ${ways - 1} and ${ways + 1})::int as all
+      from near order by off limit ${most}`.execute(db);
+  return { ids: rows.map(({ id }) => id), all: rows[0]?.all ?? 0 };
 }

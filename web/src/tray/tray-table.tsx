@@ -162,6 +162,7 @@ const HeadCells = memo(function HeadCells({ tray, failing }: { tray: OpenTray; f
         <span>
           {printCount(tray.counts.byReference)} by reference or listing, {printCount(tray.counts.bySize)} by{' '}
           {tray.kind === 'plug' ? 'size' : 'form'}
+          {tray.counts.notJudged > 0 && `; ${printCount(tray.counts.notJudged)} of about that form are further off`}
         </span>
         <span>{tray.order}</span>
       </div>

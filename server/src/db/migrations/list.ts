@@ -21,6 +21,7 @@ import * as records from './2026-12-15-records.ts';
 import * as largeLists from './2026-12-16-large-lists.ts';
 import * as live from './2026-12-17-live.ts';
 import * as erasedWhole from './2026-12-18-erased-whole.ts';
+import * as nearLeads from './2026-12-19-near-leads.ts';
 import * as packs from './2026-12-11-packs.ts';
 import * as sundriesAndKits from './2026-12-09-sundries-and-kits.ts';
 
@@ -50,4 +51,5 @@ export const MIGRATIONS: Record<string, Migration> = {
   '2026-12-16-large-lists': largeLists,
   '2026-12-17-live': live,
   '2026-12-18-erased-whole': erasedWhole,
+  '2026-12-19-near-leads': nearLeads,
 };
