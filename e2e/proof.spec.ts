@@ -293,6 +293,33 @@ test('a delivery is taken in by keyboard, says what to look at first, and one le
   await expect(page.getByRole('button', { name: /Batch F6-1330/ })).toBeVisible();
 });
 
+test('a delivery told to be taken in while its number is still looked up is taken in once that is found', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter);
+  let answer: () => void = () => undefined;
+  const held = new Promise<void>((resolve) => (answer = resolve));
+  await page.route(/\/api\/part-numbers\//, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto(`${counter.address}/quarantine/receiving`);
+  await expect(page.getByLabel('From')).toBeFocused();
+  await page.keyboard.type('Fellpost');
+  await page.getByLabel('Number, line 1').fill('IVX-C19-F10');
+  await page.getByLabel('Pieces, line 1').fill('4');
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByText('Line 1: its number is being looked up.')).toBeVisible();
+  await expect(page.getByText('Taken in as soon as its number is found.')).toBeVisible();
+  // Changed before that, it is not: who changes it is not done.
+  await page.getByLabel('Pieces, line 1').fill('5');
+  await expect(page.getByText('Taken in as soon as its number is found.')).toBeHidden();
+  await page.keyboard.press('Control+Enter');
+  answer();
+  await expect(page.getByRole('region', { name: /Delivery of Fellpost Online/ })).toContainText('of 5');
+});
+
 test('the editor makes a reference’s next version', async ({ page, counter }) => {
   await signIn(page, counter, 'Corwin');
   await toQuarantine(page);

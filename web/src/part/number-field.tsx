@@ -9,6 +9,9 @@ export interface FoundPart {
   readonly maker: string;
 }
 
+/** What is asked of numbers that are typed. */
+export const NUMBERS = ['number'];
+
 interface NumberFieldProps {
   readonly label: string;
   readonly text: string;
@@ -26,7 +29,7 @@ interface NumberFieldProps {
 export function NumberField({ label, text, part, onChange, first = false, anyKind = false }: NumberFieldProps) {
   const asked = text.trim();
   const found = useQuery({
-    queryKey: ['number', asked],
+    queryKey: [...NUMBERS, asked],
     queryFn: () => call('readNumber', { params: { number: asked } }),
     enabled: asked.length > 1,
     placeholderData: (before) => before,

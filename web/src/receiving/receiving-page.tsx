@@ -1,6 +1,6 @@
 import { inOurMoney } from '@brackenfell/core/words/money';
 import { counted, wordFor } from '@brackenfell/core/words/counted';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useIsFetching, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from '../controls/toast.ts';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -19,7 +19,7 @@ import { useSellers } from '../quarantine/use-quarantine.ts';
 import { useSession } from '../session/use-session.ts';
 import { call } from '../wire/call.ts';
 import { DeliveryView } from './delivery-view.tsx';
-import { NumberField, type FoundPart } from '../part/number-field.tsx';
+import { NUMBERS, NumberField, type FoundPart } from '../part/number-field.tsx';
 
 interface Line {
   readonly text: string;
@@ -35,8 +35,9 @@ const isEmpty = (line: Line): boolean =>
   [line.text, line.quantity, line.code, line.price].every((text) => text.trim() === '');
 
 /** Why a line cannot be taken in, or undefined. */
-function wrongOf(line: Line): string | undefined {
-  if (line.part === undefined) return 'no one part has been found for its number';
+function wrongOf(line: Line, isLooking: boolean): string | undefined {
+  if (line.part === undefined)
+    return isLooking ? 'its number is being looked up' : 'no one part has been found for its number';
   if (!/^[1-9]\d{0,3}$/.test(line.quantity.trim())) return 'how many came, a whole number';
   if (line.price.trim() !== '' && readPriceMinor(line.price) === undefined) return 'a price such as 4.20, or nothing';
   return undefined;
@@ -112,6 +113,11 @@ interface Draft {
   readonly lines: readonly Line[];
 }
 
+const isReady = ({ sellerId, lines }: Draft): boolean => {
+  const filled = lines.filter((line) => !isEmpty(line));
+  return sellerId !== '' && filled.length > 0 && filled.every((line) => wrongOf(line, false) === undefined);
+};
+
 /** A delivery as it is typed: half typed it is kept, and taken in while the server is away it waits its turn. */
 function NewDelivery() {
   const navigate = useNavigate();
@@ -122,31 +128,32 @@ function NewDelivery() {
   const { sellerId, lines } = draft.value;
   const unsent = useUnsent(undefined).filter(({ name }) => name === 'receiveDelivery');
   const [tried, setTried] = useState(false);
-  const setSeller = (next: string) => draft.set({ sellerId: next, lines });
-  const filled = lines.filter((line) => !isEmpty(line));
-  const change = (at: number, more: Partial<Line>) => {
-    const next = lines.map((line, i) => (i === at ? { ...line, ...more } : line));
-    draft.set({ sellerId, lines: isEmpty(next.at(-1)!) ? next : [...next, EMPTY] });
+  /** Told to be taken in while a number was still looked up: it is, once that is found, unless anything is changed before. */
+  const [due, setDue] = useState(false);
+  const isLooking = useIsFetching({ queryKey: NUMBERS }) > 0;
+  const setSeller = (next: string) => {
+    setDue(false);
+    draft.set({ sellerId: next, lines });
   };
-  const wrong = lines.map((line) => (isEmpty(line) ? undefined : wrongOf(line)));
-  const ready = sellerId !== '' && filled.length > 0 && wrong.every((why) => why === undefined);
-  const store = () => {
-    setTried(true);
-    if (!ready) return;
+  const filled = lines.filter((line) => !isEmpty(line));
+  const wrong = lines.map((line) => (isEmpty(line) ? undefined : wrongOf(line, isLooking)));
+  const send = (kept: Draft) => {
     const body = {
-      sellerId,
-      lines: filled.map((line) => ({
-        partId: line.part!.partId,
-        quantity: Number(line.quantity),
-        code: line.code.trim(),
-        unitCostMinor: readPriceMinor(line.price) ?? null,
-        orderedUnder: line.orderedUnder.trim(),
-      })),
+      sellerId: kept.sellerId,
+      lines: kept.lines
+        .filter((line) => !isEmpty(line))
+        .map((line) => ({
+          partId: line.part!.partId,
+          quantity: Number(line.quantity),
+          code: line.code.trim(),
+          unitCostMinor: readPriceMinor(line.price) ?? null,
+          orderedUnder: line.orderedUnder.trim(),
+        })),
     };
-    const kept = draft.value;
     const pieces = body.lines.reduce((sum, { quantity }) => sum + quantity, 0);
     draft.clear();
     setTried(false);
+    setDue(false);
     write.mutate(slipCall('receiveDelivery', { body }, `delivery of ${pieces} pieces`), {
       onSuccess: ({ deliveryId }: Delivery) => {
         for (const key of [['deliveries'], ['batches'], ['tray'], ['sellers']])
@@ -159,6 +166,21 @@ function NewDelivery() {
         draft.set(kept);
       },
     });
+  };
+  const store = () => {
+    setTried(true);
+    if (isReady(draft.value)) send(draft.value);
+    else setDue(isLooking);
+  };
+  const change = (at: number, more: Partial<Line>) => {
+    const next = lines.map((line, i) => (i === at ? { ...line, ...more } : line));
+    const changed = { sellerId, lines: isEmpty(next.at(-1)!) ? next : [...next, EMPTY] };
+    if (due && more.part && isReady(changed)) {
+      send(changed);
+      return;
+    }
+    if (more.part === undefined) setDue(false);
+    draft.set(changed);
   };
   useKeys('Receiving', [{ press: 'Control+Enter', printed: 'Ctrl Enter', does: 'Take it in', run: store }]);
   return (
@@ -249,7 +271,11 @@ function NewDelivery() {
           Take it in <Key>Ctrl Enter</Key>
         </button>
         <span className="text-soft">
-          {filled.length === 0 ? 'A new line opens as one is filled.' : counted(filled.length, 'line')}
+          {due
+            ? 'Taken in as soon as its number is found.'
+            : filled.length === 0
+              ? 'A new line opens as one is filled.'
+              : counted(filled.length, 'line')}
         </span>
       </p>
     </form>
