@@ -1,4 +1,5 @@
 import { sql } from 'kysely';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { Database, Writing } from '../db/database.ts';
 
 interface Movement {
@@ -86,10 +87,15 @@ export const notLookedFor = (id: string): StockRow => ({
   pack_of: 1,
 });
 
-/** Those of the parts of which pieces are here. */
-export async function findOnShelf(db: Database, partIds: readonly string[]): Promise<readonly string[]> {
-  const { rows } = await sql<{ id: string }>`
-    select part_id as id from stock where part_id = any(${partIds}::bigint[]) and on_hand > 0`.execute(db);
+/** Parts of a kind of which pieces are here: far fewer than there are of the kind. */
+export async function findOnShelf(db: Database, kind: PartKind): Promise<readonly string[]> {
+  const rows = await db
+    .selectFrom('stock')
+    .innerJoin('part', 'part.id', 'stock.part_id')
+    .select('part.id')
+    .where('stock.on_hand', '>', 0)
+    .where('part.kind', '=', kind)
+    .execute();
   return rows.map(({ id }) => id);
 }
 

@@ -27,7 +27,7 @@ import { findOnShelf, NO_STOCK, notLookedFor, readStock } from '../stock/store.t
 type OtherKind = Exclude<PartKind, 'plug'>;
 
 /** Of those that nobody speaks for, as many as are nearest in form are judged; of so many more, those that are on the shelf. */
-const MOST_BY_FORM = 100;
+const MOST_BY_FORM = 60;
 const MOST_LOOKED = 2000;
 
 /** What of a tray does not depend on the shelf. */
@@ -35,8 +35,8 @@ interface LaidOthers {
   readonly asked: Asked<HeldOthers>;
   /** Those that are judged wherever they lie. */
   readonly first: readonly string[];
-  /** Those that are judged if they are on the shelf, the nearest first. */
-  readonly further: readonly string[];
+  /** Those that are judged if they are on the shelf. */
+  readonly further: ReadonlySet<string>;
   /** Of about the form, and among neither. */
   readonly beyond: number;
   /** In words, made once. */
@@ -87,7 +87,7 @@ async function layOthers(
   return {
     asked,
     first: [...[...singled].filter(isOfKind), ...formed.slice(0, MOST_BY_FORM)],
-    further: formed.slice(MOST_BY_FORM),
+    further: new Set(formed.slice(MOST_BY_FORM)),
     beyond: byForm.all - byForm.ids.length,
     fitted: (id) => {
       const fitted = known.get(id) ?? fit(id);
@@ -116,7 +116,7 @@ export async function judgeOthers(
   const laid = await layOnce(held, question, ruling, units, () => layOthers(context, held, question, units, db));
   if (!laid) return undefined;
   const { asked, first, further } = laid;
-  const onShelf = further.length === 0 ? [] : await findOnShelf(db, further);
+  const onShelf = further.size === 0 ? [] : (await findOnShelf(db, kind)).filter((id) => further.has(id));
   const fitted = new Map([...first, ...onShelf].map((id) => [id, laid.fitted(id)]));
   const most = question.most ?? fitted.size;
   const stock = question.only ? NO_STOCK : await readStock(db, [...fitted.keys()]);
@@ -139,7 +139,7 @@ export async function judgeOthers(
     positions: asked.positions,
     everyPosition: asked.everyPosition,
     candidates,
-    counts: countAll([...fitted.values()], laid.beyond + further.length - onShelf.length),
+    counts: countAll([...fitted.values()], laid.beyond + further.size - onShelf.length),
     edges: new Map(asked.edges.map((edge) => [edge.id, edge])),
     printed: asked.printed,
     scales: held.scales,
