@@ -38,7 +38,7 @@ export interface Struck {
   readonly shiftKey: boolean;
 }
 
-/** Keys that no desk has as a command of its own, and that do in or to a field what has to come after the text before it. */
+/** Keys that are no text and act on what has the hand: they have to come after the text that was typed before them. */
 export const isOfFields = (key: string): boolean => /^(Escape|Tab|Backspace|ArrowUp|ArrowDown)$/.test(key);
 
 /** Strikes a key as a person would, at what has the hand: whoever listens hears it, and a field does what fields do. */
