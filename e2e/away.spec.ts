@@ -43,6 +43,11 @@ async function beginAndLoseTheServer(page: Page, counter: Counter): Promise<void
   // Stored, not only on its way.
   await expect(slipPane(page)).toContainText('Kestrane, all 4');
   await page.keyboard.press('j');
+  // What the slip is written with has come: the counter has been open for a while.
+  const has = (file: string) =>
+    page.evaluate((name) => performance.getEntriesByType('resource').some((one) => one.name.includes(name)), file);
+  await expect.poll(() => has('/assets/dialogs-')).toBe(true);
+  await expect.poll(() => has('/assets/sheets-')).toBe(true);
   await counter.kill();
 }
 

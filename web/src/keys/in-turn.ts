@@ -83,10 +83,13 @@ export class InTurn<Press> {
     }
   }
 
-  #untilDrawn(): Promise<void> {
-    return new Promise((resolve) => {
-      this.#goOn = resolve;
-      setTimeout(resolve, PATIENCE_MS);
-    });
+  /** A sheet is waited for as long as it says that it is on its way: what is typed for it is no command of the desk. */
+  async #untilDrawn(): Promise<void> {
+    do {
+      await new Promise<void>((resolve) => {
+        this.#goOn = resolve;
+        setTimeout(resolve, PATIENCE_MS);
+      });
+    } while (this.#onTheirWay > 0);
   }
 }
