@@ -75,7 +75,13 @@ test('a tip wet with fuel sells neither coil nor plug before the swap tells: the
   // The number on it is laid against the engine: a reach of another explains what is seen.
   await page.locator('[data-desk]').focus();
   await page.keyboard.press('v');
-  await page.getByRole('dialog', { name: /^What is fitted/ }).waitFor();
+  // Its fields come with what the engine has fitted.
+  await expect(
+    page
+      .getByRole('dialog', { name: /^What is fitted/ })
+      .locator('input')
+      .first(),
+  ).toBeFocused();
   await page.keyboard.type('KN 419G-63DR', { delay: 45 });
   await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');
