@@ -318,6 +318,12 @@ test('a delivery told to be taken in while its number is still looked up is take
   await page.keyboard.press('Control+Enter');
   answer();
   await expect(page.getByRole('region', { name: /Delivery of Fellpost Online/ })).toContainText('of 5');
+  // A number that is none is not waited for.
+  await page.goto(`${counter.address}/quarantine/receiving`);
+  await page.getByLabel('Number, line 1').fill('ZQ 000');
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByText('Line 1: no one part has been found for its number.')).toBeVisible();
+  await expect(page.getByText('Taken in as soon as its number is found.')).toBeHidden();
 });
 
 test('the editor makes a reference’s next version', async ({ page, counter }) => {

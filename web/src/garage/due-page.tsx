@@ -1,7 +1,8 @@
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { printDate } from '@brackenfell/core/words/moments';
 import { Choice } from '../controls/choice.tsx';
 import { Mark } from '../controls/mark.tsx';
+import { useAddress } from '../controls/use-address.ts';
 import { useSettings } from '../settings/settings.ts';
 import { dueMark, dueWhen } from './due-words.ts';
 import { useDues } from './use-garage.ts';
@@ -14,7 +15,7 @@ const SPANS = [
 
 /** Whom to ring: what is past and what is due by a day, with the reason; as a list, a calendar and a sheet. */
 export function DuePage() {
-  const [search, setSearch] = useSearchParams();
+  const { search, write } = useAddress();
   const { units } = useSettings();
   const days = SPANS.find(({ value }) => value === search.get('days'))?.value ?? '7';
   const { data, error } = useDues(Number(days));
@@ -30,7 +31,7 @@ export function DuePage() {
           labelClass="sr-only"
           value={days}
           options={SPANS}
-          onChange={(value) => setSearch({ days: value }, { replace: true })}
+          onChange={(value) => write({ days: value })}
         />
         <span className="flex-1" />
         <a

@@ -1,10 +1,11 @@
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { toast } from '../controls/toast.ts';
 import { HEAPS, type Heap } from '@brackenfell/core/imports/sort-row';
 import { counted } from '@brackenfell/core/words/counted';
 import type { ImportView } from '@brackenfell/contract/imports';
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
+import { useAddress } from '../controls/use-address.ts';
 import { printMoment } from '../controls/moment.ts';
 import { SureButton } from '../controls/sure-button.tsx';
 import { useKeys } from '../keys/keys.ts';
@@ -21,9 +22,9 @@ import { isWorked, useImportWrite } from './use-imports.ts';
 
 /** One list: how it is read, what it would change, and the step that writes it or takes it back. */
 export function ImportDetail({ view }: { readonly view: ImportView }) {
-  const [search, setSearch] = useSearchParams();
+  const { search, write: writeAddress } = useAddress();
   const heap = HEAPS.find((one) => one === search.get('heap'));
-  const showHeap = (next: Heap | undefined) => setSearch(next ? { heap: next } : {}, { replace: true });
+  const showHeap = (next: Heap | undefined) => writeAddress({ heap: next ?? '' });
   const { isBusy, readSo, setColumn, answer } = useColumns(view);
   const write = useImportWrite();
   const mayChange = (view.state === 'sorted' || view.state === 'failed') && view.rows > 0 && !isBusy;

@@ -1,7 +1,7 @@
 import { inOurMoney } from '@brackenfell/core/words/money';
 import { counted, wordFor } from '@brackenfell/core/words/counted';
 import { useIsFetching, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { toast } from '../controls/toast.ts';
 import { Link, useNavigate, useParams } from 'react-router';
 import { readPriceMinor } from '@brackenfell/core/authenticity/read-typed';
@@ -34,10 +34,10 @@ const EMPTY: Line = { text: '', part: undefined, quantity: '', code: '', price: 
 const isEmpty = (line: Line): boolean =>
   [line.text, line.quantity, line.code, line.price].every((text) => text.trim() === '');
 
+const LOOKED_UP = 'its number is being looked up';
 /** Why a line cannot be taken in, or undefined. */
 function wrongOf(line: Line, isLooking: boolean): string | undefined {
-  if (line.part === undefined)
-    return isLooking ? 'its number is being looked up' : 'no one part has been found for its number';
+  if (line.part === undefined) return isLooking ? LOOKED_UP : 'no one part has been found for its number';
   if (!/^[1-9]\d{0,3}$/.test(line.quantity.trim())) return 'how many came, a whole number';
   if (line.price.trim() !== '' && readPriceMinor(line.price) === undefined) return 'a price such as 4.20, or nothing';
   return undefined;
@@ -108,6 +108,9 @@ export function ReceivingPage() {
   );
 }
 
+/** A delivery waits no longer than this for a number that is looked up: nobody expects it to be taken in any more. */
+const DUE_MS = 30_000;
+
 interface Draft {
   readonly sellerId: string;
   readonly lines: readonly Line[];
@@ -130,6 +133,11 @@ function NewDelivery() {
   const [tried, setTried] = useState(false);
   /** Told to be taken in while a number was still looked up: it is, once that is found, unless anything is changed before. */
   const [due, setDue] = useState(false);
+  useEffect(() => {
+    if (!due) return undefined;
+    const over = setTimeout(() => setDue(false), DUE_MS);
+    return () => clearTimeout(over);
+  }, [due]);
   const isLooking = useIsFetching({ queryKey: NUMBERS }) > 0;
   const setSeller = (next: string) => {
     setDue(false);
@@ -233,7 +241,7 @@ function NewDelivery() {
                   onChange={(text, part) => change(i, { text, part })}
                 />
                 {tried && wrong[i] && (
-                  <span className="block text-xs text-madder">
+                  <span className={`block text-xs ${wrong[i] === LOOKED_UP ? 'text-soft' : 'text-madder'}`}>
                     Line {i + 1}: {wrong[i]}.
                   </span>
                 )}
@@ -271,7 +279,7 @@ function NewDelivery() {
           Take it in <Key>Ctrl Enter</Key>
         </button>
         <span className="text-soft">
-          {due
+          {due && isLooking
             ? 'Taken in as soon as its number is found.'
             : filled.length === 0
               ? 'A new line opens as one is filled.'
