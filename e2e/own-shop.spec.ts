@@ -9,10 +9,10 @@ const LIST = ['Number;Maker;Price;Pack', 'TV 41-R;Torve;4,20;4', 'TV 52-R;Torve;
 const WORDS = 'peat and heather burn';
 
 /** The demo's whole catalogue, as its editor takes it out. */
-async function catalogueOf(page: Page, counter: Counter): Promise<Buffer> {
+async function catalogueOf(page: Page, counter: Counter, as: 'jsonl' | 'zip' = 'jsonl'): Promise<Buffer> {
   const { name, password } = demoStaff.find(({ role }) => role === 'editor')!;
   await page.request.post(`${counter.address}/api/session`, { data: { name, password } });
-  const file = await page.request.get(`${counter.address}/api/catalogue.jsonl`);
+  const file = await page.request.get(`${counter.address}/api/catalogue.${as}`);
   return file.body();
 }
 
@@ -63,6 +63,23 @@ async function bringInList(page: Page, address: string): Promise<void> {
   await page.getByRole('option', { name: /plug/ }).click();
   await list.getByRole('button', { name: /^Write 2 rows/ }).click();
   await expect(list.getByRole('button', { name: 'Take it back' })).toBeVisible();
+}
+
+/** A whole catalogue as sheets in a zip: counted first, loaded after it is asked twice. */
+async function bringInWhole(page: Page, address: string, zip: Buffer): Promise<void> {
+  await page.goto(`${address}/catalogue/imports`);
+  await page.getByLabel('Supplier').fill('The other shop');
+  await page
+    .getByLabel('File of the list')
+    .setInputFiles({ name: 'catalogue.zip', mimeType: 'application/zip', buffer: zip });
+  const list = page.getByRole('main', { name: 'Import' });
+  await expect(list.getByRole('row', { name: /^Engines 16$/ })).toBeVisible();
+  await expectAccessible(page);
+  await list.getByRole('button', { name: 'Load it' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(list.getByRole('button', { name: /^Load the whole catalogue/ })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(list.getByRole('heading', { name: 'Loaded' })).toBeVisible();
 }
 
 test('a shop of its own: begun, stocked from a list, sold from, backed up, and whole again on another machine', async ({
@@ -150,6 +167,7 @@ test('a shop of its own: begun, stocked from a list, sold from, backed up, and w
 
 test('a mistake is gone back before: the files of yesterday and the journal since, up to the minute', async ({
   page,
+  counter,
 }) => {
   const first = new Machine();
   const second = new Machine(first.journal);
@@ -158,6 +176,11 @@ test('a mistake is gone back before: the files of yesterday and the journal sinc
     await page.goto(address);
     await beginByKeyboard(page, code!);
     await expect(page.getByText('No engine is in this catalogue yet')).toBeVisible();
+    const zip = await catalogueOf(page, counter, 'zip');
+    await bringInWhole(page, address, zip);
+    await page.goto(`${address}/counter/engine`);
+    await ask(page, 'as22', /Aldersyke AS22/);
+    await expectTray(page);
     expect(first.run('backup', '--base').said).toContain('verified');
     await bringInList(page, address);
     await page.waitForTimeout(1500);

@@ -3,6 +3,7 @@ import { resolve } from 'node:path';
 import { createInterface } from 'node:readline';
 import { openDatabase } from '@brackenfell/server/db/database';
 import { loadOpen } from '@brackenfell/server/open-format/load-store';
+import { textLines } from '@brackenfell/server/open-format/open-lines';
 import { migrate } from '@brackenfell/server/upgrade/migrate';
 import { failWith, openInstance, say } from './instance.ts';
 import { readShopConfig } from './shop-config.ts';
@@ -22,7 +23,7 @@ async function main(): Promise<void> {
   try {
     await migrate(db);
     say(
-      `${await loadOpen(db, linesOf(resolve(file)))} lines loaded. A shop that is at work has them at its next look.`,
+      `${await loadOpen(db, textLines(linesOf(resolve(file))))} lines loaded. A shop that is at work has them at its next look.`,
     );
   } finally {
     await db.destroy();

@@ -50,6 +50,8 @@ export const ImportView = ImportLine.extend({
   /** What the file is: its kind, its letters, what stands between its cells. */
   form: z.string(),
   rows: count,
+  /** Of a whole catalogue in the open format: how many lines there are of each kind. It has no columns and no rows to look at. */
+  whole: z.record(z.string(), count).nullable(),
   columns: z.array(
     ImportColumn.extend({
       /** The first value that is not blank. */
@@ -108,7 +110,8 @@ export const listImports = endpoint('listImports', {
 });
 
 export const takeList = endpoint('takeList', {
-  summary: 'Takes a supplier’s list: CSV, TSV, XLSX or JSON lines. It is read and sorted; nothing is written.',
+  summary:
+    'Takes a supplier’s list (CSV, TSV, XLSX, JSON lines) or a whole catalogue in the open format. It is read and sorted; nothing is written.',
   roles: EDITORS,
   idempotent: true,
   consumes: LARGEST_FILE_BYTES,

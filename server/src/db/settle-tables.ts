@@ -8,3 +8,8 @@ import type { Database } from './database.ts';
 export async function settleTables(db: Database): Promise<void> {
   await sql`vacuum analyze`.execute(db);
 }
+
+/** The same for the catalogue alone, as the application: what was loaded is looked at, though not put in order. */
+export async function settleCatalogue(db: Database): Promise<void> {
+  await sql`select settle_catalogue()`.execute(db);
+}

@@ -30,6 +30,7 @@ export async function importView(db: Database, list: ImportFound): Promise<Impor
     version: list.version,
     form: list.form,
     rows: list.row_count,
+    whole: list.whole,
     columns: list.columns.map((column, i) => ({
       ...column,
       first: list.firsts[i] ?? '',

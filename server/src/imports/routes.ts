@@ -127,6 +127,8 @@ export function importRoutes(app: Express, context: Context): void {
   serve(app, context, readImportSo, async ({ params, body, staff, trx }) => {
     const list = await seen(trx, params.importId, body.version, ['sorted', 'failed']);
     if (isTrouble(list)) return list;
+    if (list.whole)
+      return trouble('not-allowed-now', 'A whole catalogue has no columns: it says itself what each line is.');
     if (list.row_count === 0) return trouble('not-allowed-now', 'It could not be read: send the file anew.');
     const columns = body.columns ? columnsAs(list, body.columns) : list.columns;
     if (isTrouble(columns)) return columns;
@@ -155,6 +157,11 @@ export function importRoutes(app: Express, context: Context): void {
   ) => {
     const list = await seen(trx, importId, version, [from]);
     if (isTrouble(list)) return list;
+    if (to === 'taking-back' && list.whole)
+      return trouble(
+        'not-allowed-now',
+        'A whole catalogue is not taken back in one step: what came after rests on it.',
+      );
     if (to === 'writing' && (list.counts?.new ?? 0) + (list.counts?.changed ?? 0) === 0)
       return trouble('not-allowed-now', 'There is nothing to write: every row is the same, or waits.');
     await moveTo(trx, importId, to, { outcome: null });

@@ -19,7 +19,7 @@ import {
   readSample,
   type KeptRow,
 } from './row-store.ts';
-import { dropFile, moveTo, readFileOf, readRemembered, type ImportFound } from './store.ts';
+import { dropFile, moveTo, readRemembered, type ImportFound } from './store.ts';
 import { UnreadableList } from './unreadable-list.ts';
 
 /** Says how far a job is and what it does; ends it where somebody asked to stop. */
@@ -30,9 +30,9 @@ const PAGE = 1000;
 const SAMPLE = 5000;
 
 /** Reads the file and lays its rows beside what is held, all at once. Begun again from nothing where it was broken off. */
-export async function readIn(db: Database, list: ImportFound, step: Step): Promise<string> {
+export async function readIn(db: Database, list: ImportFound, bytes: Buffer, step: Step): Promise<string> {
   await step(0, 'reading the file');
-  const file = await readList(await readFileOf(db, list.id));
+  const file = await readList(bytes);
   const remembered = await readRemembered(db, list.supplier);
   const known = new Map(remembered?.columns.map((column) => [column.heading, column]));
   const isRemembered = file.headings.every((heading) => known.has(heading));

@@ -174,6 +174,7 @@ export const moveTo = (
     asked?: string;
     firsts?: string[];
     gone?: string[];
+    whole?: string;
   } = {},
 ) =>
   trx
@@ -242,7 +243,7 @@ export async function stopWork(trx: Writing, { id, state }: ImportFound): Promis
 export const readFileOf = async (db: Database, importId: string): Promise<Buffer> =>
   (await db.selectFrom('list_file').select('bytes').where('import_id', '=', importId).executeTakeFirstOrThrow()).bytes;
 
-/** What is read is kept as rows; the file itself is not. */
+/** What is read is kept as rows; the file itself is not. Of a whole catalogue it is kept until that is loaded. */
 export const dropFile = (db: Database, importId: string) =>
   db.deleteFrom('list_file').where('import_id', '=', importId).execute();
 

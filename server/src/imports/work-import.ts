@@ -2,11 +2,14 @@ import { counted } from '@brackenfell/core/words/counted';
 import { askForAuditAfter } from '../audit/store.ts';
 import type { Database } from '../db/database.ts';
 import { lockAllClusters } from '../interchange/cluster-store.ts';
+import { WrongLine } from '../open-format/open-lines.ts';
+import { wholeFile } from '../open-format/whole-file.ts';
 import { inOneStep } from './one-step-store.ts';
 import { readIn, sortAll, stillDoes, type Step } from './sort-list.ts';
-import { dropFile, findImport, LEFT_AT, madeFacts, moveTo, type ImportFound } from './store.ts';
+import { dropFile, findImport, LEFT_AT, madeFacts, moveTo, readFileOf, type ImportFound } from './store.ts';
 import { InTheWay, takeBackList } from './take-back-store.ts';
 import { UnreadableList } from './unreadable-list.ts';
+import { readWhole, writeWhole } from './whole-catalogue.ts';
 import { writeList } from './write-store.ts';
 
 /** Brings an import on from the state it is in, whoever left it there; gives what it came to. */
@@ -14,11 +17,11 @@ export async function workImport(db: Database, importId: string, step: Step): Pr
   const list = (await findImport(db, importId))!;
   switch (list.state) {
     case 'reading':
-      return readIn(db, list, step);
+      return read(db, list, step);
     case 'sorting':
       return sortAll(db, list, step);
     case 'writing':
-      return write(db, list, step);
+      return list.whole ? writeWhole(db, list, step) : write(db, list, step);
     case 'taking-back':
       return takeBack(db, list, step);
     default:
@@ -37,12 +40,19 @@ export async function leaveImport(
   const left = LEFT_AT[state];
   // Its work was done, and only the telling of it failed.
   if (!left) return before ?? '';
-  const isSaid = error instanceof UnreadableList || error instanceof InTheWay;
-  const outcome = isSaid ? error.message : why === 'cancelled' ? left.stopped : left.failed;
+  const isSaid = [UnreadableList, InTheWay, WrongLine].some((said) => error instanceof said);
+  const outcome = isSaid ? (error as Error).message : why === 'cancelled' ? left.stopped : left.failed;
   // What could not be read is sent anew.
   if (state === 'reading') await dropFile(db, importId);
   await moveTo(db, importId, left.state, { outcome });
   return outcome;
+}
+
+/** What a file is, it says itself. */
+async function read(db: Database, list: ImportFound, step: Step): Promise<string> {
+  const bytes = await readFileOf(db, list.id);
+  const whole = await wholeFile(bytes);
+  return whole ? readWhole(db, list, whole, step) : readIn(db, list, bytes, step);
 }
 
 const today = (): string => new Date().toISOString().slice(0, 10);

@@ -62,7 +62,7 @@ const MOST_JOINED_AT_ONCE = 20_000;
 /** Makes the clusters of the given parts anew, or where there are very many, all of them. The caller holds every cluster. */
 export async function settleClusters(trx: Writing, partIds: ReadonlySet<string>): Promise<void> {
   if (partIds.size > MOST_JOINED_AT_ONCE) {
-    await nameAll(trx, await computeAllClusters(trx));
+    await nameAllClusters(trx);
     return;
   }
   if (partIds.size === 0) return;
@@ -72,6 +72,11 @@ export async function settleClusters(trx: Writing, partIds: ReadonlySet<string>)
     trx,
     rows.map(({ cluster_id }) => cluster_id),
   );
+}
+
+/** Makes all clusters anew. The caller holds every cluster. */
+export async function nameAllClusters(trx: Writing): Promise<void> {
+  await nameAll(trx, await computeAllClusters(trx));
 }
 
 /** Writes parts' clusters, on the parts and on their references. */

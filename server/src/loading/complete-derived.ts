@@ -1,7 +1,7 @@
 import { sql } from 'kysely';
 import { nameHash, neighbourKeys } from '@brackenfell/core/part-numbers/one-edit';
-import type { Database } from '../db/database.ts';
-import { rebuildClusters } from '../interchange/cluster-store.ts';
+import type { Database, Writing } from '../db/database.ts';
+import { nameAllClusters, rebuildClusters } from '../interchange/cluster-store.ts';
 
 const BATCH = 2000;
 
@@ -13,6 +13,12 @@ export async function completeDerived(db: Database): Promise<void> {
   await fillNeighbours(db);
   const unnamed = await db.selectFrom('part').select('id').where('cluster_id', 'is', null).limit(1).executeTakeFirst();
   if (unnamed) await rebuildClusters(db);
+}
+
+/** The same within the caller's transaction, which holds every cluster: for a whole catalogue that is written in one step. */
+export async function deriveWithin(trx: Writing): Promise<void> {
+  await fillNeighbours(trx);
+  await nameAllClusters(trx);
 }
 
 /** Whether a name is filed, looked up as a question would be. */

@@ -1,14 +1,15 @@
+import { sql } from 'kysely';
 import { foldKey } from '@brackenfell/core/part-numbers/fold-key';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
-import { OpenLine, type OpenLineOf, type PartRef } from '@brackenfell/contract/open-catalogue';
+import type { OpenLine, OpenLineOf, PartRef } from '@brackenfell/contract/open-catalogue';
 import { chooseFigures } from '../catalogue/figure-store.ts';
+import { bumpCatalogueVersion } from '../catalogue/version-store.ts';
 import type { Database, Writing } from '../db/database.ts';
-import { completeDerived } from '../loading/complete-derived.ts';
+import { lockAllClusters } from '../interchange/cluster-store.ts';
+import { deriveWithin } from '../loading/complete-derived.ts';
 import { figureRows } from '../loading/open-rows.ts';
 import { engineRow, insertAll, positionRow, vehicleRows } from '../loading/rows.ts';
-
-/** A file of the open format that cannot be loaded, with the line that is wrong. */
-export class WrongLine extends Error {}
+import { checkedLines, WrongLine, type RawLine } from './open-lines.ts';
 
 const PAGE = 1000;
 
@@ -17,60 +18,65 @@ interface Loaded {
   readonly parts: Map<string, string>;
   readonly signs: Map<string, string>;
   readonly makers: Map<string, string>;
+  readonly engines: Set<string>;
   readonly positionIds: string[];
 }
 
 const keyOf = ({ maker, number }: PartRef): string => `${maker}\u001f${number}`;
 
-/**
- * Loads a catalogue of the open format into an empty one, as the database's owner and in one transaction: all of it or
- * nothing. Every line is checked; the first wrong one is named.
- */
-export async function loadOpen(db: Database, lines: AsyncIterable<string> | Iterable<string>): Promise<number> {
-  const count = await db.transaction().execute(async (trx) => {
-    if (await trx.selectFrom('part').select('id').limit(1).executeTakeFirst())
-      throw new WrongLine('The catalogue is not empty: a whole one is loaded into an empty one alone.');
-    const loaded: Loaded = { parts: new Map(), signs: new Map(), makers: new Map(), positionIds: [] };
-    let held: OpenLine[] = [];
-    let read = 0;
-    const settle = async () => {
-      await loadAlike(trx, held, loaded);
-      held = [];
-    };
-    for await (const text of lines) {
-      if (text.trim() === '') continue;
-      read += 1;
-      const line = readLine(text, read);
-      // Lines of one kind are written together; a kind refers only to those before it.
-      if (held.length >= PAGE || (held[0] && held[0].line !== line.line)) await settle();
-      held.push(line);
-    }
-    await settle();
-    if (read === 0) throw new WrongLine('The file is empty.');
-    await chooseFigures(trx, [...loaded.parts.values()], loaded.positionIds);
-    return read;
-  });
-  await completeDerived(db);
-  return count;
+const EMPTY_OF = ['part', 'engine', 'heat_rating', 'maker_grammar', 'class_list'] as const;
+
+/** Whether nothing is in the catalogue but names of makers. */
+export async function isCatalogueEmpty(db: Database): Promise<boolean> {
+  const found = await Promise.all(
+    EMPTY_OF.map((table) =>
+      db
+        .selectFrom(table)
+        .select(sql`1`.as('one'))
+        .limit(1)
+        .executeTakeFirst(),
+    ),
+  );
+  return found.every((row) => row === undefined);
 }
 
-function readLine(text: string, at: number): OpenLine {
-  const parsed = ((): unknown => {
-    try {
-      return JSON.parse(text);
-    } catch {
-      throw new WrongLine(`Line ${at} is no JSON object.`);
-    }
-  })();
-  const line = OpenLine.safeParse(parsed);
-  if (!line.success) {
-    const [issue] = line.error.issues;
-    throw new WrongLine(`Line ${at}, ${issue!.path.join('.') || 'as a whole'}: ${issue!.message}.`);
+/**
+ * Loads a catalogue of the open format into an empty one, in the caller's transaction, with all that follows from it: what
+ * names are found by, which figures rule, who is called equal to whom. Gives how many lines there were.
+ * Throws {@link WrongLine} at the first line that is wrong, and where the catalogue is not empty.
+ */
+export async function loadLines(
+  trx: Writing,
+  raw: AsyncIterable<RawLine>,
+  step: (loaded: number) => Promise<void> = () => Promise.resolve(),
+): Promise<number> {
+  await lockAllClusters(trx);
+  if (!(await isCatalogueEmpty(trx)))
+    throw new WrongLine('The catalogue is not empty: a whole one is loaded into an empty one alone.');
+  const loaded: Loaded = { parts: new Map(), signs: new Map(), makers: new Map(), engines: new Set(), positionIds: [] };
+  let held: OpenLine[] = [];
+  let read = 0;
+  const settle = async () => {
+    await loadAlike(trx, held, loaded);
+    held = [];
+    await step(read);
+  };
+  for await (const line of checkedLines(raw)) {
+    // Lines of one kind are written together; a kind refers only to those before it.
+    if (held.length >= PAGE || (held[0] && held[0].line !== line.line)) await settle();
+    held.push(line);
+    read += 1;
   }
-  if ((at === 1) !== (line.data.line === 'catalogue'))
-    throw new WrongLine(`Line ${at}: the first line, and no other, says what the file is.`);
-  return line.data;
+  await settle();
+  await chooseFigures(trx, [...loaded.parts.values()], loaded.positionIds);
+  await deriveWithin(trx);
+  await bumpCatalogueVersion(trx);
+  return read;
 }
+
+/** The same in one transaction of its own: all of it or nothing. */
+export const loadOpen = (db: Database, lines: AsyncIterable<RawLine>): Promise<number> =>
+  db.transaction().execute((trx) => loadLines(trx, lines));
 
 const of = <K extends OpenLine['line']>(lines: readonly OpenLine[], kind: K) =>
   lines.filter((line): line is OpenLineOf<K> => line.line === kind);
@@ -84,7 +90,12 @@ async function loadAlike(trx: Writing, lines: readonly OpenLine[], loaded: Loade
       return;
     case 'maker': {
       const makers = of(lines, kind).map(({ id, name }) => ({ id, name }));
-      await trx.insertInto('maker').values(makers).execute();
+      // A maker that a list named before is held already.
+      await trx
+        .insertInto('maker')
+        .values(makers)
+        .onConflict((conflict) => conflict.doNothing())
+        .execute();
       for (const { id, name } of makers) loaded.makers.set(id, name);
       return;
     }
@@ -93,7 +104,12 @@ async function loadAlike(trx: Writing, lines: readonly OpenLine[], loaded: Loade
         trx,
         'heat_rating',
         of(lines, kind).flatMap(({ maker, ratings }) =>
-          ratings.map(({ code, indexBar }, ordinal) => ({ maker_id: maker, ordinal, code, index_bar: indexBar })),
+          ratings.map(({ code, indexBar }, ordinal) => ({
+            maker_id: stands(loaded.makers, maker),
+            ordinal,
+            code,
+            index_bar: indexBar,
+          })),
         ),
       );
     case 'numbering': {
@@ -102,7 +118,10 @@ async function loadAlike(trx: Writing, lines: readonly OpenLine[], loaded: Loade
       return insertAll(
         trx,
         'maker_grammar',
-        grammars.map((grammar) => ({ maker_id: grammar.maker, grammar: JSON.stringify(grammar) })),
+        grammars.map((grammar) => ({
+          maker_id: stands(loaded.makers, grammar.maker),
+          grammar: JSON.stringify(grammar),
+        })),
       );
     }
     case 'part':
@@ -130,7 +149,7 @@ async function loadAlike(trx: Writing, lines: readonly OpenLine[], loaded: Loade
           noted_on: r.notedOn,
           note: r.note ?? null,
           condition: r.condition ?? null,
-          engine_ids: r.engines ?? null,
+          engine_ids: r.engines?.map((engine) => stands(loaded.engines, engine)) ?? null,
           in_force_from: r.inForceFrom ?? null,
           rejected_at: r.isCut ? new Date() : null,
           rejected_by: null,
@@ -142,7 +161,7 @@ async function loadAlike(trx: Writing, lines: readonly OpenLine[], loaded: Loade
         'listing',
         of(lines, kind).map((l) => ({
           part_id: idOf(loaded, l.part),
-          engine_id: l.engine,
+          engine_id: stands(loaded.engines, l.engine),
           place: l.place ?? null,
           source: l.source,
           stated_on: l.statedOn,
@@ -171,10 +190,16 @@ function idOf({ parts }: Loaded, part: PartRef): string {
   return id;
 }
 
+/** What a line is about, which stands on a line before it. */
+function stands(held: { has(id: string): boolean }, id: string): string {
+  if (!held.has(id)) throw new WrongLine(`${id} is spoken of and stands on no line before.`);
+  return id;
+}
+
 async function loadParts(trx: Writing, parts: readonly OpenLineOf<'part'>[], loaded: Loaded): Promise<void> {
   const added = await trx
     .insertInto('part')
-    .values(parts.map(({ maker, kind }) => ({ maker_id: maker, kind })))
+    .values(parts.map(({ maker, kind }) => ({ maker_id: stands(loaded.makers, maker), kind })))
     .returning('id')
     .execute();
   const ids = added.map(({ id }) => id);
@@ -220,13 +245,14 @@ async function loadParts(trx: Writing, parts: readonly OpenLineOf<'part'>[], loa
 async function loadEngine(trx: Writing, engine: OpenLineOf<'engine'>, loaded: Loaded): Promise<void> {
   await trx
     .insertInto('engine')
-    .values(engineRow(engine, loaded.makers.get(engine.maker) ?? engine.maker))
+    .values(engineRow(engine, loaded.makers.get(stands(loaded.makers, engine.maker))!))
     .execute();
   const positions = await trx
     .insertInto('engine_position')
     .values(engine.positions.map((one) => positionRow(engine.id, one)))
     .returning('id')
     .execute();
+  loaded.engines.add(engine.id);
   loaded.positionIds.push(...positions.map(({ id }) => id));
   await insertAll(
     trx,

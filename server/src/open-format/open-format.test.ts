@@ -8,6 +8,7 @@ import type { Database } from '../db/database.ts';
 import { openEmptyDatabase, openTestCounter, type Agent, type TestCounter } from '../testing/counter.ts';
 import { migrate } from '../upgrade/migrate.ts';
 import { loadOpen } from './load-store.ts';
+import { textLines } from './open-lines.ts';
 import { openFile } from './routes.ts';
 
 let counter: TestCounter;
@@ -75,13 +76,13 @@ describe('the whole catalogue in the open format', () => {
     const { owner, close } = await openEmptyDatabase();
     try {
       await migrate(owner);
-      const count = await loadOpen(owner, whole.split('\n'));
+      const count = await loadOpen(owner, textLines(whole.split('\n')));
       expect(count).toBe(whole.trimEnd().split('\n').length);
       let again = '';
       for await (const line of openFile(owner)) again += line;
       expect(again === whole).toBe(true);
       expect(await derived(owner)).toEqual(await derived(counter.owner));
-      await expect(loadOpen(owner, whole.split('\n'))).rejects.toThrow(/not empty/);
+      await expect(loadOpen(owner, textLines(whole.split('\n')))).rejects.toThrow(/not empty/);
     } finally {
       await close();
     }
@@ -111,7 +112,7 @@ describe('the whole catalogue in the open format', () => {
     try {
       await migrate(owner);
       const first = '{"line":"catalogue","format":"brackenfell","version":1}';
-      await expect(loadOpen(owner, [first, line])).rejects.toThrow(why);
+      await expect(loadOpen(owner, textLines([first, line]))).rejects.toThrow(why);
       expect(await owner.selectFrom('maker').select('id').execute()).toEqual([]);
     } finally {
       await close();

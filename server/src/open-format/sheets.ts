@@ -2,18 +2,9 @@ import { PassThrough, Readable } from 'node:stream';
 import { once } from 'node:events';
 import { stringify } from 'csv-stringify/sync';
 import yazl from 'yazl';
-import { OpenLine } from '@brackenfell/contract/open-catalogue';
 import type { Database } from '../db/database.ts';
 import { readOpenLines } from './export-store.ts';
-
-/** The fields of each kind of line, in the schema's order: what a sheet's columns are. */
-const COLUMNS = new Map<string, readonly string[]>(
-  OpenLine.options.map(({ shape }) => [shape.line.value, Object.keys(shape).filter((field) => field !== 'line')]),
-);
-
-/** What has parts of its own stands as JSON in one cell; what is not known is a blank. */
-const cellOf = (value: unknown): string =>
-  value === undefined ? '' : typeof value === 'string' ? value : JSON.stringify(value);
+import { cellOf, SHEETS } from './sheet-cells.ts';
 
 /** RFC 4180; what a spreadsheet would work out is text. */
 const rowOf = (cells: readonly string[], bom = false): string =>
@@ -34,7 +25,7 @@ async function write(zip: yazl.ZipFile, db: Database): Promise<void> {
   let kind = '';
   let sheet: PassThrough | undefined;
   for await (const { line, ...fields } of readOpenLines(db)) {
-    const columns = COLUMNS.get(line)!;
+    const columns = SHEETS.get(line)!.map(({ name }) => name);
     if (line !== kind) {
       sheet?.end();
       kind = line;

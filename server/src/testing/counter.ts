@@ -70,13 +70,17 @@ export async function openEmptyDatabase(): Promise<{ owner: Database; close: () 
 }
 
 /** A server on an empty database that is brought up to date: a shop nobody has begun. */
-export async function openNewShop(firstCode: string): Promise<{ anonymous: () => Agent; close: () => Promise<void> }> {
+export async function openNewShop(
+  firstCode: string,
+): Promise<Pick<TestCounter, 'db' | 'owner' | 'close'> & { anonymous: () => Agent }> {
   const empty = await openEmptyDatabase();
   await migrate(empty.owner);
   const { rows } = await sql<{ name: string }>`select current_database() as name`.execute(empty.owner);
   const db = openDatabase(setting('BRACKENFELL_TEST_APP_URL').replace(TEMPLATE, rows[0]!.name), () => undefined);
   const app = createApp(createContext(db, silentLog(), { firstCode }));
   return {
+    db,
+    owner: empty.owner,
     anonymous: () => supertest.agent(app),
     close: async () => {
       await db.destroy();

@@ -4,12 +4,18 @@ import { sql } from 'kysely';
 import type { ImportRow, ImportView } from '@brackenfell/contract/imports';
 import { silentLog } from '../context/log.ts';
 import { workOneJob } from '../jobs/work-jobs.ts';
-import { openTestCounter, write } from './counter.ts';
+import { openTestCounter, write, type Agent, type TestCounter } from './counter.ts';
 
 /** A counter of its own whose editor takes lists in, with the worker that reads and writes them. */
 export async function openLists() {
   const counter = await openTestCounter();
   const editor = await counter.as('editor');
+  return { counter, ...listsOf(counter, editor) };
+}
+export type Lists = Awaited<ReturnType<typeof openLists>>;
+
+/** What an editor does with lists, and the worker beside, whatever shop it is in. */
+export function listsOf(counter: Pick<TestCounter, 'db' | 'owner'>, editor: Agent) {
   const log = silentLog();
   const work = async () => {
     while (await workOneJob(counter.db, log));
@@ -69,6 +75,5 @@ export async function openLists() {
     );
     return Object.fromEntries(sums);
   }
-  return { counter, editor, log, work, at, take, rowsOf, send, go, snapshot };
+  return { editor, log, work, at, take, rowsOf, send, go, snapshot };
 }
-export type Lists = Awaited<ReturnType<typeof openLists>>;

@@ -70,7 +70,7 @@ export function EngineList() {
         {engines.data?.engines.length === 0 && (
           <p className="p-4">
             {words.trim() === ''
-              ? 'No engine is in this catalogue yet. A whole catalogue comes in with npm run catalogue, file by file.'
+              ? 'No engine is in this catalogue yet. A whole catalogue is taken in under Imports; here one is made by hand.'
               : `No engine answers to all of “${words}”.`}
           </p>
         )}

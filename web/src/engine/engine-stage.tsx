@@ -130,7 +130,7 @@ export function EngineStage() {
 const NO_ENGINES = [
   'unknown',
   'No engine is in this catalogue yet',
-  'A catalogue brings them in: npm run catalogue. Parts are found by number meanwhile.',
+  'A whole catalogue brings them in: Catalogue, Imports. Parts are found by number meanwhile.',
 ];
 
 /** What stands instead of a question: none left, settled, or nothing still open tells them apart. */

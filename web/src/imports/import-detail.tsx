@@ -15,6 +15,7 @@ import { ImportColumns } from './import-columns.tsx';
 import { ImportRows } from './import-rows.tsx';
 import { ListAnswers } from './list-answers.tsx';
 import { UnknownMakers } from './unknown-makers.tsx';
+import { WholeLines } from './whole-lines.tsx';
 import { ShelfVerdicts } from './shelf-verdicts.tsx';
 import { notTaken, rejectedSheet, sayImport, toWrite } from './import-words.ts';
 import { useColumns } from './use-columns.ts';
@@ -27,8 +28,9 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
   const showHeap = (next: Heap | undefined) => writeAddress({ heap: next ?? '' });
   const { isBusy, readSo, setColumn, answer } = useColumns(view);
   const write = useImportWrite();
-  const mayChange = (view.state === 'sorted' || view.state === 'failed') && view.rows > 0 && !isBusy;
-  const mayWrite = view.state === 'sorted' && toWrite(view) > 0 && !isBusy && !write.isPending;
+  const isWhole = view.whole !== null;
+  const mayChange = (view.state === 'sorted' || view.state === 'failed') && view.rows > 0 && !isWhole && !isBusy;
+  const mayWrite = view.state === 'sorted' && toWrite(view) > 0 && !isWhole && !isBusy && !write.isPending;
   const asked = mayChange ? view.columns.findIndex((column) => column.asked !== null) : -1;
   const { mark, says, then } = sayImport(view);
   const act = (name: 'writeImport' | 'takeBackImport') =>
@@ -49,7 +51,7 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
         ]
       : []),
     ...(isAtWork ? [{ press: 'x', does: 'Stop it', run: stop }] : []),
-    ...(view.counts
+    ...(view.counts && !isWhole
       ? [
           {
             press: 'h',
@@ -77,7 +79,14 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
           {says}
         </h1>
         <span className="min-w-0 flex-1 text-soft">{then}</span>
-        {view.state === 'sorted' && (
+        {view.state === 'sorted' && isWhole && (
+          <SureButton
+            asks="Load it"
+            sure="Load the whole catalogue: it is not taken back"
+            onSure={() => act('writeImport')}
+          />
+        )}
+        {view.state === 'sorted' && !isWhole && (
           <button type="button" className="button-act shrink-0" disabled={!mayWrite} onClick={() => act('writeImport')}>
             {toWrite(view) === 0 ? 'Nothing to write' : `Write ${counted(toWrite(view), 'row')}`} <Key>Ctrl Enter</Key>
           </button>
@@ -92,7 +101,7 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
             Sort it again
           </button>
         )}
-        {view.state === 'written' && (
+        {view.state === 'written' && !isWhole && (
           <SureButton asks="Take it back" sure="Take the whole list back" onSure={() => act('takeBackImport')} />
         )}
       </header>
@@ -115,7 +124,9 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
           <span className="[overflow-wrap:anywhere]">{view.fileName}</span>
           {view.form && (
             <span className="text-soft">
-              {view.rows} rows, {view.columns.length} columns, {view.form}
+              {isWhole
+                ? `${counted(view.rows, 'line')}, ${view.form}`
+                : `${view.rows} rows, ${view.columns.length} columns, ${view.form}`}
             </span>
           )}
           <span className="text-soft">
@@ -138,7 +149,10 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
             )}
           </p>
         )}
-        {view.counts && <HeapBar counts={view.counts} isComplete={view.isComplete} heap={heap} onHeap={showHeap} />}
+        {view.whole && <WholeLines whole={view.whole} />}
+        {view.counts && !isWhole && (
+          <HeapBar counts={view.counts} isComplete={view.isComplete} heap={heap} onHeap={showHeap} />
+        )}
         {view.columns.length > 0 && (
           <>
             <ImportColumns view={view} mayChange={mayChange} onColumn={setColumn} onAnswer={answer} />

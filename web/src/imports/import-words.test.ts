@@ -30,6 +30,15 @@ describe('where a list stands', () => {
     ]);
     expect(sayImport(view({}))).toMatchObject({ mark: 'match-small', says: 'Nothing to write' });
   });
+  test('a whole catalogue is told by its lines, and that none of it is there until all of it is', () => {
+    const whole = view({ whole: { catalogue: 1, maker: 2, part: 40 }, rows: 43, counts: { ...NONE, new: 43 } });
+    expect(sayImport(whole)).toEqual({
+      mark: 'acceptable',
+      says: 'A whole catalogue of 43 lines',
+      then: 'Nothing of it is loaded yet. It is loaded whole, or not at all.',
+    });
+    expect(sayImport({ ...whole, state: 'written', outcome: '43 lines loaded.' }).says).toBe('Loaded');
+  });
   test('a list of which nothing can be taken is no list that is as we hold it', () => {
     const none = sayImport(view({ counts: { ...NONE, invalid: 2, doubtful: 5 } }));
     expect(none).toEqual({

@@ -62,12 +62,17 @@ function inWords(
     case 'taking-back':
       return { says: 'Being taken back', then: view.doing || 'waiting for its turn' };
     case 'written':
-      return { says: 'Written', then: view.outcome ?? '' };
+      return { says: view.whole ? 'Loaded' : 'Written', then: view.outcome ?? '' };
     case 'taken-back':
       return { says: 'Taken back', then: view.outcome ?? '' };
     case 'failed':
       return { says: 'Not read', then: view.outcome ?? '' };
     case 'sorted':
+      if (view.whole)
+        return {
+          says: `A whole catalogue of ${counted(view.rows, 'line')}`,
+          then: view.outcome ?? 'Nothing of it is loaded yet. It is loaded whole, or not at all.',
+        };
       if (asked)
         return {
           says: 'One column asked',

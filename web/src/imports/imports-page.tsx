@@ -66,7 +66,8 @@ function Imports() {
           </p>
           <p className="max-w-prose pt-2 text-soft">
             A supplier’s list fills blanks and raises questions. It never overrides what an engine maker or a part maker
-            states.
+            states. A whole catalogue in the open format, as lines or as sheets in a zip, is taken in the same way by a
+            shop that has none yet.
           </p>
         </main>
       )}

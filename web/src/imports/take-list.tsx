@@ -30,7 +30,9 @@ export function TakeList({ suppliers, onTaken }: TakeListProps) {
       return;
     }
     if (chosen.size > LARGEST_FILE_BYTES) {
-      toast.error(`A file of at most ${LARGEST_FILE_BYTES / 1024 / 1024} MB. Send it in parts.`);
+      toast.error(
+        `A file of at most ${LARGEST_FILE_BYTES / 1024 / 1024} MB. Send it in parts; a whole catalogue is loaded by its command.`,
+      );
       return;
     }
     write.mutate(
@@ -90,7 +92,7 @@ export function TakeList({ suppliers, onTaken }: TakeListProps) {
         className="sr-only"
         tabIndex={-1}
         aria-label="File of the list"
-        accept=".csv,.tsv,.txt,.xlsx,.jsonl,.ndjson"
+        accept=".csv,.tsv,.txt,.xlsx,.jsonl,.ndjson,.zip"
         onChange={(event) => {
           take(event.target.files?.[0]);
           event.target.value = '';
@@ -100,7 +102,7 @@ export function TakeList({ suppliers, onTaken }: TakeListProps) {
         <button type="button" className="button-plain" disabled={write.isPending} onClick={() => file.current?.click()}>
           {write.isPending ? 'Sending it …' : 'Choose a file'} <Key>f</Key>
         </button>
-        <span className="text-xs text-soft">or drop it here: CSV, TSV, XLSX, JSON lines</span>
+        <span className="text-xs text-soft">or drop it here: CSV, TSV, XLSX, JSON lines, or a whole catalogue</span>
       </p>
       <p>
         <a className="underline" href={WHOLE} download>

@@ -14,6 +14,7 @@ export const list = (more: Partial<ImportView> = {}): ImportView => ({
   version: 3,
   form: 'semicolon between cells, UTF-8',
   rows: 4,
+  whole: null,
   columns: [],
   isRemembered: false,
   isComplete: false,

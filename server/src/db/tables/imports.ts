@@ -29,6 +29,8 @@ export interface ListImportTable {
   firsts: Generated<string[]>;
   counts: ColumnType<Readonly<Record<Heap, number>> | null, string | null | undefined, string | null>;
   gone: Generated<string[]>;
+  /** Of a whole catalogue: how many lines there are of each kind. */
+  whole: ColumnType<Readonly<Record<string, number>> | null, string | null | undefined, string | null>;
   outcome: string | null;
   staff_id: string;
   created_at: Generated<Date>;
