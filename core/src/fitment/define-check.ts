@@ -146,11 +146,19 @@ function readings(
 const NOTHING: readonly FactId[] = [];
 const UNTOLD: Telling = { asked: '', has: '', difference: null, says: '', toDo: null, phrase: '' };
 
-const beginsLarge = (text: string): boolean => text.charAt(0).toUpperCase() === text.charAt(0);
+const SMALL_A = 97;
+const SMALL_Z = 122;
+const BEYOND_ASCII = 128;
+/** Told by the letter's code where that settles it: nearly every sentence begins large already. */
+function beginsLarge(text: string): boolean {
+  const code = text.charCodeAt(0);
+  return code < BEYOND_ASCII ? !(code >= SMALL_A && code <= SMALL_Z) : upperFirst(text) === text;
+}
 
 function inSentenceCase(told: Telling): Telling {
+  // Each case of each check words an object of its own kind: no more of it is read than is needed.
+  if (beginsLarge(told.says) && beginsLarge(told.phrase)) return told;
   const { asked, has, difference, says, toDo, phrase } = told;
-  if (beginsLarge(says) && beginsLarge(phrase)) return told;
   return { asked, has, difference, says: upperFirst(says), toDo, phrase: upperFirst(phrase) };
 }
 

@@ -25,7 +25,8 @@ export function judgePart(checks: readonly Check[], sheet: FactSheet, evidence: 
 export function weighFindings(checks: readonly Check[], asked: readonly Finding[], evidence: Evidence): PartJudgement {
   const findings: Finding[] = [];
   let closeness = 0;
-  for (const [i, finding] of asked.entries()) {
+  for (let i = 0; i < asked.length; i += 1) {
+    const finding = asked[i]!;
     findings.push(relieve(checks[i]!, finding, evidence));
     closeness += finding.closeness;
   }

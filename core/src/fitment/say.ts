@@ -9,8 +9,18 @@ export interface Say {
   signed(kind: DisplayKind, base: number): string;
 }
 
+const MOST_KEPT = 2000;
+
 function printer(display: UnitDisplay): Say {
-  const quantity = (kind: DisplayKind, base: number) => formatQuantity(kind, base, base, display);
+  // A catalogue says the same few hundred figures over and over.
+  const printed = new Map<DisplayKind, Map<number, string>>();
+  const quantity = (kind: DisplayKind, base: number): string => {
+    let ofKind = printed.get(kind);
+    if (ofKind === undefined || ofKind.size >= MOST_KEPT) printed.set(kind, (ofKind = new Map<number, string>()));
+    let text = ofKind.get(base);
+    if (text === undefined) ofKind.set(base, (text = formatQuantity(kind, base, base, display)));
+    return text;
+  };
   return {
     quantity,
     span: (kind, { low, high }) => formatQuantity(kind, low, high, display),
