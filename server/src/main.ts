@@ -82,6 +82,7 @@ function work(): void {
   const db = openDatabase(config.databaseUrl, (error) => sayLost(log, error), {
     max: 2,
     patient: true,
+    plansAnew: true,
   });
   keepToShop(db);
   // It lives and dies with the server that started it, even one that died before this was heard.

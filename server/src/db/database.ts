@@ -137,6 +137,11 @@ interface PoolOptions {
   readonly max?: number;
   /** For work that may take its time (an audit, a load): none of the counter’s limits. */
   readonly patient?: boolean;
+  /**
+   * Plans every statement anew, for what it is asked with: for work under which tables grow from nothing to millions of rows. What the
+   * database asks itself for each of them (whether what a row refers to is there) is still planned once.
+   */
+  readonly plansAnew?: boolean;
   /** How long a statement is waited for where the database itself ends none. */
   readonly standsStillMs?: number;
   /** Hears of every statement that was run, but of what opens and closes a transaction. */
@@ -150,10 +155,11 @@ interface PoolOptions {
 export function openDatabase(
   connectionString: string,
   onLost: (error: Error) => void,
-  { max = 16, patient = false, standsStillMs = STANDS_STILL_MS, onStatement }: PoolOptions = {},
+  { max = 16, patient = false, plansAnew = false, standsStillMs = STANDS_STILL_MS, onStatement }: PoolOptions = {},
 ): Database {
   // Every list of ids would be planned anew for its length, which takes longer than to run the plan.
-  const settings = ['plan_cache_mode=force_generic_plan', MERELY_ALIKE, ...(patient ? [] : LIMITS)];
+  const planning = `plan_cache_mode=${plansAnew ? 'auto' : 'force_generic_plan'}`;
+  const settings = [planning, MERELY_ALIKE, ...(patient ? [] : LIMITS)];
   const pool = new pg.Pool({
     connectionString,
     max,
@@ -170,7 +176,7 @@ export function openDatabase(
     client.on('error', onLost);
     // Days are reckoned where the shop stands, by the database as by the server.
     if (process.env.TZ) void client.query(`set timezone to ${pg.escapeLiteral(process.env.TZ)}`).catch(onLost);
-    prepareStatements(client);
+    if (!plansAnew) prepareStatements(client);
   });
   return new Kysely<Tables>({
     dialect: new PostgresDialect({ pool }),

@@ -4,9 +4,9 @@ import { readingOf, type ListReading } from '@brackenfell/core/imports/read-list
 import type { ReadRow } from '@brackenfell/core/imports/read-row';
 import { HEAPS } from '@brackenfell/core/imports/sort-row';
 import { counted } from '@brackenfell/core/words/counted';
+import { readCatalogueVersion } from '../catalogue/version-store.ts';
 import type { Database, Writing } from '../db/database.ts';
 import { readMakers } from './held-store.ts';
-import { inOneStep } from './one-step-store.ts';
 import { placeRows, type PlacedRow } from './place-rows.ts';
 import { readList, type FileRow, type ListFile } from './read-file.ts';
 import {
@@ -38,7 +38,7 @@ export async function readIn(db: Database, list: ImportFound, bytes: Buffer, ste
   const isRemembered = file.headings.every((heading) => known.has(heading));
   const columns = isRemembered ? file.headings.map((heading) => known.get(heading)!) : guessColumns(file.headings);
   const ofMaker = isRemembered ? (remembered?.of_maker ?? null) : null;
-  return inOneStep(db, async (trx) => {
+  return db.transaction().execute(async (trx) => {
     const { first, pages } = await inPages(file.rows, SAMPLE);
     if (first.length === 0) throw new UnreadableList('The file has headings and no rows.');
     const read = await sortRows(
@@ -91,7 +91,7 @@ export async function sortAll(
   outcome: string | null = null,
 ): Promise<string> {
   await step(0, 'sorting');
-  return inOneStep(db, async (trx) => {
+  return db.transaction().execute(async (trx) => {
     const sample = await readSample(trx, list.id, SAMPLE);
     const read = await sortRows(trx, list, { sample, pages: pagesOf(trx, list.id, PAGE), areKept: true }, (done) =>
       step((0.9 * done) / Math.max(1, list.row_count), `${counted(done, 'row')} sorted`),
@@ -116,6 +116,8 @@ async function sortRows(
   step: (done: number) => Promise<void>,
 ) {
   const reading = readingOf(list.columns, sample);
+  // Read before any row: what is changed while they are laid beside it counts as changed since.
+  const version = await readCatalogueVersion(trx);
   const makers = await readMakers(trx);
   let done = 0;
   for await (const page of pages) {
@@ -126,7 +128,7 @@ async function sortRows(
     await step(done);
   }
   await askOfTwice(trx, list.id);
-  return { done, asked: JSON.stringify(reading.asked), firsts: reading.firsts };
+  return { done, asked: JSON.stringify(reading.asked), firsts: reading.firsts, sorted_version: version };
 }
 
 /** The import stands sorted; gives how many lie in each heap. */
@@ -169,7 +171,11 @@ const waitForKind = (row: PlacedRow): PlacedRow =>
     ? { ...row, heap: 'doubtful', why: ['a new number: say what the new ones of this list are'] }
     : row;
 
-/** Whether every row, laid beside what is held now, would do what it was sorted to do. Nothing is written. */
+/**
+ * Whether every row of which something is written would, laid beside what is held now, do what it was sorted to do. Nothing is
+ * written. Of the others nothing is done, whatever is held by now; and a number that was new is looked for again only where the
+ * catalogue has changed since.
+ */
 export async function stillDoes(
   trx: Writing,
   list: ImportFound,
@@ -177,19 +183,20 @@ export async function stillDoes(
 ): Promise<boolean> {
   const reading = readingOf(list.columns, await readSample(trx, list.id, SAMPLE));
   const makers = await readMakers(trx);
+  const isSameCatalogue = list.sorted_version === (await readCatalogueVersion(trx));
   let done = 0;
-  for await (const page of pagesOf(trx, list.id, PAGE)) {
-    const placed = await placePage(trx, list, makers, reading, page);
-    if (!page.every((row, i) => doesTheSame(row, placed[i]!))) return false;
-    done += page.length;
-    await step(done);
-  }
+  for (const heap of isSameCatalogue ? (['changed'] as const) : (['changed', 'new'] as const))
+    for await (const page of pagesOf(trx, list.id, PAGE, heap)) {
+      const placed = await placePage(trx, list, makers, reading, page);
+      if (!page.every((row, i) => doesTheSame(row, placed[i]!))) return false;
+      done += page.length;
+      await step(done);
+    }
   return true;
 }
 
-/** Nothing is done of a doubtful row, whatever the doubt. */
 const doesTheSame = (row: KeptRow, now: PlacedRow): boolean =>
-  (row.heap === now.heap || row.heap === 'doubtful') &&
+  row.heap === now.heap &&
   row.part_id === now.partId &&
   row.equal_id === now.equalId &&
   row.maker_id === now.makerId &&

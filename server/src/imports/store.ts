@@ -175,6 +175,7 @@ export const moveTo = (
     firsts?: string[];
     gone?: string[];
     whole?: string;
+    sorted_version?: string;
   } = {},
 ) =>
   trx

@@ -5,7 +5,6 @@ import { settleCatalogue } from '../db/settle-tables.ts';
 import { isCatalogueEmpty, loadLines } from '../open-format/load-store.ts';
 import { checkedLines } from '../open-format/open-lines.ts';
 import { wholeFile, type WholeFile } from '../open-format/whole-file.ts';
-import { inOneStep } from './one-step-store.ts';
 import type { Step } from './sort-list.ts';
 import { dropFile, moveTo, readFileOf, type ImportFound } from './store.ts';
 import { UnreadableList } from './unreadable-list.ts';
@@ -37,7 +36,7 @@ export async function readWhole(db: Database, list: ImportFound, file: WholeFile
 /** All of a whole catalogue, with the state that says so, in one transaction: killed at any point the catalogue is empty or whole. */
 export async function writeWhole(db: Database, list: ImportFound, step: Step): Promise<string> {
   const file = (await wholeFile(await readFileOf(db, list.id)))!;
-  const outcome = await inOneStep(db, async (trx) => {
+  const outcome = await db.transaction().execute(async (trx) => {
     const loaded = await loadLines(trx, file.lines(), (so) =>
       step((0.9 * so) / list.row_count, `${counted(so, 'line')} loaded`),
     );

@@ -4,7 +4,6 @@ import type { Database } from '../db/database.ts';
 import { lockAllClusters } from '../interchange/cluster-store.ts';
 import { WrongLine } from '../open-format/open-lines.ts';
 import { wholeFile } from '../open-format/whole-file.ts';
-import { inOneStep } from './one-step-store.ts';
 import { readIn, sortAll, stillDoes, type Step } from './sort-list.ts';
 import { dropFile, findImport, LEFT_AT, madeFacts, moveTo, readFileOf, type ImportFound } from './store.ts';
 import { InTheWay, takeBackList } from './take-back-store.ts';
@@ -63,11 +62,11 @@ const today = (): string => new Date().toISOString().slice(0, 10);
  */
 async function write(db: Database, list: ImportFound, step: Step): Promise<string> {
   const of = (list.counts?.new ?? 0) + (list.counts?.changed ?? 0);
-  const written = await inOneStep(db, async (trx) => {
+  const written = await db.transaction().execute(async (trx) => {
     await lockAllClusters(trx);
     if (
       !(await stillDoes(trx, list, (done) =>
-        step((0.2 * done) / list.row_count, `${counted(done, 'row')} looked at again`),
+        step((0.2 * done) / Math.max(1, of), `${counted(done, 'row')} looked at again`),
       ))
     )
       return undefined;
@@ -88,7 +87,7 @@ const MOVED_ON = 'Nothing was written: what is held has changed since it was sor
 
 async function takeBack(db: Database, list: ImportFound, step: Step): Promise<string> {
   await step(0.1, 'taking it back');
-  return inOneStep(db, async (trx) => {
+  return db.transaction().execute(async (trx) => {
     await takeBackList(trx, list.id);
     const outcome = 'Taken back: what it had made is gone, and what it had changed is as before.';
     await moveTo(trx, list.id, 'taken-back', { outcome });

@@ -11,6 +11,8 @@ export async function up(db: Kysely<unknown>): Promise<void> {
 
 const STATEMENTS = [
   `alter table list_import add column whole jsonb`,
+  // Beside which catalogue its rows were laid: while it is the same, a number that was new still is.
+  `alter table list_import add column sorted_version bigint`,
   `grant insert on sundry, kit_part, class_list to brackenfell_app`,
   `create function settle_catalogue() returns void language plpgsql security definer set search_path = public as $$
    begin

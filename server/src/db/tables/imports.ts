@@ -31,6 +31,8 @@ export interface ListImportTable {
   gone: Generated<string[]>;
   /** Of a whole catalogue: how many lines there are of each kind. */
   whole: ColumnType<Readonly<Record<string, number>> | null, string | null | undefined, string | null>;
+  /** The catalogue’s version when its rows were last laid beside it. */
+  sorted_version: ColumnType<string | null, string | null | undefined, string | null>;
   outcome: string | null;
   staff_id: string;
   created_at: Generated<Date>;
