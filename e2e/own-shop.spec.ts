@@ -66,8 +66,8 @@ async function bringInList(page: Page, address: string): Promise<void> {
 }
 
 /** A whole catalogue as sheets in a zip: counted first, loaded after it is asked twice. */
-async function bringInWhole(page: Page, address: string, zip: Buffer): Promise<void> {
-  await page.goto(`${address}/catalogue/imports`);
+async function bringInWhole(page: Page, zip: Buffer): Promise<void> {
+  await page.getByRole('link', { name: 'Take a whole catalogue in' }).click();
   await page.getByLabel('Supplier').fill('The other shop');
   await page
     .getByLabel('File of the list')
@@ -177,7 +177,7 @@ test('a mistake is gone back before: the files of yesterday and the journal sinc
     await beginByKeyboard(page, code!);
     await expect(page.getByText('No engine is in this catalogue yet')).toBeVisible();
     const zip = await catalogueOf(page, counter, 'zip');
-    await bringInWhole(page, address, zip);
+    await bringInWhole(page, zip);
     await page.goto(`${address}/counter/engine`);
     await ask(page, 'as22', /Aldersyke AS22/);
     await expectTray(page);

@@ -28,6 +28,10 @@ export async function workImport(db: Database, importId: string, step: Step): Pr
   }
 }
 
+const SAID = [UnreadableList, InTheWay, WrongLine];
+/** What ended an import lies in its file, or in what is held by now: whoever sent it is told so, and nothing failed here. */
+export const isSaid = (error: unknown): error is Error => SAID.some((said) => error instanceof said);
+
 /** Where an import did not come to its end: what was to be written is not, and it can be gone on with from what is sorted. */
 export async function leaveImport(
   db: Database,
@@ -39,8 +43,7 @@ export async function leaveImport(
   const left = LEFT_AT[state];
   // Its work was done, and only the telling of it failed.
   if (!left) return before ?? '';
-  const isSaid = [UnreadableList, InTheWay, WrongLine].some((said) => error instanceof said);
-  const outcome = isSaid ? (error as Error).message : why === 'cancelled' ? left.stopped : left.failed;
+  const outcome = isSaid(error) ? error.message : why === 'cancelled' ? left.stopped : left.failed;
   // What could not be read is sent anew.
   if (state === 'reading') await dropFile(db, importId);
   await moveTo(db, importId, left.state, { outcome });

@@ -1,7 +1,9 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import pino from 'pino';
 import { silentLog } from '../context/log.ts';
 import { openTestCounter, type TestCounter } from '../testing/counter.ts';
 import { askForAudit, askForAuditAfter, readJob } from '../audit/store.ts';
+import { addImport } from '../imports/store.ts';
 import { beat, claimJob, endJob } from './store.ts';
 import { workJobs, workOneJob } from './work-jobs.ts';
 
@@ -87,6 +89,25 @@ describe('the worker of jobs', () => {
     const next = await asked();
     await workOneJob(counter.db, log);
     expect(await stateOf(next)).toMatchObject({ state: 'done', progress: 1 });
+  });
+
+  test('a file that cannot be read is told to whoever sent it, and is no fault in the log; a fault of ours is one', async () => {
+    const written: { level: number }[] = [];
+    const heard = pino({ level: 'info' }, { write: (line) => written.push(JSON.parse(line) as { level: number }) });
+    await counter.db
+      .transaction()
+      .execute((trx) =>
+        addImport(trx, { supplier: 'Eastgate', fileName: 'list.csv', bytes: Buffer.from('No;Net\n"KN 1;5'), staffId }),
+      );
+    await workOneJob(counter.db, heard);
+    const told = await counter.db.selectFrom('list_import').select(['state', 'outcome']).executeTakeFirstOrThrow();
+    expect(told).toMatchObject({ state: 'failed', outcome: expect.stringMatching(/quotation mark/) });
+    expect(written.map(({ level }) => level)).toEqual([pino.levels.values.info]);
+    await counter.owner.schema.alterTable('listing').renameTo('listing_away').execute();
+    await asked();
+    await workOneJob(counter.db, heard);
+    await counter.owner.schema.alterTable('listing_away').renameTo('listing').execute();
+    expect(written.at(-1)).toMatchObject({ level: pino.levels.values.error });
   });
 
   test('reports progress, and hears of a cancelling by it', async () => {

@@ -2,7 +2,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import type { Logger } from 'pino';
 import { leaveAudit, workAudit } from '../audit/work-audit.ts';
 import type { Database } from '../db/database.ts';
-import { leaveImport, workImport } from '../imports/work-import.ts';
+import { isSaid, leaveImport, workImport } from '../imports/work-import.ts';
 import { beat, claimJob, endJob, sayAlive, type Job } from './store.ts';
 
 const PULSE_MS = 15_000;
@@ -49,7 +49,8 @@ export async function workOneJob(db: Database, log: Logger): Promise<boolean> {
     await endJob(db, job.id, 'done', outcome);
   } catch (error) {
     const why = error instanceof Cancelled ? 'cancelled' : 'failed';
-    if (why === 'failed') log.error({ err: error, jobId: job.id }, 'job failed');
+    if (isSaid(error)) log.info({ jobId: job.id }, 'job ended: whoever asked for it is told why');
+    else if (why === 'failed') log.error({ err: error, jobId: job.id }, 'job failed');
     await endJob(db, job.id, why, await WORK[job.kind].left(db, job, why, error));
   } finally {
     clearInterval(pulse);

@@ -1,4 +1,5 @@
 import { useRef, useState } from 'react';
+import { Link } from 'react-router';
 import type { EngineLeft, Identification } from '@brackenfell/contract/identify';
 import { printCount } from '@brackenfell/core/words/counted';
 import { usePickList } from '../controls/pick-list.ts';
@@ -7,6 +8,7 @@ import { useKeys, type KeyBinding } from '../keys/keys.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { slipCall } from '../counter/slip-call.ts';
 import { useSlipWrite } from '../counter/slip-outbox.ts';
+import { useMayMend } from '../session/use-session.ts';
 import { ANSWER_KEYS, AskQuestion, WhyThis } from './ask-question.tsx';
 import { KnownSoFar } from './known-so-far.tsx';
 import { useIdentify, useSaid } from './use-identify.ts';
@@ -127,18 +129,13 @@ export function EngineStage() {
   );
 }
 
-const NO_ENGINES = [
-  'unknown',
-  'No engine is in this catalogue yet',
-  'A whole catalogue brings them in: Catalogue, Imports. Parts are found by number meanwhile.',
-];
-
 /** What stands instead of a question: none left, settled, or nothing still open tells them apart. */
 function Outcome({ data }: { data: Identification }) {
+  const mayMend = useMayMend();
   const [mark, title, more] = {
     'none-left':
       data.total === 0
-        ? NO_ENGINES
+        ? ['unknown', 'No engine is in this catalogue yet', 'Parts are found by number meanwhile.']
         : ['refuse', 'No engine answers to all of that', 'Take back one of the statements marked at the left.'],
     settled: [
       'match',
@@ -159,6 +156,11 @@ function Outcome({ data }: { data: Identification }) {
       <Mark kind={mark} rem={1.125} />
       <h1 className="text-verdict font-semibold">{title}</h1>
       <span className="text-soft">{more}</span>
+      {data.total === 0 && mayMend && (
+        <Link className="underline" to="/catalogue/imports">
+          Take a whole catalogue in
+        </Link>
+      )}
     </div>
   );
 }
