@@ -41,6 +41,8 @@ export const ImportLine = z
     at: z.iso.datetime(),
     by: z.string(),
     counts: Counts.nullable(),
+    /** Of a whole catalogue in the open format: how many lines there are of each kind. It has no columns and no rows to look at. */
+    whole: z.record(z.string(), count).nullable(),
   })
   .meta({ id: 'ImportLine' });
 export type ImportLine = z.infer<typeof ImportLine>;
@@ -50,8 +52,6 @@ export const ImportView = ImportLine.extend({
   /** What the file is: its kind, its letters, what stands between its cells. */
   form: z.string(),
   rows: count,
-  /** Of a whole catalogue in the open format: how many lines there are of each kind. It has no columns and no rows to look at. */
-  whole: z.record(z.string(), count).nullable(),
   columns: z.array(
     ImportColumn.extend({
       /** The first value that is not blank. */

@@ -14,6 +14,7 @@ export const lineView = (list: ImportFound): ImportLine => ({
   at: list.created_at.toISOString(),
   by: list.by,
   counts: list.counts && { ...list.counts, gone: list.gone.length },
+  whole: list.whole,
 });
 
 /** An import with how its columns are read; what its values deny is asked with it. */
@@ -30,7 +31,6 @@ export async function importView(db: Database, list: ImportFound): Promise<Impor
     version: list.version,
     form: list.form,
     rows: list.row_count,
-    whole: list.whole,
     columns: list.columns.map((column, i) => ({
       ...column,
       first: list.firsts[i] ?? '',

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { buffer, text } from 'node:stream/consumers';
 import { Readable } from 'node:stream';
+import { sql } from 'kysely';
 import yazl from 'yazl';
 import { counted } from '@brackenfell/core/words/counted';
 import { openFile } from '../open-format/routes.ts';
@@ -50,7 +51,7 @@ beforeAll(async () => {
 afterAll(() => demo.close());
 
 /** A zip of sheets by their names. */
-async function zipOf(sheets: Readonly<Record<string, string>>): Promise<Buffer> {
+async function zipOf(sheets: Readonly<Record<string, string | Buffer>>): Promise<Buffer> {
   const zip = new yazl.ZipFile();
   for (const [name, sheet] of Object.entries(sheets)) zip.addBuffer(Buffer.from(sheet), name);
   zip.end();
@@ -71,9 +72,13 @@ describe('a whole catalogue taken in by a shop that has none', () => {
       expect(await emptied(shop)).toBe(1);
       expect(await shop.go(looked, 'write')).toMatchObject({
         state: 'written',
-        outcome: `${counted(lines, 'line')} loaded.`,
+        outcome: `${counted(lines, 'line')} loaded. What the audit finds in it stands under Audit.`,
       });
       expect((await text(Readable.from(openFile(shop.db)))) === asLines).toBe(true);
+      const { rows: audits } = await sql<{ state: string }>`select state from job where kind = 'audit'`.execute(
+        shop.owner,
+      );
+      expect(audits).toEqual([{ state: 'done' }]);
       const asked = await shop.editor.get('/api/ask').query({ q: 'kn 42gg-63dr' }).expect(200);
       expect(asked.body.parts.length).toBeGreaterThan(0);
       // It is not taken back, and another one is not laid over it.
@@ -142,6 +147,28 @@ describe('a file that says it is a whole catalogue, and is none that can be load
       'lines in other letters',
       () => Buffer.concat([Buffer.from(asLines), Buffer.from([0xe9, 0x0a])]),
       /not written in UTF-8/,
+    ],
+    [
+      'lines, one without end',
+      () => `${asLines.split('\n')[0]!}\n{"line":"${'x'.repeat(5 * 1024 * 1024)}"}`,
+      /Line 2 is longer than any/,
+    ],
+    [
+      'lines, a figure of lists within lists',
+      () =>
+        `${asLines.split('\n')[0]!}\n{"line":"part","maker":"m","kind":"plug","names":[{"as":"catalogue","printed":"X"}],` +
+        `"figures":[{"fact":"plug.reachMm","value":${'['.repeat(100_000)}${']'.repeat(100_000)},"rank":"part-maker","source":"s"}]}`,
+      /Line 2 holds lists within lists without end/,
+    ],
+    [
+      'a sheet in other letters',
+      () => zipOf({ 'catalogue.csv': FIRST, 'maker.csv': Buffer.from('id,name\nm,M\u00fcrow\n', 'latin1') }),
+      /maker\.csv, row 2, name: not written in UTF-8/,
+    ],
+    [
+      'a sheet with a column nobody knows, in a folder',
+      () => zipOf({ 'out/catalogue.csv': FIRST, '__MACOSX/out/maker.csv': 'x', 'out/maker.csv': 'id,called\nm,M\n' }),
+      /out\/maker\.csv: no column of it is called “called”/,
     ],
     [
       'a sheet with a column nobody knows',

@@ -40,7 +40,7 @@ export async function writeWhole(db: Database, list: ImportFound, step: Step): P
     const loaded = await loadLines(trx, file.lines(), (so) =>
       step((0.9 * so) / list.row_count, `${counted(so, 'line')} loaded`),
     );
-    const says = `${counted(loaded, 'line')} loaded.`;
+    const says = `${counted(loaded, 'line')} loaded. What the audit finds in it stands under Audit.`;
     await dropFile(trx, list.id);
     await moveTo(trx, list.id, 'written', { outcome: says });
     await askForAuditAfter(trx, list.staff_id);

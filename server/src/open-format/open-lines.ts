@@ -10,6 +10,9 @@ export interface RawLine {
   readonly value: unknown;
 }
 
+/** An engine with all its places is some ten thousand characters. */
+export const LONGEST_LINE = 4 * 1024 * 1024;
+
 /** The lines of a text of JSON lines; blank ones are passed over. Throws {@link WrongLine} at what is no JSON. */
 export async function* textLines(texts: AsyncIterable<string> | Iterable<string>): AsyncGenerator<RawLine> {
   let at = 0;
@@ -17,6 +20,7 @@ export async function* textLines(texts: AsyncIterable<string> | Iterable<string>
     at += 1;
     if (text.trim() === '') continue;
     const where = `Line ${at}`;
+    if (text.length > LONGEST_LINE) throw new WrongLine(`${where} is longer than any line of a catalogue.`);
     try {
       yield { where, value: JSON.parse(text) };
     } catch (error) {
@@ -26,11 +30,21 @@ export async function* textLines(texts: AsyncIterable<string> | Iterable<string>
   }
 }
 
+function held(where: string, value: unknown): ReturnType<typeof OpenLine.safeParse> {
+  try {
+    return OpenLine.safeParse(value);
+  } catch (error) {
+    // Brackets within brackets within brackets, further than can be followed.
+    if (error instanceof RangeError) throw new WrongLine(`${where} holds lists within lists without end.`);
+    throw error;
+  }
+}
+
 /** Every line held to the format. Throws {@link WrongLine} at the first that is wrong, and where there is none at all. */
 export async function* checkedLines(raw: AsyncIterable<RawLine>): AsyncGenerator<OpenLine> {
   let isFirst = true;
   for await (const { where, value } of raw) {
-    const line = OpenLine.safeParse(value);
+    const line = held(where, value);
     if (!line.success) {
       const [issue] = line.error.issues;
       throw new WrongLine(`${where}, ${issue!.path.join('.') || 'as a whole'}: ${issue!.message}.`);

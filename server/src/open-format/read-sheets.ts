@@ -1,14 +1,14 @@
 import type { Readable } from 'node:stream';
 import { CsvError, parse } from 'csv-parse';
 import { fromBuffer, type Entry, type ZipFile } from 'yauzl';
-import { WrongLine, type RawLine } from './open-lines.ts';
+import { LONGEST_LINE, WrongLine, type RawLine } from './open-lines.ts';
 import { SHEETS, valueOf } from './sheet-cells.ts';
 
 const MOST_ENTRIES = 200;
 /** Of one sheet. Rows are read one by one; this is how far something small may unpack. */
 const MOST_UNPACKED_BYTES = 512 * 1024 * 1024;
-/** An engine with all its places stands in one row. */
-const LONGEST_ROW = 4 * 1024 * 1024;
+/** What stands where bytes are no letter. */
+const NO_LETTER = '\ufffd';
 
 const sheetName = (line: string): string => `${line}.csv`;
 const DAMAGED = 'The file is packed, and damaged: it cannot be unpacked. Take it out anew.';
@@ -41,8 +41,9 @@ const entriesOf = (bytes: Buffer): Promise<Found> =>
       zip.on('error', reject);
       zip.on('end', () => resolve({ zip, entries }));
       zip.on('entry', (entry: Entry) => {
-        entries.set(entry.fileName, entry);
-        if (entries.size > MOST_ENTRIES) resolve({ zip, entries: new Map() });
+        // A folder that was packed as a whole holds the same sheets; what one system adds beside each file are none.
+        if (!entry.fileName.startsWith('__MACOSX/')) entries.set(entry.fileName.split('/').at(-1)!, entry);
+        if (entries.size > MOST_ENTRIES) resolve({ zip, entries: new Map<string, Entry>() });
         else zip.readEntry();
       });
       zip.readEntry();
@@ -73,7 +74,7 @@ async function* rowsOf(zip: ZipFile, entry: Entry, line: string): AsyncGenerator
     if (strange !== undefined) throw new WrongLine(`${entry.fileName}: no column of it is called “${strange}”.`);
     return [...found];
   };
-  const parted = parse({ bom: true, columns: headings, skip_empty_lines: true, max_record_size: LONGEST_ROW });
+  const parted = parse({ bom: true, columns: headings, skip_empty_lines: true, max_record_size: LONGEST_LINE });
   const stream = await unpacked(zip, entry);
   stream.on('error', () => parted.destroy(new WrongLine(DAMAGED)));
   let row = 1;
@@ -82,6 +83,8 @@ async function* rowsOf(zip: ZipFile, entry: Entry, line: string): AsyncGenerator
       row += 1;
       const where = `${entry.fileName}, row ${row}`;
       const fields = Object.entries(record).map(([name, cell]) => {
+        if (cell.includes(NO_LETTER))
+          throw new WrongLine(`${where}, ${name}: not written in UTF-8, as the sheets are.`);
         try {
           return [name, valueOf(columns.get(name)!, cell)] as const;
         } catch {

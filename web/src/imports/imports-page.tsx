@@ -84,7 +84,8 @@ function Line({ line, row }: { line: ImportLine; row: ReturnType<ReturnType<type
         <span className="block text-soft [overflow-wrap:anywhere]">{line.fileName}</span>
         <span className="block text-soft">
           {printMoment(line.at)}: {line.state.replace('-', ' ')}
-          {line.counts && `, ${line.counts.new} new, ${line.counts.changed} changed`}
+          {line.whole && ', a whole catalogue'}
+          {line.counts && !line.whole && `, ${line.counts.new} new, ${line.counts.changed} changed`}
           {notTaken(line) > 0 && `, ${notTaken(line)} not taken`}
         </span>
       </span>
