@@ -161,10 +161,15 @@ function fromJsonLines(text: string, letters: string): ListFile {
   const cellOf = (value: unknown): string =>
     typeof value === 'string' ? value : value === null || value === undefined ? '' : JSON.stringify(value);
   function* rows(): Generator<FileRow> {
-    for (const { line, raw, record } of recordsOf(text))
-      yield record === undefined
-        ? { line, cells: [clean(raw)], broken: 'no JSON object' }
-        : { line, cells: headings.map((heading) => clean(cellOf(record[heading]))) };
+    for (const { line, raw, record } of recordsOf(text)) {
+      if (record === undefined) {
+        yield { line, cells: [clean(raw)], broken: 'no JSON object' };
+        continue;
+      }
+      const cells = headings.map((heading) => clean(cellOf(record[heading])));
+      // As in text and in sheets: a row of blanks states nothing.
+      if (cells.some((cell) => cell !== '')) yield { line, cells };
+    }
   }
   return { form: `JSON lines, ${letters}`, headings: headingsOf(headings), rowsAbout: linesIn(text), rows: rows() };
 }
