@@ -4,6 +4,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { NewSeller } from './new-seller.tsx';
+import { NewNotice } from './notices-page.tsx';
 import { ReasonDialog } from './reason-dialog.tsx';
 
 /** What the server was sent, in order, and what it answers. */
@@ -13,7 +14,8 @@ beforeEach(() => {
   sent = [];
   answers = { status: 200, body: {} };
   globalThis.fetch = jest.fn((address: unknown, { body }: RequestInit = {}) => {
-    sent.push({ address: address as string, body: JSON.parse(body as string) });
+    // What has no body asks whether anybody is there.
+    if (body) sent.push({ address: address as string, body: JSON.parse(body as string) });
     const { status } = answers;
     return Promise.resolve({ ok: status < 400, status, json: () => Promise.resolve(answers.body) } as Response);
   });
@@ -44,6 +46,54 @@ describe('a reason that others will rest on', () => {
     expect(onReason).not.toHaveBeenCalled();
     await userEvent.keyboard('{Escape}');
     expect(onClose).toHaveBeenCalledTimes(1);
+  });
+});
+
+describe('a recall notice whose number is still looked up', () => {
+  const PART = { partId: '7', printed: 'KN 419G-63DR', maker: 'Kestrane', kind: 'plug', worn: false };
+  /** What was typed until then is looked up with the number itself: all of it is answered at once. */
+  let asked: ((parts: readonly object[]) => void)[] = [];
+  const answer = (parts: readonly object[]) => asked.forEach((one) => one(parts));
+  const tell = async () => {
+    asked = [];
+    const answering = globalThis.fetch;
+    globalThis.fetch = jest.fn((address: unknown, more: RequestInit = {}) =>
+      (address as string).includes('/part-numbers/')
+        ? new Promise<Response>((resolve) => {
+            asked.push((parts) =>
+              resolve({ ok: true, status: 200, json: () => Promise.resolve({ parts }) } as unknown as Response),
+            );
+          })
+        : answering(address as string, more),
+    );
+    answers = { status: 201, body: { batches: 1 } };
+    show(<NewNotice />);
+    await userEvent.type(field('Number'), 'KN419G63DR');
+    await userEvent.type(field('Batch code'), 'F4-0431');
+    await userEvent.type(field('From'), 'Kestrane');
+    await userEvent.type(field('What it says'), 'cracked insulators{Enter}');
+    expect((await screen.findByRole('status')).textContent).toBe('Held as soon as its number is found.');
+    expect(sent).toEqual([]);
+  };
+  test('is sent once that is found, and once only', async () => {
+    await tell();
+    answer([PART]);
+    await waitFor(() => expect(field('Batch code').value).toBe(''));
+    expect(sent.map(({ body }) => body)).toEqual([
+      { partId: '7', code: 'F4-0431', from: 'Kestrane', says: 'cracked insulators' },
+    ]);
+  });
+  test('is not sent by itself once anything of it was changed, nor where there is no such number', async () => {
+    await tell();
+    await userEvent.type(field('Batch code'), '2');
+    answer([PART]);
+    expect(await screen.findByText(/Kestrane$/)).toBeTruthy();
+    expect(sent).toEqual([]);
+    cleanup();
+    await tell();
+    answer([]);
+    expect((await screen.findByRole('alert')).textContent).toBe('Which part is it about?');
+    expect(sent).toEqual([]);
   });
 });
 

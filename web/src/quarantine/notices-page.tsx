@@ -1,10 +1,12 @@
 import { useState } from 'react';
+import type { z } from 'zod';
 import { toast } from '../controls/toast.ts';
 import { enterNotice } from '@brackenfell/contract/quarantine';
 import { TextField, useBodyForm } from '../controls/body-form.tsx';
 import { Key } from '../controls/key.tsx';
 import { printMoment } from '../controls/moment.ts';
 import { NumberField, type FoundPart } from '../part/number-field.tsx';
+import { useOnceFound } from '../part/once-found.ts';
 import { useSession } from '../session/use-session.ts';
 import { call } from '../wire/call.ts';
 import { useBatches, useQuarantineWrite } from './use-quarantine.ts';
@@ -57,15 +59,21 @@ export function NoticesPage() {
 /** What the form holds: the notice as the contract takes it, less the part, which the number field finds. */
 const Notice = enterNotice.body.omit({ partId: true });
 
-function NewNotice() {
+/** A notice as it is typed; what is here of its batch is held with it. */
+export function NewNotice() {
   const write = useQuarantineWrite<{ batches: number }>();
   const [part, setPart] = useState<FoundPart>();
   const [text, setText] = useState('');
   const { register, handleSubmit, reset, formState } = useBodyForm(Notice, { code: '', from: '', says: '' });
   const { errors } = formState;
-  const store = handleSubmit((notice) => {
-    if (!part || write.isPending) return;
-    write.mutate(() => call('enterNotice', { body: { partId: part.partId, ...notice } }), {
+  const once = useOnceFound();
+  const sendAbout = (about: FoundPart | undefined) =>
+    handleSubmit((notice) => {
+      if (about && !write.isPending) send(about.partId, notice);
+    }, once.end)();
+  const send = (partId: string, notice: z.infer<typeof Notice>) => {
+    once.end();
+    write.mutate(() => call('enterNotice', { body: { partId, ...notice } }), {
       onSuccess: ({ batches }) => {
         toast(batches === 0 ? 'Noted. None of it is here; it is held when it comes.' : `${batches} here are held.`);
         reset();
@@ -73,12 +81,18 @@ function NewNotice() {
         setPart(undefined);
       },
     });
-  });
+  };
   return (
     <form
       className="grid max-w-2xl gap-2"
       aria-label="A notice that came in"
-      onSubmit={(event) => void store(event)}
+      onSubmit={(event) => {
+        event.preventDefault();
+        // Told while its number is still looked up, it is held once that is found.
+        if (!part) once.wait();
+        void sendAbout(part);
+      }}
+      onChange={once.end}
       noValidate
     >
       <h1 className="text-verdict font-semibold">A recall notice came in</h1>
@@ -91,14 +105,16 @@ function NewNotice() {
           onChange={(next, found) => {
             setText(next);
             setPart(found);
+            if (found && once.isDue) void sendAbout(found);
           }}
           first
         />
-        {formState.isSubmitted && !part && (
+        {formState.isSubmitted && !part && !once.isLooking && (
           <span role="alert" className="text-xs text-madder">
             Which part is it about?
           </span>
         )}
+        {once.isDue && once.isLooking && <span role="status">Held as soon as its number is found.</span>}
       </div>
       <TextField label="Batch code" error={errors.code} className="num" maxLength={40} {...register('code')} />
       <TextField label="From" error={errors.from} maxLength={80} {...register('from')} />

@@ -1,7 +1,7 @@
 import { inOurMoney } from '@brackenfell/core/words/money';
 import { counted, wordFor } from '@brackenfell/core/words/counted';
-import { useIsFetching, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { toast } from '../controls/toast.ts';
 import { Link, useNavigate, useParams } from 'react-router';
 import { readPriceMinor } from '@brackenfell/core/authenticity/read-typed';
@@ -19,7 +19,8 @@ import { useSellers } from '../quarantine/use-quarantine.ts';
 import { useSession } from '../session/use-session.ts';
 import { call } from '../wire/call.ts';
 import { DeliveryView } from './delivery-view.tsx';
-import { NUMBERS, NumberField, type FoundPart } from '../part/number-field.tsx';
+import { NumberField, type FoundPart } from '../part/number-field.tsx';
+import { useOnceFound } from '../part/once-found.ts';
 
 interface Line {
   readonly text: string;
@@ -108,9 +109,6 @@ export function ReceivingPage() {
   );
 }
 
-/** A delivery waits no longer than this for a number that is looked up: nobody expects it to be taken in any more. */
-const DUE_MS = 30_000;
-
 interface Draft {
   readonly sellerId: string;
   readonly lines: readonly Line[];
@@ -131,20 +129,13 @@ function NewDelivery() {
   const { sellerId, lines } = draft.value;
   const unsent = useUnsent(undefined).filter(({ name }) => name === 'receiveDelivery');
   const [tried, setTried] = useState(false);
-  /** Told to be taken in while a number was still looked up: it is, once that is found, unless anything is changed before. */
-  const [due, setDue] = useState(false);
-  useEffect(() => {
-    if (!due) return undefined;
-    const over = setTimeout(() => setDue(false), DUE_MS);
-    return () => clearTimeout(over);
-  }, [due]);
-  const isLooking = useIsFetching({ queryKey: NUMBERS }) > 0;
+  const once = useOnceFound();
   const setSeller = (next: string) => {
-    setDue(false);
+    once.end();
     draft.set({ sellerId: next, lines });
   };
   const filled = lines.filter((line) => !isEmpty(line));
-  const wrong = lines.map((line) => (isEmpty(line) ? undefined : wrongOf(line, isLooking)));
+  const wrong = lines.map((line) => (isEmpty(line) ? undefined : wrongOf(line, once.isLooking)));
   const send = (kept: Draft) => {
     const body = {
       sellerId: kept.sellerId,
@@ -161,7 +152,7 @@ function NewDelivery() {
     const pieces = body.lines.reduce((sum, { quantity }) => sum + quantity, 0);
     draft.clear();
     setTried(false);
-    setDue(false);
+    once.end();
     write.mutate(slipCall('receiveDelivery', { body }, `delivery of ${pieces} pieces`), {
       onSuccess: ({ deliveryId }: Delivery) => {
         for (const key of [['deliveries'], ['batches'], ['tray'], ['sellers']])
@@ -178,16 +169,16 @@ function NewDelivery() {
   const store = () => {
     setTried(true);
     if (isReady(draft.value)) send(draft.value);
-    else setDue(isLooking);
+    else once.wait();
   };
   const change = (at: number, more: Partial<Line>) => {
     const next = lines.map((line, i) => (i === at ? { ...line, ...more } : line));
     const changed = { sellerId, lines: isEmpty(next.at(-1)!) ? next : [...next, EMPTY] };
-    if (due && more.part && isReady(changed)) {
+    if (once.isDue && more.part && isReady(changed)) {
       send(changed);
       return;
     }
-    if (more.part === undefined) setDue(false);
+    if (more.part === undefined) once.end();
     draft.set(changed);
   };
   useKeys('Receiving', [{ press: 'Control+Enter', printed: 'Ctrl Enter', does: 'Take it in', run: store }]);
@@ -279,7 +270,7 @@ function NewDelivery() {
           Take it in <Key>Ctrl Enter</Key>
         </button>
         <span className="text-soft">
-          {due && isLooking
+          {once.isDue && once.isLooking
             ? 'Taken in as soon as its number is found.'
             : filled.length === 0
               ? 'A new line opens as one is filled.'
