@@ -1,5 +1,6 @@
 import { sql, type Insertable, type Selectable } from 'kysely';
 import { resolveFigures } from '@brackenfell/core/facts/resolve-figures';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { Writing } from '../db/database.ts';
 import type { ChosenFigureTable, FigureTable } from '../db/tables/catalogue.ts';
 import { bumpCatalogueVersion } from './version-store.ts';
@@ -42,12 +43,17 @@ type StoredFigure = Pick<
 >;
 
 async function chooseFor(trx: Writing, subject: 'part_id' | 'position_id', ids: readonly string[]): Promise<void> {
-  const own = sql`${sql.ref(subject)} = any(${ids}::bigint[])`;
-  await sql`delete from chosen_figure where ${own}`.execute(trx);
+  const own = sql`${sql.ref(subject)} = s.id`;
+  // Each by the index, whatever the database believes of tables that have just grown: a list of a million is decided page by page.
+  await sql`
+    delete from chosen_figure where figure_id = any(array(
+      select c.figure_id from unnest(${ids}::bigint[]) as s (id)
+        cross join lateral (select figure_id from chosen_figure where ${own} offset 0) c))`.execute(trx);
   const { rows: figures } = await sql<StoredFigure>`
-    select id, part_id, position_id, attribute, value, source_rank, source_name, readings from figure where ${own} and withdrawn_at is null order by id`.execute(
-    trx,
-  );
+    select f.* from unnest(${ids}::bigint[]) as s (id)
+      cross join lateral (select id, part_id, position_id, attribute, value, source_rank, source_name, readings
+                            from figure where ${own} and withdrawn_at is null offset 0) f
+     order by f.id`.execute(trx);
   const groups = groupBy(figures, (figure) => `${figure[subject]!} ${figure.attribute}`);
   const chosen = [...groups.values()].flatMap((group) => choose(group));
   await sql`
@@ -103,6 +109,13 @@ const partOf = (attribute: string, part: string) => sql.raw(`(${ruling(attribute
 const end = (attribute: string, which: 'low' | 'high') =>
   sql.raw(`(${ruling(attribute)} ->> '${which}')::double precision`);
 
+/** Parts of some kinds among those given, each with what rules it; by the index as above. */
+const ruledParts = (partIds: readonly string[], kinds: readonly PartKind[]) => sql`
+  unnest(${partIds}::bigint[]) as s (id)
+      cross join lateral (select id from part where id = s.id and kind = any(${kinds}::text[]) offset 0) p
+      left join lateral (select figure_id from chosen_figure where part_id = s.id and rules offset 0) c on true
+      left join lateral (select attribute, value from figure where id = c.figure_id offset 0) f on true`;
+
 async function projectPlugs(trx: Writing, partIds: readonly string[]): Promise<void> {
   await sql`delete from plug_spec where part_id = any(${partIds}::bigint[])`.execute(trx);
   await sql`
@@ -114,10 +127,7 @@ async function projectPlugs(trx: Writing, partIds: readonly string[]): Promise<v
              where h.maker_id = ${partOf('plug.heat', 'maker')} and h.code = ${partOf('plug.heat', 'code')}),
            ${partOf('plug.resistor', 'kind')}, ${partOf('plug.supply', 'state')},
            (select version from catalogue_version)
-      from part p
-      left join chosen_figure c on c.part_id = p.id and c.rules
-      left join figure f on f.id = c.figure_id
-     where p.kind = 'plug' and p.id = any(${partIds}::bigint[])
+      from ${ruledParts(partIds, ['plug'])}
      group by p.id`.execute(trx);
 }
 
@@ -127,10 +137,7 @@ async function projectOthers(trx: Writing, partIds: readonly string[]): Promise<
     insert into coil_spec (part_id, topology, connector, pins, towers, catalogue_version)
     select p.id, ${text('coil.topology')}, ${text('coil.connector')},
            ${number('coil.pinsCount')}, ${number('coil.towersCount')}, (select version from catalogue_version)
-      from part p
-      left join chosen_figure c on c.part_id = p.id and c.rules
-      left join figure f on f.id = c.figure_id
-     where p.kind = 'coil' and p.id = any(${partIds}::bigint[])
+      from ${ruledParts(partIds, ['coil'])}
      group by p.id`.execute(trx);
   await sql`delete from lead_set where part_id = any(${partIds}::bigint[])`.execute(trx);
   await sql`
@@ -139,19 +146,13 @@ async function projectOthers(trx: Writing, partIds: readonly string[]): Promise<
            (select max((lead ->> 'lengthMm')::double precision) from jsonb_array_elements(s.leads) lead),
            (select version from catalogue_version)
       from (select p.id, ${sql.raw(ruling('leads.set'))} as leads
-              from part p
-              left join chosen_figure c on c.part_id = p.id and c.rules
-              left join figure f on f.id = c.figure_id
-             where p.kind = 'lead-set' and p.id = any(${partIds}::bigint[])
+              from ${ruledParts(partIds, ['lead-set'])}
              group by p.id) s`.execute(trx);
   await sql`delete from distributor_spec where part_id = any(${partIds}::bigint[])`.execute(trx);
   await sql`
     insert into distributor_spec (part_id, family, catalogue_version)
     select p.id, coalesce(${text('cap.family')}, ${text('rotor.family')}), (select version from catalogue_version)
-      from part p
-      left join chosen_figure c on c.part_id = p.id and c.rules
-      left join figure f on f.id = c.figure_id
-     where p.kind in ('cap', 'rotor') and p.id = any(${partIds}::bigint[])
+      from ${ruledParts(partIds, ['cap', 'rotor'])}
      group by p.id`.execute(trx);
 }
 

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { sql } from 'kysely';
 import { chooseFigures } from '../catalogue/figure-store.ts';
 import { partIdOf } from '../testing/counter.ts';
 import { openLists, type Lists } from '../testing/lists.ts';
@@ -10,7 +11,7 @@ beforeAll(async () => {
 afterAll(() => on.counter.close());
 
 /** More rows than are written at a time, and the first number once more at the end. */
-const ROWS = 1200;
+const ROWS = 2100;
 const LIST = ['No;Brand;Net;Gap mm']
   .concat(
     Array.from({ length: ROWS }, (_, i) => `KX 70-${i};Kestrane;5.${10 + (i % 80)};0.9`),
@@ -21,6 +22,7 @@ const LIST = ['No;Brand;Net;Gap mm']
 describe('a list of more rows than are written at a time', () => {
   test('makes a number once, however far apart its rows stand, and states every figure once', async () => {
     const before = await on.snapshot();
+    const began = Date.now();
     const written = await on.go(await on.go(await on.take(LIST), 'columns', { newKind: 'plug' }), 'write');
     expect(written).toMatchObject({ state: 'written', counts: { new: ROWS + 1 } });
     const named = await on.counter.owner
@@ -43,6 +45,11 @@ describe('a list of more rows than are written at a time', () => {
       )
       .execute();
     expect(specified).toHaveLength(ROWS);
+    // Whoever asks while it is written is not answered as if there were only what there was before.
+    const looked = sql<{
+      at: Date | null;
+    }>`select last_analyze as at from pg_stat_user_tables where relname = 'part_name'`;
+    expect((await looked.execute(on.counter.owner)).rows[0]!.at!.getTime()).toBeGreaterThan(began);
     expect(await on.take(LIST)).toMatchObject({ state: 'sorted', counts: { same: ROWS + 1 } });
     expect((await on.go(written, 'take-back')).state).toBe('taken-back');
     expect(await on.snapshot()).toEqual(before);

@@ -1,6 +1,7 @@
 import { counted } from '@brackenfell/core/words/counted';
 import { askForAuditAfter } from '../audit/store.ts';
 import type { Database } from '../db/database.ts';
+import { settleCatalogue } from '../db/settle-tables.ts';
 import { lockAllClusters } from '../interchange/cluster-store.ts';
 import { WrongLine } from '../open-format/open-lines.ts';
 import { wholeFile } from '../open-format/whole-file.ts';
@@ -65,6 +66,7 @@ const today = (): string => new Date().toISOString().slice(0, 10);
  */
 async function write(db: Database, list: ImportFound, step: Step): Promise<string> {
   const of = (list.counts?.new ?? 0) + (list.counts?.changed ?? 0);
+  const asTheyGrow = settledAsTheyGrow(db);
   const written = await db.transaction().execute(async (trx) => {
     await lockAllClusters(trx);
     if (
@@ -73,9 +75,10 @@ async function write(db: Database, list: ImportFound, step: Step): Promise<strin
       ))
     )
       return undefined;
-    const rows = await writeList(trx, list, today(), (so) =>
-      step(0.2 + (0.8 * so) / Math.max(1, of), `${counted(so, 'row')} written`),
-    );
+    const rows = await writeList(trx, list, today(), async (so) => {
+      await asTheyGrow(so);
+      await step(0.2 + (0.8 * so) / Math.max(1, of), `${counted(so, 'row')} written`);
+    });
     const outcome = `${counted(rows, 'row')} written.`;
     await moveTo(trx, list.id, 'written', { outcome });
     if (await madeFacts(trx, list.id)) await askForAuditAfter(trx, list.staff_id);
@@ -84,6 +87,21 @@ async function write(db: Database, list: ImportFound, step: Step): Promise<strin
   if (written !== undefined) return written;
   await sortAll(db, list, step, MOVED_ON);
   return MOVED_ON;
+}
+
+const FIRST_SETTLED = 2000;
+
+/**
+ * Has the database look at the catalogue's tables each time that twice as much has been written: what the counter asks meanwhile was
+ * planned while they were small, and would read all of them.
+ */
+function settledAsTheyGrow(db: Database): (written: number) => Promise<void> {
+  let next = FIRST_SETTLED;
+  return async (written) => {
+    if (written < next) return;
+    next = written * 2;
+    await settleCatalogue(db);
+  };
 }
 
 const MOVED_ON = 'Nothing was written: what is held has changed since it was sorted. Look at it as it would be now.';

@@ -191,8 +191,10 @@ async function writeSupplierPrices(
   if (priced.size === 0) return [];
   const ofParts = [...priced.keys()];
   const { rows: prices } = await sql<{ part_id: string; net_minor: number; import_id: string }>`
-    select part_id, net_minor, import_id from supplier_price
-     where supplier = ${supplier} and part_id = any(${ofParts}::bigint[])`.execute(trx);
+    select p.id as part_id, s.net_minor, s.import_id from unnest(${ofParts}::bigint[]) as p (id)
+      -- Each by the index: all that this supplier has said would else be read for every page of a list.
+      cross join lateral (select net_minor, import_id from supplier_price
+                           where supplier = ${supplier} and part_id = p.id limit 1) s`.execute(trx);
   const held = new Map(prices.map((price) => [price.part_id, price]));
   await sql`
     insert into supplier_price (supplier, part_id, net_minor, import_id)
