@@ -172,13 +172,15 @@ test('a mistake is gone back before: the files of yesterday and the journal sinc
   const first = new Machine();
   const second = new Machine(first.journal);
   try {
+    // Signed in there before anybody is here: both are of one host, and their cookies with it.
+    const zip = await catalogueOf(page, counter, 'zip');
     const { address, code } = await first.start();
     await page.goto(address);
     await beginByKeyboard(page, code!);
     await expect(page.getByText('No engine is in this catalogue yet')).toBeVisible();
-    const zip = await catalogueOf(page, counter, 'zip');
     await bringInWhole(page, zip);
     await page.goto(`${address}/counter/engine`);
+    await expect(page.getByRole('option', { name: /Aldersyke AS22/ }).first()).toBeVisible();
     await ask(page, 'as22', /Aldersyke AS22/);
     await expectTray(page);
     expect(first.run('backup', '--base').said).toContain('verified');

@@ -157,7 +157,9 @@ async function writePrices(
   }
   if (stated.size === 0) return [];
   const { rows: prices } = await sql<{ part_id: string; each_minor: number; pack_of: number }>`
-    select part_id, each_minor, pack_of from price where part_id = any(${[...stated.keys()]}::bigint[]) for update`.execute(
+    select c.* from unnest(${[...stated.keys()]}::bigint[]) as p (id)
+      -- Each by the index, as below.
+      cross join lateral (select part_id, each_minor, pack_of from price where part_id = p.id limit 1 for update) c`.execute(
     trx,
   );
   const held = new Map(
