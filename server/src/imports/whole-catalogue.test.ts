@@ -8,22 +8,11 @@ import { openFile } from '../open-format/routes.ts';
 import { zippedSheets } from '../open-format/sheets.ts';
 import { openNewShop, openTestCounter, type TestCounter } from '../testing/counter.ts';
 import { listsOf, openLists } from '../testing/lists.ts';
+import { BEGIN, FIRST_CODE } from '../testing/new-shop.ts';
 
-const CODE = 'KXWM-4T7P';
-const BEGIN = {
-  name: 'Harrowmere Ignition',
-  address: '3 Tannery Yard',
-  currency: 'EUR',
-  taxBasisPoints: 1350,
-  locale: 'en-IE',
-  timeZone: null,
-  units: 'metric',
-  code: CODE,
-  supervisor: { name: 'Maud', initials: 'ma', password: 'peat and heather burn', pin: '4711' },
-};
 /** A shop that was begun a moment ago; its supervisor takes lists in. */
 async function beginShop() {
-  const shop = await openNewShop(CODE);
+  const shop = await openNewShop(FIRST_CODE);
   const maud = shop.anonymous();
   await maud.post('/api/shop').send(BEGIN).expect(201);
   return { ...shop, ...listsOf(shop, maud) };

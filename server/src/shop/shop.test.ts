@@ -3,41 +3,29 @@ import { demoStaff } from '@brackenfell/demo/staff';
 import type { Staff } from '@brackenfell/contract/session';
 import type { Shop } from '@brackenfell/contract/shop';
 import { openNewShop, openTestCounter, write, type Agent, type TestCounter } from '../testing/counter.ts';
-
-const CODE = 'KXWM-4T7P';
-const details = {
-  name: 'Harrowmere Ignition',
-  address: '3 Tannery Yard',
-  currency: 'EUR',
-  taxBasisPoints: 1350,
-  locale: 'en-IE',
-  timeZone: null,
-  units: 'metric',
-};
-const maud = { name: 'Maud', initials: 'ma', password: 'peat and heather burn', pin: '4711' };
-const begin = { ...details, code: CODE, supervisor: maud };
+import { BEGIN, FIRST_CODE, MAUD, SHOP_DETAILS } from '../testing/new-shop.ts';
 
 describe('a shop that nobody has begun', () => {
   let shop: Awaited<ReturnType<typeof openNewShop>>;
   beforeAll(async () => {
-    shop = await openNewShop(CODE);
+    shop = await openNewShop(FIRST_CODE);
   });
   afterAll(() => shop.close());
   const post = (body: object) => shop.anonymous().post('/api/shop').send(body);
 
   test('is begun by nobody without the code, nor with a password that is easily guessed', async () => {
-    expect((await post({ ...begin, code: 'KXWM-4T7Q' })).status).toBe(409);
+    expect((await post({ ...BEGIN, code: 'KXWM-4T7Q' })).status).toBe(409);
     for (const password of ['short and sweet'.slice(0, 11), 'maud at the counter', 'abababababababab'])
-      expect((await post({ ...begin, supervisor: { ...maud, password } })).body.fields).toHaveProperty([
+      expect((await post({ ...BEGIN, supervisor: { ...MAUD, password } })).body.fields).toHaveProperty([
         'supervisor.password',
       ]);
-    expect((await post({ ...begin, timeZone: 'Middle/Nowhere' })).body.fields).toHaveProperty('timeZone');
+    expect((await post({ ...BEGIN, timeZone: 'Middle/Nowhere' })).body.fields).toHaveProperty('timeZone');
     expect((await shop.anonymous().get('/api/shop')).body).toEqual({ shop: null });
   });
 
   test('is begun once, however many press at the same time, and whoever did is signed in', async () => {
     // As it may be typed: spaces for the dash, small letters.
-    const tries = await Promise.all([1, 2, 3].map(() => post({ ...begin, code: 'kxwm 4t7p' })));
+    const tries = await Promise.all([1, 2, 3].map(() => post({ ...BEGIN, code: 'kxwm 4t7p' })));
     expect(tries.map(({ status }) => status).sort()).toEqual([201, 409, 409]);
     const cookie = tries
       .find(({ status }) => status === 201)!
@@ -45,8 +33,8 @@ describe('a shop that nobody has begun', () => {
       .split(';')[0]!;
     const people = await shop.anonymous().get('/api/staff').set('cookie', cookie).expect(200);
     expect(people.body.staff).toEqual([{ id: '1', name: 'Maud', initials: 'MA', role: 'supervisor' }]);
-    expect((await post(begin)).status).toBe(409);
-    expect((await shop.anonymous().get('/api/shop')).body.shop).toEqual({ ...details, version: 1 });
+    expect((await post(BEGIN)).status).toBe(409);
+    expect((await shop.anonymous().get('/api/shop')).body.shop).toEqual({ ...SHOP_DETAILS, version: 1 });
     // A code that was typed right is no wrong try; the one that was wrong is.
     const wrong = await shop.anonymous().get('/api/session/failed-tries').set('cookie', cookie).expect(200);
     expect(wrong.body.tries).toHaveLength(1);
@@ -54,10 +42,12 @@ describe('a shop that nobody has begun', () => {
 
   test('takes its money by another currency only while nothing has a price', async () => {
     const agent = shop.anonymous();
-    await agent.post('/api/session').send({ name: 'maud', password: maud.password }).expect(200);
-    const changed = await write(agent, 'patch', '/api/shop', { ...details, currency: 'SEK', version: 1 }).expect(200);
+    await agent.post('/api/session').send({ name: 'maud', password: MAUD.password }).expect(200);
+    const changed = await write(agent, 'patch', '/api/shop', { ...SHOP_DETAILS, currency: 'SEK', version: 1 }).expect(
+      200,
+    );
     expect(changed.body.shop).toMatchObject({ currency: 'SEK', version: 2 });
-    await write(agent, 'patch', '/api/shop', { ...details, version: 1 }).expect(409);
+    await write(agent, 'patch', '/api/shop', { ...SHOP_DETAILS, version: 1 }).expect(409);
     // A list of a maker nobody knew: added, and known from then on under one name.
     const added = await write(agent, 'post', '/api/makers', { name: 'Torve & Sons' }).expect(201);
     expect(added.body).toEqual({ makerId: 'torve-sons', name: 'Torve & Sons' });
