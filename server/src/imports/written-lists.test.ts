@@ -38,6 +38,30 @@ describe('what is said of a list', () => {
     expect(named).toHaveLength(1);
   });
 
+  test('is held to where anything is written: a price changed since holds the list back, one of a row that was the same stays as it is', async () => {
+    const [changed, same] = await Promise.all(['KN 419G-63DR', 'KN 426G-63DR'].map((one) => partIdOf(counter, one)));
+    const priceOf = async (id: string) =>
+      (await counter.owner.selectFrom('price').select('each_minor').where('part_id', '=', id).executeTakeFirst())
+        ?.each_minor;
+    const reprice = (id: string, to: number) =>
+      counter.owner.updateTable('price').set({ each_minor: to }).where('part_id', '=', id).execute();
+    const [dearer, told] = [(await priceOf(changed!))! + 5, (await priceOf(same!))!];
+    const inWords = (minor: number) => (minor / 100).toFixed(2).replace('.', ',');
+    const text = `No;Brand;Price\nKN 419G-63DR;Kestrane;${inWords(dearer)}\nKN 426G-63DR;Kestrane;${inWords(told)}`;
+    const list = await on.take(text, 'Whoever');
+    expect(list.counts).toMatchObject({ changed: 1, same: 1 });
+    await reprice(same!, told + 100);
+    await reprice(changed!, dearer + 1);
+    const shown = await on.go(list, 'write');
+    expect([shown.state, await priceOf(changed!)]).toEqual(['sorted', dearer + 1]);
+    // Looked at again, it would change the other too; taken anew, that one is as it says, and is changed once more after.
+    await reprice(same!, told);
+    const again = await on.take(text, 'Whoever');
+    await reprice(same!, told + 200);
+    expect((await on.go(again, 'write')).state).toBe('written');
+    expect([await priceOf(changed!), await priceOf(same!)]).toEqual([dearer, told + 200]);
+  });
+
   test('of a maker’s own list, which names its maker nowhere, it is said once and remembered', async () => {
     const text = 'No;Net\nKX 45-1;5,00\nKN 419G-63DR;6,10';
     const taken = await on.take(text, 'Kestrane direct');
