@@ -4,6 +4,7 @@ import { createInterface } from 'node:readline';
 import { openDatabase } from '@brackenfell/server/db/database';
 import { loadOpen } from '@brackenfell/server/open-format/load-store';
 import { textLines } from '@brackenfell/server/open-format/open-lines';
+import { settleTables } from '@brackenfell/server/db/settle-tables';
 import { migrate } from '@brackenfell/server/upgrade/migrate';
 import { failWith, openInstance, say } from './instance.ts';
 import { readShopConfig } from './shop-config.ts';
@@ -22,9 +23,9 @@ async function main(): Promise<void> {
   const db = openDatabase(urls.ownerUrl, () => undefined, { max: 2, patient: true });
   try {
     await migrate(db);
-    say(
-      `${await loadOpen(db, textLines(linesOf(resolve(file))))} lines loaded. A shop that is at work has them at its next look.`,
-    );
+    const lines = await loadOpen(db, textLines(linesOf(resolve(file))));
+    await settleTables(db);
+    say(`${lines} lines loaded. A shop that is at work has them at its next look.`);
   } finally {
     await db.destroy();
     if (!cluster.isAdopted) await cluster.stop();

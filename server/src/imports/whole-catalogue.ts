@@ -21,7 +21,8 @@ export async function readWhole(db: Database, list: ImportFound, file: WholeFile
   for await (const { line } of checkedLines(file.lines())) {
     whole[line] = (whole[line] ?? 0) + 1;
     read += 1;
-    if (read % TELL_EVERY === 0) await step(0.5, `${counted(read, 'line')} read`);
+    // How many there are is known when all are read.
+    if (read % TELL_EVERY === 0) await step(0, `${counted(read, 'line')} read`);
   }
   await moveTo(db, list.id, 'sorted', {
     form: file.form,

@@ -57,7 +57,9 @@ export async function loadLines(
   let held: OpenLine[] = [];
   let read = 0;
   const settle = async () => {
-    await loadAlike(trx, held, loaded);
+    await loadAlike(trx, held, loaded).catch((error: unknown) => {
+      throw keptOut(held[0]!, error);
+    });
     held = [];
     await step(read);
   };
@@ -72,6 +74,13 @@ export async function loadLines(
   await deriveWithin(trx);
   await bumpCatalogueVersion(trx);
   return read;
+}
+
+const INTEGRITY = '23';
+/** What no line shows by itself and the database refuses: two that are of one thing, a kit of more than there are. */
+function keptOut({ line }: OpenLine, error: unknown): unknown {
+  const { code = '', detail, message } = error as { code?: string; detail?: string; message?: string };
+  return code.startsWith(INTEGRITY) ? new WrongLine(`Of the lines of kind ${line}: ${detail ?? message ?? ''}`) : error;
 }
 
 /** The same in one transaction of its own: all of it or nothing. */
@@ -96,7 +105,10 @@ async function loadAlike(trx: Writing, lines: readonly OpenLine[], loaded: Loade
         .values(makers)
         .onConflict((conflict) => conflict.doNothing())
         .execute();
-      for (const { id, name } of makers) loaded.makers.set(id, name);
+      for (const { id, name } of makers) {
+        if (loaded.makers.has(id)) throw new WrongLine(`${id} stands on two lines.`);
+        loaded.makers.set(id, name);
+      }
       return;
     }
     case 'heat-scale':

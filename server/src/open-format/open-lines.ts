@@ -21,12 +21,15 @@ export async function* textLines(texts: AsyncIterable<string> | Iterable<string>
     if (text.trim() === '') continue;
     const where = `Line ${at}`;
     if (text.length > LONGEST_LINE) throw new WrongLine(`${where} is longer than any line of a catalogue.`);
-    try {
-      yield { where, value: JSON.parse(text) };
-    } catch (error) {
-      if (error instanceof SyntaxError) throw new WrongLine(`${where} is no JSON object.`);
-      throw error;
-    }
+    yield { where, value: parsed(where, text) };
+  }
+}
+
+function parsed(where: string, text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    throw new WrongLine(`${where} is no JSON object.`);
   }
 }
 

@@ -13,16 +13,10 @@ const NO_LETTER = '\ufffd';
 const sheetName = (line: string): string => `${line}.csv`;
 const DAMAGED = 'The file is packed, and damaged: it cannot be unpacked. Take it out anew.';
 
-/** The sheets in a zip. Given back unread, they are closed. */
-export interface PackedSheets {
-  readonly lines: () => AsyncGenerator<RawLine>;
-}
-
-/** A zip that holds the sheets of a whole catalogue; undefined where it holds something else, a workbook say, or is damaged. */
-export async function packedSheets(bytes: Buffer): Promise<PackedSheets | undefined> {
+/** The lines of the sheets in a zip; undefined where it holds something else, a workbook say, or is damaged. */
+export async function packedLines(bytes: Buffer): Promise<(() => AsyncGenerator<RawLine>) | undefined> {
   const found = await entriesOf(bytes).catch(() => undefined);
-  if (!found?.entries.has(sheetName('catalogue'))) return undefined;
-  return { lines: () => linesOf(found) };
+  return found?.entries.has(sheetName('catalogue')) ? () => linesOf(found) : undefined;
 }
 
 interface Found {

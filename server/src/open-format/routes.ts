@@ -9,7 +9,7 @@ import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { serve } from '../http/serve.ts';
 import { readOpenLines } from './export-store.ts';
-import { zippedSheets } from './sheets.ts';
+import { zippedSheets } from './write-sheets.ts';
 
 /** The catalogue as the bytes of its file, line by line. */
 export async function* openFile(db: Database): AsyncGenerator<string> {

@@ -1,5 +1,5 @@
 import { textLines, WrongLine, type RawLine } from './open-lines.ts';
-import { packedSheets } from './read-sheets.ts';
+import { packedLines } from './read-sheets.ts';
 
 /** A file that says it is a whole catalogue; not yet looked at line by line. */
 export interface WholeFile {
@@ -13,8 +13,8 @@ const HEAD_BYTES = 2000;
 /** What a file is, where it is a whole catalogue of the open format: JSON lines, or sheets in a zip. */
 export async function wholeFile(bytes: Buffer): Promise<WholeFile | undefined> {
   if (bytes.subarray(0, 2).toString('latin1') === 'PK') {
-    const sheets = await packedSheets(bytes);
-    return sheets && { form: 'a whole catalogue, sheets in a zip', lines: sheets.lines };
+    const lines = await packedLines(bytes);
+    return lines && { form: 'a whole catalogue, sheets in a zip', lines };
   }
   if (!saysSo(bytes.subarray(0, HEAD_BYTES).toString('utf8'))) return undefined;
   return { form: 'a whole catalogue, JSON lines', lines: () => textLines(partedLines(bytes)) };
