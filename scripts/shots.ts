@@ -93,7 +93,9 @@ async function shoot(page: Page, address: string, theme: Theme): Promise<void> {
   await shot('parts');
   await page.goto(part);
   await page.getByRole('heading', { name: 'KN 426G-63DR' }).waitFor();
-  await press(page, ['v', 'j']);
+  await press(page, ['v']);
+  await page.getByRole('heading', { name: /^References around/ }).waitFor();
+  await press(page, ['j']);
   await shot('graph');
   await shootIgnition(page, address, shot);
   await shootProof(page, address, shot);

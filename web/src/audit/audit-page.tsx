@@ -104,12 +104,7 @@ function Progress({ audit }: { audit: AuditList }) {
   if (job.state === 'waiting' || job.state === 'running')
     return (
       <div role="status">
-        <progress
-          className="h-2 w-full accent-bracken"
-          max={1}
-          value={job.progress}
-          aria-label="Progress of the audit"
-        />
+        <progress max={1} value={job.progress} aria-label="Progress of the audit" />
         <span className="text-soft">{job.state === 'waiting' ? 'Waiting for its turn …' : `${job.doing} …`}</span>
       </div>
     );

@@ -105,14 +105,7 @@ export function ImportDetail({ view }: { readonly view: ImportView }) {
           <SureButton asks="Take it back" sure="Take the whole list back" onSure={() => act('takeBackImport')} />
         )}
       </header>
-      {isAtWork && (
-        <progress
-          className="h-2 w-full accent-bracken"
-          max={1}
-          value={view.progress}
-          aria-label="Progress of the import"
-        />
-      )}
+      {isAtWork && <progress max={1} value={view.progress} aria-label="Progress of the import" />}
       <div
         className="min-h-0 flex-1 overflow-auto"
         tabIndex={0}
