@@ -83,3 +83,16 @@ test('Enter takes the answer to what was typed, never one to fewer letters that 
   await expect(page).toHaveURL(/engine=ostrel-ow12/);
   await expectTray(page);
 });
+
+test('what is typed for a room that is long in coming waits for it, and commands nothing where it was typed', async ({
+  page,
+  counter,
+}) => {
+  await page.route(/\/assets\/shop-(?!fields)/, async (route) => {
+    await new Promise((done) => setTimeout(done, 2500));
+    await route.continue();
+  });
+  await signIn(page, counter);
+  for (const key of [',', 's', '1', '.', '1']) await page.keyboard.press(key);
+  await expect(page.getByLabel('Gap, or its range')).toHaveValue('1.1');
+});

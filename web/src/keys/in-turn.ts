@@ -1,7 +1,7 @@
 import { flushSync } from 'react-dom';
 
 /** A room that is long in coming holds the keys up no longer than this. */
-const PATIENCE_MS = 1000;
+const PATIENCE_MS = 5000;
 
 /** What of an address the screen draws. The picked row is written into it without being drawn anew. */
 function drawnOf({ pathname, search }: { readonly pathname: string; readonly search: string }): string {
