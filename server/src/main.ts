@@ -1,12 +1,12 @@
 import { createServer } from 'node:http';
 import { fork } from 'node:child_process';
-import { fileURLToPath } from 'node:url';
-import pino, { type Logger } from 'pino';
-import { workJobs } from './jobs/work-jobs.ts';
+import { extname } from 'node:path';
+import pino from 'pino';
 import { createApp } from './app.ts';
 import { readConfig } from './context/config.ts';
 import { createContext } from './context/context.ts';
 import { openDatabase } from './db/database.ts';
+import { sayLost } from './db/say-lost.ts';
 import { sweepReceipts } from './http/receipt-store.ts';
 import { listen } from './tidings/listen-store.ts';
 import { serveMetrics } from './metrics/metrics.ts';
@@ -15,13 +15,8 @@ import { keepAlive } from './keep-alive.ts';
 
 const GRACE_MS = 3000;
 const SWEEP_MS = 60 * 60 * 1000;
-/** The argument under which this program is the server's job worker. */
-const WORK = 'work-jobs';
-
-/** A lost connection in a line: the error itself carries the whole client along. */
-const sayLost = (log: Logger, error: Error & { code?: string }) => {
-  log.warn({ code: error.code, why: error.message }, 'database connection lost');
-};
+/** The job worker, beside this program: bundled as this is, or as it is written. */
+const WORKER = new URL(`./worker${extname(import.meta.url)}`, import.meta.url);
 
 /** Starts the server on loopback, tells its parent the port, and stops when asked or when the parent is gone. */
 function main(): void {
@@ -53,7 +48,7 @@ function main(): void {
   });
   let stopping = false;
   const worker = keepAlive(
-    () => fork(fileURLToPath(import.meta.url), [WORK]),
+    () => fork(WORKER),
     (code) => {
       log.error({ code }, 'the job worker stopped and is started again; its job is taken up anew');
     },
@@ -75,22 +70,4 @@ function main(): void {
   process.on('disconnect', stop);
 }
 
-/** Works jobs in a process and on connections of its own, so that an audit never holds the counter up. */
-function work(): void {
-  const config = readConfig(process.env);
-  const log = pino({ level: config.logLevel });
-  const db = openDatabase(config.databaseUrl, (error) => sayLost(log, error), {
-    max: 2,
-    patient: true,
-    plansAnew: true,
-  });
-  keepToShop(db);
-  // It lives and dies with the server that started it, even one that died before this was heard.
-  if (!process.connected) process.exit(0);
-  process.on('disconnect', () => process.exit(0));
-  process.on('SIGINT', () => undefined);
-  void workJobs(db, log, new AbortController().signal);
-}
-
-if (process.argv[2] === WORK) work();
-else main();
+main();

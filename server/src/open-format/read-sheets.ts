@@ -2,7 +2,7 @@ import type { Readable } from 'node:stream';
 import { CsvError, parse } from 'csv-parse';
 import { fromBuffer, type Entry, type ZipFile } from 'yauzl';
 import { LONGEST_LINE, WrongLine, type RawLine } from './open-lines.ts';
-import { SHEETS, valueOf } from './sheet-cells.ts';
+import { sheetsOfFormat, valueOf } from './sheet-cells.ts';
 
 const MOST_ENTRIES = 200;
 /** Of one sheet. Rows are read one by one; this is how far something small may unpack. */
@@ -45,7 +45,7 @@ const entriesOf = (bytes: Buffer): Promise<Found> =>
   });
 
 async function* linesOf(found: Found): AsyncGenerator<RawLine> {
-  for (const line of SHEETS.keys()) {
+  for (const line of sheetsOfFormat().keys()) {
     const entry = found.entries.get(sheetName(line));
     if (entry) yield* rowsOf(found.zip, entry, line);
   }
@@ -62,7 +62,11 @@ const unpacked = (zip: ZipFile, entry: Entry): Promise<Readable> =>
   });
 
 async function* rowsOf(zip: ZipFile, entry: Entry, line: string): AsyncGenerator<RawLine> {
-  const columns = new Map(SHEETS.get(line)!.map((column) => [column.name, column]));
+  const columns = new Map(
+    sheetsOfFormat()
+      .get(line)!
+      .map((column) => [column.name, column]),
+  );
   const headings = (found: readonly string[]): string[] => {
     const strange = found.find((heading) => !columns.has(heading));
     if (strange !== undefined) throw new WrongLine(`${entry.fileName}: no column of it is called “${strange}”.`);

@@ -9,19 +9,25 @@ interface SheetColumn {
   readonly isOptional: boolean;
 }
 
-/** The sheets of the open format in their order, one a kind of line: its columns are the fields of that line, in the schema's order. */
-export const SHEETS: ReadonlyMap<string, readonly SheetColumn[]> = new Map(
-  OpenLine.options.map(({ shape }) => [
-    shape.line.value,
-    Object.entries<z.ZodType>(shape)
-      .filter(([field]) => field !== 'line')
-      .map(([name, field]) => ({
-        name,
-        isText: z.toJSONSchema(field).type === 'string',
-        isOptional: field.safeParse(undefined).success,
-      })),
-  ]),
-);
+let sheets: ReadonlyMap<string, readonly SheetColumn[]> | undefined;
+
+/**
+ * The sheets of the open format in their order, one a kind of line: its columns are the fields of that line, in the schema's
+ * order. Read off the schema when first asked for: no server's start waits for it.
+ */
+export const sheetsOfFormat = (): ReadonlyMap<string, readonly SheetColumn[]> =>
+  (sheets ??= new Map(
+    OpenLine.options.map(({ shape }) => [
+      shape.line.value,
+      Object.entries<z.ZodType>(shape)
+        .filter(([field]) => field !== 'line')
+        .map(([name, field]) => ({
+          name,
+          isText: z.toJSONSchema(field).type === 'string',
+          isOptional: field.safeParse(undefined).success,
+        })),
+    ]),
+  ));
 
 /** Before what a spreadsheet would work out, and before a cell that begins with it: one is taken away where it is read. */
 const TEXT_MARK = "'";

@@ -4,7 +4,7 @@ import { stringify } from 'csv-stringify/sync';
 import yazl from 'yazl';
 import type { Database } from '../db/database.ts';
 import { readOpenLines } from './export-store.ts';
-import { cellOf, SHEETS } from './sheet-cells.ts';
+import { cellOf, sheetsOfFormat } from './sheet-cells.ts';
 
 /** RFC 4180; what a spreadsheet would work out is text. */
 const rowOf = (cells: readonly string[], bom = false): string =>
@@ -25,7 +25,9 @@ async function write(zip: yazl.ZipFile, db: Database): Promise<void> {
   let kind = '';
   let sheet: PassThrough | undefined;
   for await (const { line, ...fields } of readOpenLines(db)) {
-    const columns = SHEETS.get(line)!.map(({ name }) => name);
+    const columns = sheetsOfFormat()
+      .get(line)!
+      .map(({ name }) => name);
     if (line !== kind) {
       sheet?.end();
       kind = line;

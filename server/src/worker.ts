@@ -1,0 +1,25 @@
+import pino from 'pino';
+import { readConfig } from './context/config.ts';
+import { openDatabase } from './db/database.ts';
+import { sayLost } from './db/say-lost.ts';
+import { workJobs } from './jobs/work-jobs.ts';
+import { keepToShop } from './shop/write-as-shop.ts';
+
+/** Works jobs in a process and on connections of its own, so that an audit never holds the counter up. */
+function work(): void {
+  const config = readConfig(process.env);
+  const log = pino({ level: config.logLevel });
+  const db = openDatabase(config.databaseUrl, (error) => sayLost(log, error), {
+    max: 2,
+    patient: true,
+    plansAnew: true,
+  });
+  keepToShop(db);
+  // It lives and dies with the server that started it, even one that died before this was heard.
+  if (!process.connected) process.exit(0);
+  process.on('disconnect', () => process.exit(0));
+  process.on('SIGINT', () => undefined);
+  void workJobs(db, log, new AbortController().signal);
+}
+
+work();
