@@ -1,4 +1,4 @@
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { startTransition, useEffect, useState, useSyncExternalStore } from 'react';
 
 /** Which row of a tray is picked. Kept outside React's tree so that a move repaints two rows, not the whole tray. */
 export class RowPick {
@@ -21,6 +21,14 @@ export class RowPick {
   };
 }
 
+/** Does something once what stands now has been painted: at the start of the frame after. Returns what calls it off. */
+function afterPaint(work: () => void): () => void {
+  let frame = requestAnimationFrame(() => {
+    frame = requestAnimationFrame(work);
+  });
+  return () => cancelAnimationFrame(frame);
+}
+
 /**
  * The picked row as of the last painted frame. What is drawn from it (section, reasons, rails) follows the row's own
  * highlight by a frame, so that the highlight keeps up with the keys however much there is to draw.
@@ -28,22 +36,26 @@ export class RowPick {
 export function usePickedAfterPaint(pick: RowPick): number {
   const [index, setIndex] = useState(pick.index);
   useEffect(() => {
-    let frame = 0;
+    let callOff: (() => void) | undefined;
     const follow = () => {
-      cancelAnimationFrame(frame);
-      // The first frame shows the highlight; at the start of the next it has been painted.
-      frame = requestAnimationFrame(() => {
-        frame = requestAnimationFrame(() => setIndex(pick.index));
-      });
+      callOff?.();
+      callOff = afterPaint(() => setIndex(pick.index));
     };
     follow();
     const release = pick.subscribe(follow);
     return () => {
-      cancelAnimationFrame(frame);
+      callOff?.();
       release();
     };
   }, [pick]);
   return index;
+}
+
+/** False until what is shown first has been painted. */
+export function useIsPainted(): boolean {
+  const [isPainted, setPainted] = useState(false);
+  useEffect(() => afterPaint(() => startTransition(() => setPainted(true))), []);
+  return isPainted;
 }
 
 export function useIsPicked(pick: RowPick, index: number): boolean {

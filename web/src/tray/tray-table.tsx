@@ -13,7 +13,7 @@ import { ourTax } from '../shop/our-shop.ts';
 import { useSettings } from '../settings/settings.ts';
 import { gridColumns, markPlaces, marksWidth } from './columns.ts';
 import type { HeldRow, HeldTray } from './held-order.ts';
-import { useIsPicked, usePickedAfterPaint, type RowPick } from './row-pick.ts';
+import { useIsPainted, useIsPicked, usePickedAfterPaint, type RowPick } from './row-pick.ts';
 
 const VERDICT_NOTE: Record<Verdict, string> = {
   sell: 'every check that counts is met',
@@ -45,6 +45,11 @@ function itemsOf({ rows, counts }: HeldTray): Item[] {
 const checksGrid = (columns: OpenTray['columns']) =>
   ({ '--tray-checks': gridColumns(columns), '--tray-marks': columns.length }) as React.CSSProperties;
 
+/** Of a tray no longer than this all rows are there, so that to scroll is only to move them; of a longer one those in sight. */
+const MOST_KEPT = 70;
+/** As many as are in sight at first; the others come when these have been painted. */
+const FIRST_PAINTED = 24;
+
 interface TrayTableProps {
   readonly tray: HeldTray;
   readonly pick: RowPick;
@@ -62,16 +67,21 @@ export function TrayTable({ tray, pick, onTake, onMore }: TrayTableProps) {
     (item: Item) => (item.kind !== 'row' ? (dense ? 1.125 : 1.375) : touch ? 2.5 : dense ? 1.1875 : 1.5) * rem,
     [dense, touch, rem],
   );
+  const isLong = items.length > MOST_KEPT;
   const virtual = useVirtualizer({
     count: items.length,
     getScrollElement: () => scroller.current,
     estimateSize: (i) => sizeOf(items[i]!),
     overscan: 4,
+    enabled: isLong,
   });
   useEffect(() => {
     virtual.measure();
   }, [virtual, rem, dense, touch]);
-  const places = useMemo(() => placesOf(items, sizeOf), [items, sizeOf]);
+  const laid = useMemo(() => layItems(items, sizeOf), [items, sizeOf]);
+  const places = useMemo(() => laid.flatMap(({ item, place }) => (item.kind === 'row' ? [place] : [])), [laid]);
+  const last = laid.at(-1)?.place;
+  const kept = useIsPainted() ? laid : laid.slice(0, FIRST_PAINTED);
   useEffect(() => {
     const show = () => {
       const place = places[pick.index];
@@ -115,11 +125,11 @@ export function TrayTable({ tray, pick, onTake, onMore }: TrayTableProps) {
     >
       <TrayHead tray={tray} pick={pick} />
       <div ref={scroller} className="tray-scroll" role="rowgroup">
-        <div role="presentation" className="relative" style={{ height: virtual.getTotalSize() }}>
+        <div role="presentation" className="relative" style={{ height: last ? last.top + last.height : 0 }}>
           <Highlight places={places} pick={pick} />
-          {virtual.getVirtualItems().map(({ index, start, size }) => {
-            const item = items[index]!;
-            const style = { top: start, height: size };
+          {(isLong ? virtual.getVirtualItems().map(({ index }) => laid[index]!) : kept).map(({ item, place }) => {
+            const { top, height } = place;
+            const style = { top, height };
             return item.kind === 'divider' ? (
               <Divider key={`divider ${item.verdict}`} item={item} style={style} />
             ) : item.kind === 'more' ? (
@@ -129,8 +139,8 @@ export function TrayTable({ tray, pick, onTake, onMore }: TrayTableProps) {
                 key={item.row.partId}
                 row={item.row}
                 index={item.index}
-                top={start}
-                height={size}
+                top={top}
+                height={height}
                 columns={tray.columns}
                 pick={pick}
                 onTake={onTake}
@@ -202,16 +212,14 @@ interface Place {
   readonly height: number;
 }
 
-/** Where every row stands in the list, by its index, in pixels. */
-function placesOf(items: readonly Item[], sizeOf: (item: Item) => number): Place[] {
-  const places: Place[] = [];
+/** Where everything of the list stands, one below the other, in pixels. */
+function layItems(items: readonly Item[], sizeOf: (item: Item) => number): { item: Item; place: Place }[] {
   let top = 0;
-  for (const item of items) {
-    const height = sizeOf(item);
-    if (item.kind === 'row') places.push({ top, height });
-    top += height;
-  }
-  return places;
+  return items.map((item) => {
+    const place = { top, height: sizeOf(item) };
+    top += place.height;
+    return { item, place };
+  });
 }
 
 /** The picked row's ground and frame: one layer under the rows that is only moved, so that no row is painted anew. */
@@ -318,13 +326,9 @@ const RowCells = memo(function RowCells({ row, columns }: RowCellsProps) {
       </span>
       <span role="presentation" className="tray-marks">
         <RowMarks row={row} columns={columns} />
-        {row.findings.map((finding) => (
-          <span
-            role="gridcell"
-            key={finding.check}
-            className="sr-only"
-            aria-label={`${finding.title}: ${MARK_WORDS[finding.outcome]}`}
-          />
+        {/* They hold nothing that is seen: to hide them would make each a layer of its own, of which the browser has some 250. */}
+        {row.findings.map(({ check, title, outcome }) => (
+          <span role="gridcell" key={check} aria-label={`${title}: ${MARK_WORDS[outcome]}`} />
         ))}
       </span>
       <span role="gridcell" className="tray-reason" title={row.reason}>
