@@ -6,8 +6,8 @@ export default defineConfig({
   // Generous: a shared machine can be ten times slower than itself, and no journey is about speed.
   timeout: 300_000,
   expect: { timeout: Number(process.env.BRACKENFELL_PATIENCE_MS ?? 45_000) },
-  fullyParallel: false,
-  workers: 1,
+  fullyParallel: true,
+  workers: 2,
   forbidOnly: true,
   outputDir: '../test-results',
   reporter: [

@@ -56,7 +56,7 @@ export function ensurePostgres(folder?: string): string {
   return installed;
 }
 
-const CHROMIUM = '/usr/bin/chromium';
+const CHROMIUM = '/usr/bin/chromium-headless-shell';
 /** How the browser is started, for journeys, pictures and measurements alike: as root, and asking nothing of anybody. */
 export const CHROMIUM_LAUNCH = {
   executablePath: CHROMIUM,
@@ -83,5 +83,5 @@ export function ensurePaperReaders(): void {
 
 /** Debian's Chromium, installed when missing. */
 export function ensureChromium(): void {
-  if (!existsSync(CHROMIUM)) install(['chromium']);
+  if (!existsSync(CHROMIUM)) install(['chromium-headless-shell']);
 }
