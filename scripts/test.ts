@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
-import { readFileSync, rmSync, existsSync } from 'node:fs';
-import { join } from 'node:path';
+import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { buildAll } from './build.ts';
 import { privateFolder } from './cluster.ts';
 import { ensureChromium, ensurePaperReaders } from './debian.ts';
@@ -102,6 +102,7 @@ async function runJourneys(env: NodeJS.ProcessEnv): Promise<Count> {
   );
   const read = readJson(report) as { stats: { expected: number; unexpected: number; flaky: number } } | undefined;
   if (code !== 0) {
+    sayWhatWasShown();
     // Each step's document is a tenth of the time, so it is kept only here. What failed has failed, whatever comes of this.
     console.log('What failed is walked once more, for its trace:');
     await run(
@@ -112,6 +113,22 @@ async function runJourneys(env: NodeJS.ProcessEnv): Promise<Count> {
   }
   const failed = read ? read.stats.unexpected + read.stats.flaky : 1;
   return { passed: read?.stats.expected ?? 0, failed: code !== 0 && failed === 0 ? 1 : failed };
+}
+
+const MOST_LINES = 120;
+
+/** What the page showed where a journey failed, in the words of its roles: where it failed may be a machine that nobody can look at. */
+function sayWhatWasShown(): void {
+  const results = join(ROOT, 'test-results');
+  if (!existsSync(results)) return;
+  const kept = readdirSync(results, { recursive: true, encoding: 'utf8' }).filter((name) =>
+    name.endsWith('error-context.md'),
+  );
+  for (const name of kept) {
+    const lines = readFileSync(join(results, name), 'utf8').split('\n');
+    const shown = lines.slice(lines.findIndex((line) => line.startsWith('# Page snapshot')));
+    console.log([`What was shown, ${dirname(name)}:`, ...shown.slice(0, MOST_LINES)].join('\n'));
+  }
 }
 
 /** Only the server's tests need one: those of another workspace named by its path start at once. */

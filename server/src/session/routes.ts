@@ -1,4 +1,4 @@
-import type { Express, Request } from 'express';
+import type { Express, Request, Response } from 'express';
 import {
   changeSecret,
   endSession as endSessionEndpoint,
@@ -42,6 +42,15 @@ export function sessionRoutes(app: Express, context: Context): void {
     await endSession(db, token);
   };
 
+  /** Whoever was signed in here is not any more, and the next one is: both or neither, and told to every page at once. */
+  const changeHands = async (db: Database, req: Request, res: Response, staffId: string) => {
+    const token = await db.transaction().execute(async (trx) => {
+      await end(trx, req);
+      return beginSession(trx, staffId);
+    });
+    writeSessionCookie(req, res, token);
+  };
+
   serve(app, context, signIn, async ({ body, req, res, db }) => {
     const found = await findStaff(db, { name: body.name });
     const wrong = await checkSecret(db, req, {
@@ -51,9 +60,7 @@ export function sessionRoutes(app: Express, context: Context): void {
       wrong: 'Check the name and the password; letter case counts in the password.',
     });
     if (wrong) return wrong;
-    // Whoever was signed in here before is not any more.
-    await end(db, req);
-    writeSessionCookie(req, res, await beginSession(db, found!.id));
+    await changeHands(db, req, res, found!.id);
     return found!;
   });
 
@@ -78,8 +85,7 @@ export function sessionRoutes(app: Express, context: Context): void {
       wrong: 'Check the PIN; the person at the counter has not changed.',
     });
     if (wrong) return wrong;
-    await end(db, req);
-    writeSessionCookie(req, res, await beginSession(db, found!.id));
+    await changeHands(db, req, res, found!.id);
     return found!;
   });
 

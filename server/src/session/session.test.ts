@@ -162,6 +162,22 @@ describe('handing over the counter', () => {
     expect((await counter.anonymous.get('/api/session')).body).toMatchObject({ name: 'Isolde', role: 'supervisor' });
   });
 
+  test('leaves the person before where the next one’s session cannot begin', async () => {
+    const wren = await counter.as('specialist');
+    const { id } = (await counter.owner
+      .selectFrom('staff')
+      .select('id')
+      .where('name', '=', 'Isolde')
+      .executeTakeFirst())!;
+    await sql`alter table session add constraint nobody_else check (staff_id <> ${sql.lit(id)}) not valid`.execute(
+      counter.owner,
+    );
+    await wren.post('/api/session/switch').send({ staffId: id, pin: '4203' }).expect(500);
+    expect((await wren.get('/api/session').expect(200)).body.name).toBe('Wren');
+    await sql`alter table session drop constraint nobody_else`.execute(counter.owner);
+    await wren.post('/api/session/switch').send({ staffId: id, pin: '4203' }).expect(200);
+  });
+
   test('needs somebody signed in: a PIN alone opens nothing', async () => {
     await counter.anonymous.delete('/api/session');
     await counter.anonymous.post('/api/session/switch').send({ staffId: '1', pin: '4201' }).expect(401);

@@ -98,6 +98,15 @@ export function useOutboxFlow(): void {
   }, [staffId, queries]);
 }
 
+/** Nobody waits longer than this to hand the counter over. */
+const HAND_OVER_MS = 3000;
+
+/** Sends what a person wrote before their session ends here. Resolves with how many writes are still not known to be stored. */
+export function untilSent(staffId: string): Promise<number> {
+  flush(staffId);
+  return outbox.untilSent(staffId, HAND_OVER_MS);
+}
+
 function useWaiting(): readonly Intent[] {
   return useSyncExternalStore(outbox.subscribe, () => outbox.waiting);
 }

@@ -1,24 +1,32 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { counted } from '@brackenfell/core/words/counted';
 import type { Staff } from '@brackenfell/contract/session';
 import { Dialog } from '../controls/dialog.tsx';
 import { Key } from '../controls/key.tsx';
 import { useKeys } from '../keys/keys.ts';
 import { call } from '../wire/call.ts';
-import { useSignOut, useSwitchPerson } from './use-session.ts';
+import { toast } from '../controls/toast.ts';
+import { useSignOut, useSwitchPerson, type BeforeItEnds } from './use-session.ts';
 
 /** Letters that choose an answer, everywhere alike. */
 export const LETTERS = 'abcdefghijklm';
 
+interface SwitchPersonProps {
+  readonly me: Staff;
+  readonly beforeItEnds: BeforeItEnds;
+  readonly onClose: () => void;
+}
+
 /** Hands the counter over: a letter picks the person, the PIN confirms. */
-export function SwitchPerson({ me, onClose }: { me: Staff; onClose: () => void }) {
+export function SwitchPerson({ me, beforeItEnds, onClose }: SwitchPersonProps) {
   const staff = useQuery({ queryKey: ['staff'], queryFn: () => call('listStaff', {}) });
   const others = (staff.data?.staff ?? []).filter((person) => person.id !== me.id);
   const [chosen, choose] = useState<Staff>();
   const [pin, setPin] = useState('');
-  const switching = useSwitchPerson();
-  const signOut = useSignOut();
+  const switching = useSwitchPerson(beforeItEnds);
+  const signOut = useSignOut(beforeItEnds);
   const navigate = useNavigate();
   useKeys(
     'Hand over the counter',
@@ -57,7 +65,18 @@ export function SwitchPerson({ me, onClose }: { me: Staff; onClose: () => void }
           className="mt-3 flex items-end gap-2"
           onSubmit={(event) => {
             event.preventDefault();
-            switching.mutate({ staffId: chosen.id, pin }, { onSuccess: onClose });
+            switching.mutate(
+              { staffId: chosen.id, pin },
+              {
+                onSuccess: ({ unsent }) => {
+                  onClose();
+                  if (unsent > 0)
+                    toast(
+                      `${counted(unsent, 'change')} of ${me.name} could not be sent: kept here, and sent when ${me.name} takes over again.`,
+                    );
+                },
+              },
+            );
           }}
         >
           <label className="grid flex-1 gap-1">

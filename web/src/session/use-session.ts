@@ -1,10 +1,14 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import type { Staff } from '@brackenfell/contract/session';
 import { call, ProblemError } from '../wire/call.ts';
 
 const KEY = ['session'] as const;
+/** Somebody comes, takes over or leaves. */
+const CHANGE = ['change of session'] as const;
 
 /** Who is signed in; `null` when nobody is. */
 export function useSession() {
+  const queries = useQueryClient();
   return useQuery({
     queryKey: KEY,
     queryFn: async () => {
@@ -15,7 +19,15 @@ export function useSession() {
         throw error;
       }
     },
+    // While it changes nobody is asked who is here: the answer would be of the session before, which has ended by then.
+    enabled: () => queries.isMutating({ mutationKey: CHANGE }) === 0,
   });
+}
+
+/** Takes who is here from now on. What was asked of the session before is not waited for: it would come later and undo this. */
+export async function takeSession(queries: QueryClient, staff: Staff | null): Promise<void> {
+  await queries.cancelQueries({ queryKey: KEY });
+  queries.setQueryData(KEY, staff);
 }
 
 /** Whether who is signed in keeps the catalogue; the server asks the same of every call. */
@@ -27,32 +39,44 @@ export function useMayMend(): boolean {
 export function useSignIn() {
   const queries = useQueryClient();
   return useMutation({
+    mutationKey: CHANGE,
     mutationFn: (body: { name: string; password: string }) => call('signIn', { body }),
-    onSuccess: (staff) => {
-      queries.setQueryData(KEY, staff);
-    },
+    onSuccess: (staff) => takeSession(queries, staff),
   });
 }
 
+/** What is done before a session ends: what was written in it is sent. Gives how many writes could not be. */
+export type BeforeItEnds = () => Promise<number>;
+
 /** Hands the counter to another person. What is on the desk stays. */
-export function useSwitchPerson() {
+export function useSwitchPerson(beforeItEnds: BeforeItEnds) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (body: { staffId: string; pin: string }) => call('switchPerson', { body }),
-    onSuccess: (staff) => {
-      queries.setQueryData(KEY, staff);
+    mutationKey: CHANGE,
+    onMutate: () => queries.cancelQueries({ queryKey: KEY }),
+    mutationFn: async (body: { staffId: string; pin: string }) => {
+      const unsent = await beforeItEnds();
+      return { staff: await call('switchPerson', { body }), unsent };
+    },
+    onSuccess: async ({ staff }) => {
+      await takeSession(queries, staff);
       void queries.invalidateQueries({ queryKey: ['slips'] });
     },
   });
 }
 
-export function useSignOut() {
+export function useSignOut(beforeItEnds: BeforeItEnds) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: () => call('signOut', {}),
-    onSuccess: () => {
-      queries.clear();
-      queries.setQueryData(KEY, null);
+    mutationKey: CHANGE,
+    mutationFn: async () => {
+      await beforeItEnds();
+      return call('signOut', {});
+    },
+    onSuccess: async () => {
+      await takeSession(queries, null);
+      // What was seen is no longer there for whoever comes next. The shop's own is no secret of anybody.
+      queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== KEY[0] && queryKey[0] !== 'shop' });
     },
   });
 }

@@ -6,7 +6,7 @@ import type { Staff } from '@brackenfell/contract/session';
 import { AskLine } from '../ask/ask-line.tsx';
 import { keepScan } from '../ask/scans.ts';
 import { changeSettings, nextUnits, useSettings } from '../settings/settings.ts';
-import { useBegunAs, useOutboxFlow } from '../counter/slip-outbox.ts';
+import { untilSent, useBegunAs, useOutboxFlow } from '../counter/slip-outbox.ts';
 import { printDocket } from '../counter/print-docket.ts';
 import { SlipPane } from '../slip/slip-pane.tsx';
 import { FaultScreen } from './fault-screen.tsx';
@@ -132,7 +132,7 @@ export function Frame({ me }: { me: Staff }) {
       <SlipPane me={me} onSlips={() => open('slips')} onHeard={() => open('heard')} />
       <Suspense fallback={<SheetOnItsWay />}>
         {sheet === 'keys' && <KeyHelp onClose={close} />}
-        {sheet === 'person' && <SwitchPerson me={me} onClose={close} />}
+        {sheet === 'person' && <SwitchPerson me={me} beforeItEnds={() => untilSent(me.id)} onClose={close} />}
         {sheet === 'scans' && <ScanList onClose={close} />}
         {sheet === 'heard' && <HeardDialog me={me} onClose={close} />}
         {sheet === 'slips' && <SlipList me={me} onClose={close} />}

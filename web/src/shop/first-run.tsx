@@ -6,6 +6,7 @@ import { TextField, useBodyForm } from '../controls/body-form.tsx';
 import { Frond } from '../drawing/frond.tsx';
 import { call } from '../wire/call.ts';
 import { useServerAway } from '../wire/server-presence.ts';
+import { takeSession } from '../session/use-session.ts';
 import { ShopFields } from './shop-fields.tsx';
 
 /** A server on an empty database: the shop is named, and its first supervisor let in. What was typed is kept through every failure. */
@@ -26,7 +27,7 @@ export function FirstRun() {
     mutationFn: (body: RequestOf<'beginShop'>['body']) => call('beginShop', { body }),
     onSuccess: async (staff) => {
       await queries.invalidateQueries({ queryKey: ['shop'] });
-      queries.setQueryData(['session'], staff);
+      await takeSession(queries, staff);
     },
   });
   const away = useServerAway();

@@ -123,6 +123,23 @@ export class Outbox<R> {
     }
   }
 
+  /** Waits until all of one person's is stored, no longer than so many milliseconds. Resolves with how many are left. */
+  untilSent(staffId: string, mostMs: number): Promise<number> {
+    const left = () => this.#waiting.filter((intent) => intent.staffId === staffId).length;
+    if (left() === 0) return Promise.resolve(0);
+    return new Promise((resolve) => {
+      const done = () => {
+        clearTimeout(timer);
+        stop();
+        resolve(left());
+      };
+      const timer = setTimeout(done, mostMs);
+      const stop = this.subscribe(() => {
+        if (left() === 0) done();
+      });
+    });
+  }
+
   #next(staffId: string): Intent | undefined {
     return this.#waiting.find((intent) => intent.staffId === staffId);
   }
