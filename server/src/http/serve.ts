@@ -14,7 +14,14 @@ import { readBytes } from './read-bytes.ts';
 import { isTrouble, problemOf, trouble, type Trouble } from './trouble.ts';
 
 type Parsed<S> = S extends z.ZodType ? z.output<S> : object;
-type Reply<E extends Endpoint> = z.input<E['response']> | Trouble;
+/** An answer as it goes out, where the same is often asked. A receipt keeps what was meant, so that no write has one. */
+export interface Written<T> {
+  readonly json: Buffer;
+  /** Never there: only says what is written. */
+  readonly of?: T;
+}
+type Plain<E extends Endpoint> = z.input<E['response']>;
+type Reply<E extends Endpoint> = Plain<E> | Trouble | (E extends { idempotent: true } ? never : Written<Plain<E>>);
 
 interface Call<E extends Endpoint> {
   readonly params: Parsed<E['params']>;
@@ -61,10 +68,20 @@ export function serve<const E extends Endpoint>(
     const reply = await answer(context, endpoint, handler, req, res);
     if (isTrouble(reply)) sendTrouble(req, res, reply);
     else if (isLines(reply)) await sendLines(endpoint, res, reply);
+    else if (isWritten(reply))
+      res
+        .status(endpoint.status ?? 200)
+        .type('application/json')
+        .send(reply.json);
     else if (reply instanceof Uint8Array) res.status(200).type(endpoint.produces!).send(Buffer.from(reply));
     else res.status(endpoint.status ?? 200).json(reply);
   });
 }
+
+export const write = <T>(answer: T): Written<T> => ({ json: Buffer.from(JSON.stringify(answer)) });
+
+const isWritten = (reply: unknown): reply is Written<unknown> =>
+  typeof reply === 'object' && reply !== null && 'json' in reply && Buffer.isBuffer(reply.json);
 
 const isLines = (reply: unknown): reply is AsyncIterable<string | Uint8Array> =>
   typeof reply === 'object' && reply !== null && Symbol.asyncIterator in reply;

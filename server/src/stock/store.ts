@@ -87,6 +87,9 @@ export const notLookedFor = (id: string): StockRow => ({
   pack_of: 1,
 });
 
+/** All that was read of a shelf, to tell whether it is as it was. */
+export const shelfOf = (stock: ReadonlyMap<string, StockRow>): string => JSON.stringify([...stock.values()]);
+
 /** Parts of a kind of which pieces are here: far fewer than there are of the kind. */
 export async function findOnShelf(db: Database, kind: PartKind): Promise<readonly string[]> {
   const { rows } = await sql<{ id: string }>`

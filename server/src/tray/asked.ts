@@ -32,6 +32,7 @@ export interface Asked<H extends HeldFacts = HeldFacts> {
   /** Parts the engine maker names, by id. */
   readonly roots: readonly string[];
   readonly edges: readonly StoredEdge[];
+  readonly edgesById: ReadonlyMap<string, StoredEdge>;
   /** The numbers that are named or stand in a reference, by part. */
   readonly printed: ReadonlyMap<string, string>;
   readonly trails: ReadonlyMap<string, Trail>;
@@ -89,6 +90,7 @@ export async function readAsked<H extends HeldFacts>(
     everyPosition,
     roots,
     edges,
+    edgesById: new Map(edges.map((edge) => [edge.id, edge])),
     printed,
     trails,
     reached: new Set([...roots, ...trails.keys(), ...listings.map((l) => l.part_id)]),

@@ -22,7 +22,7 @@ import { readRuling } from '../ruling/ruling.ts';
 import { standingBy } from './standing.ts';
 import { answeredInAnyCase, type CandidateCounts } from './pick-candidates.ts';
 import { findCoils, findLeadSets } from './store.ts';
-import { findOnShelf, NO_STOCK, notLookedFor, readStock } from '../stock/store.ts';
+import { findOnShelf, NO_STOCK, notLookedFor, readStock, shelfOf } from '../stock/store.ts';
 
 type OtherKind = Exclude<PartKind, 'plug'>;
 
@@ -123,24 +123,29 @@ export async function judgeOthers(
   const claimed = [...fitted].map(([id, { evidence }]) => ({ id, evidence }));
   const answered = answeredInAnyCase(claimed, question.inHand);
   const standing = standingBy(ruling.rules);
-  const candidates = [...fitted]
-    .map(([id, part]): JudgedCandidate => ({
-      ...part,
-      part: { ...(stock.get(id) ?? notLookedFor(id)), ...held.others.get(id)!.title },
-      costOverServiceMinor: null,
-    }))
-    .sort((a, b) => compareInTray(rankOf(a, standing), rankOf(b, standing)))
-    .filter(({ part }, i) => i < most || answered.has(part.id));
+  const inOrder = () =>
+    [...fitted]
+      .map(([id, part]): JudgedCandidate => ({
+        ...part,
+        part: { ...(stock.get(id) ?? notLookedFor(id)), ...held.others.get(id)!.title },
+        costOverServiceMinor: null,
+      }))
+      .sort((a, b) => compareInTray(rankOf(a, standing), rankOf(b, standing)))
+      .filter(({ part }, i) => i < most || answered.has(part.id));
+  let candidates: readonly JudgedCandidate[] | undefined;
   return {
     kind,
     laid,
+    shelf: shelfOf(stock),
     ruling,
     engine: asked.engine,
     positions: asked.positions,
     everyPosition: asked.everyPosition,
-    candidates,
+    get candidates() {
+      return (candidates ??= inOrder());
+    },
     counts: countAll([...fitted.values()], laid.beyond + further.size - onShelf.length),
-    edges: new Map(asked.edges.map((edge) => [edge.id, edge])),
+    edges: asked.edgesById,
     printed: asked.printed,
     scales: held.scales,
     catalogueVersion: held.version,

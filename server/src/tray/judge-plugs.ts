@@ -28,7 +28,7 @@ import {
 import { readRuling, type Ruling } from '../ruling/ruling.ts';
 import { standingBy } from './standing.ts';
 import type { PlugsQuestion } from './question.ts';
-import { NO_STOCK, notLookedFor, readStock } from '../stock/store.ts';
+import { NO_STOCK, notLookedFor, readStock, shelfOf } from '../stock/store.ts';
 
 export interface TrayPart extends PartTitle {
   readonly id: string;
@@ -64,6 +64,8 @@ export interface JudgedEngine {
   readonly kind: PartKind;
   /** The same as long as the same tray is laid out: what was told of its parts is kept by it. */
   readonly laid: object;
+  /** What lies where and what it costs, as it was read for this answer: with what is laid, all that a tray tells. */
+  readonly shelf: string;
   readonly ruling: Ruling;
   readonly engine: Asked['engine'];
   readonly positions: readonly AskedPosition[];
@@ -166,31 +168,33 @@ export async function judgePlugs(
   const standing = standingBy(ruling.rules);
   const ids = chosen.map(({ id }) => id);
   const stock = question.only ? NO_STOCK : await readStock(db, ids);
-  const candidates = chosen
-    .map((screened) => {
-      const place = held.plugs.placeOf(screened.id)!;
-      const part: TrayPart = { ...(stock.get(screened.id) ?? notLookedFor(screened.id)), ...held.titles[place]! };
-      const costFacts = Object.fromEntries(COST_FACTS.map((fact) => [fact, held.plugs.factOf(place, fact)]));
-      const cost = costOverServiceMinor(asked.positions, costFacts, part.each_minor);
-      const { verdict, closeness, evidence } = screened;
-      const onHand = part.on_hand ?? 0;
-      const rank: Rankable = {
-        verdict,
-        evidence: standing(evidence),
-        closeness,
-        onHand,
-        costOverService: cost,
-        printed: part.printed,
-      };
-      return { screened, part, cost, rank };
-    })
-    .sort((a, b) => compareInTray(a.rank, b.rank))
-    .filter(({ part }, i) => i < most || answered.has(part.id))
-    .map(({ screened, part, cost }): JudgedCandidate => ({
-      ...laid.fitted(screened),
-      part,
-      costOverServiceMinor: cost ?? null,
-    }));
+  const inOrder = () =>
+    chosen
+      .map((screened) => {
+        const place = held.plugs.placeOf(screened.id)!;
+        const part: TrayPart = { ...(stock.get(screened.id) ?? notLookedFor(screened.id)), ...held.titles[place]! };
+        const costFacts = Object.fromEntries(COST_FACTS.map((fact) => [fact, held.plugs.factOf(place, fact)]));
+        const cost = costOverServiceMinor(asked.positions, costFacts, part.each_minor);
+        const { verdict, closeness, evidence } = screened;
+        const onHand = part.on_hand ?? 0;
+        const rank: Rankable = {
+          verdict,
+          evidence: standing(evidence),
+          closeness,
+          onHand,
+          costOverService: cost,
+          printed: part.printed,
+        };
+        return { screened, part, cost, rank };
+      })
+      .sort((a, b) => compareInTray(a.rank, b.rank))
+      .filter(({ part }, i) => i < most || answered.has(part.id))
+      .map(({ screened, part, cost }): JudgedCandidate => ({
+        ...laid.fitted(screened),
+        part,
+        costOverServiceMinor: cost ?? null,
+      }));
+  let candidates: readonly JudgedCandidate[] | undefined;
   const compared = new Map<string, AuditedPlug | undefined>();
   const comparedAs = (partId: string): AuditedPlug | undefined => {
     const place = held.plugs.placeOf(partId);
@@ -200,13 +204,16 @@ export async function judgePlugs(
   return {
     kind: 'plug',
     laid,
+    shelf: shelfOf(stock),
     ruling,
     engine: asked.engine,
     positions: asked.positions,
     everyPosition: asked.everyPosition,
-    candidates,
+    get candidates() {
+      return (candidates ??= inOrder());
+    },
     counts: laid.counts,
-    edges: new Map(asked.edges.map((edge) => [edge.id, edge])),
+    edges: asked.edgesById,
     printed: asked.printed,
     comparedAs,
     scales: held.scales,

@@ -36,6 +36,34 @@ describe('a tray that was laid out before', () => {
     expect(await tray()).toEqual(before);
   });
 
+  test('follows what the counter tells of a part besides: its price, its bin, what of it is held', async () => {
+    const { rows } = await tray();
+    const {
+      id,
+      version,
+      part_id: partId,
+    } = await counter.owner
+      .selectFrom('batch')
+      .select(['id', 'version', 'part_id'])
+      .where('state', '=', 'open')
+      .where('on_hand', '>', 0)
+      .where(
+        'part_id',
+        'in',
+        rows.map((row) => row.partId),
+      )
+      .executeTakeFirstOrThrow();
+    const { printed, held } = rows.find((row) => row.partId === partId)!;
+    const told = async () => rowOf(await tray(), printed);
+    await counter.owner.updateTable('price').set({ each_minor: 4321 }).where('part_id', '=', partId).execute();
+    expect((await told()).priceMinor).toBe(4321);
+    await counter.owner.updateTable('stock').set({ bin: 'Z 99' }).where('part_id', '=', partId).execute();
+    expect(await told()).toMatchObject({ priceMinor: 4321, bin: 'Z 99', held });
+    await write(isolde!, 'post', `/api/batches/${id}/hold`, { version, reason: 'The seals are broken.' }).expect(200);
+    expect((await told()).held).toBeGreaterThan(held);
+    expect(await tray()).toEqual(await tray());
+  });
+
   test('is laid out anew by another rule of the shop, by other units, by another part in hand and by another duty', async () => {
     const [told] = [await tray('?most=400')];
     const { version, rules } = (await wren!.get('/api/house-rules').expect(200)).body as HouseRulesView;

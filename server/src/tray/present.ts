@@ -13,6 +13,7 @@ import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { RANKING_TOLD } from '@brackenfell/core/fitment/ranking';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
 import type { FactUsed, Finding, TrailView, Tray, TrayFinding, TrayRow } from '@brackenfell/contract/tray';
+import { write, type Written } from '../http/serve.ts';
 import { buildChoices, buildQuestion } from './build-question.ts';
 import { drawingAt, type Around } from './drawing.ts';
 import { dutyView } from './duty-view.ts';
@@ -146,12 +147,19 @@ function toldRow(
 class ToldTray {
   readonly tables = new TrayTables();
   readonly rows = new Map<string, ToldRow>();
+  /** The last answer, and of which shelf and surroundings it was. */
+  last: { readonly of: readonly unknown[]; readonly written: Written<Tray> } | undefined;
 }
 const TOLD = new WeakMap<object, ToldTray>();
 
+function toldOf({ laid }: JudgedEngine): ToldTray {
+  const told = TOLD.get(laid) ?? new ToldTray();
+  TOLD.set(laid, told);
+  return told;
+}
+
 function rowsView(judged: JudgedEngine, inHand: string | undefined): { rows: TrayRow[]; tables: TrayTables } {
-  const told = TOLD.get(judged.laid) ?? new ToldTray();
-  TOLD.set(judged.laid, told);
+  const told = toldOf(judged);
   const rows = judged.candidates.map((candidate): TrayRow => {
     const { part, servedAt, costOverServiceMinor } = candidate;
     const row = told.rows.get(part.id) ?? toldRow(judged, candidate, inHand, told.tables);
@@ -174,13 +182,28 @@ function rowsView(judged: JudgedEngine, inHand: string | undefined): { rows: Tra
 const servedPlace = ({ positions }: JudgedEngine, { servedAt }: JudgedCandidate): string =>
   servedAt.length === new Set(positions.map(({ label }) => label)).size ? '' : `${servedAt[0]?.split(' ')[1] ?? ''}: `;
 
-/** The whole tray as the counter sees it: rows ranked, its columns, and what the drawing beside it shows. */
-export function trayView(
+/** The tray in writing. Where the shelf is as it was when the same tray was told last, so is the answer. */
+export function writeTray(
   judged: JudgedEngine,
-  question: { readonly engineId: string; readonly inHand?: string | undefined },
+  question: AskedTray,
   units: UnitDisplay,
   around: Around | undefined,
-): Tray {
+): Written<Tray> {
+  const told = toldOf(judged);
+  const of = [judged.shelf, around];
+  if (told.last && of.every((one, i) => one === told.last!.of[i])) return told.last.written;
+  const written = write(trayView(judged, question, units, around));
+  told.last = { of, written };
+  return written;
+}
+
+interface AskedTray {
+  readonly engineId: string;
+  readonly inHand?: string | undefined;
+}
+
+/** The whole tray as the counter sees it: rows ranked, its columns, and what the drawing beside it shows. */
+function trayView(judged: JudgedEngine, question: AskedTray, units: UnitDisplay, around: Around | undefined): Tray {
   const { kind, positions } = judged;
   const { rows, tables } = rowsView(judged, question.inHand);
   const settled = judged.ruling.settle(positions[0]!.sheet);

@@ -10,7 +10,7 @@ import { readAround } from './around.ts';
 import { planFitting } from './fitting-plan.ts';
 import { judgeEngine } from './judge-engine.ts';
 import { findNearMisses } from './near-misses.ts';
-import { trayView } from './present.ts';
+import { writeTray } from './present.ts';
 
 export function trayRoutes(app: Express, context: Context): void {
   serve(app, context, getTray, async ({ params, query, db }) => {
@@ -22,7 +22,7 @@ export function trayRoutes(app: Express, context: Context): void {
       return trouble('not-found', 'No engine of this catalogue has that key, or it takes no such part there.');
     const around =
       query.kind === 'plug' ? undefined : await readAround(context, db, params.engineId, judged.catalogueVersion);
-    return trayView(judged, question, units, around);
+    return writeTray(judged, question, units, around);
   });
 
   serve(app, context, getNearMisses, async ({ params, query, db }) => {
