@@ -71,8 +71,12 @@ async function main(): Promise<void> {
     const slips = async () => {
       const client = new pg.Client({ connectionString: ownerUrl });
       await client.connect();
-      const { rows } = await client.query<{ id: string }>('select id::text from slip').finally(() => client.end());
-      return rows.map(({ id }) => id);
+      try {
+        const { rows } = await client.query<{ id: string }>('select id::text from slip');
+        return rows.map(({ id }) => id);
+      } finally {
+        await client.end();
+      }
     };
 
     console.log(

@@ -80,7 +80,7 @@ async function main(): Promise<void> {
       const own: Written = { ...(begun.body as { slipId: string; version: number }), notes: [], cameFor: '' };
       written.push(own);
       for (let n = 0; n < 40; n += 1) {
-        // eslint-disable-next-line @typescript-eslint/no-unnecessary-condition -- it is set while a writer waits
+        // oxlint-disable-next-line typescript/no-unnecessary-condition -- it is set while a writer waits
         if (!going) return;
         const text = `writer ${i} slip ${slip} word ${n}`;
         const { version } = own;

@@ -12,7 +12,11 @@ const TEMPLATE = 'template_world';
 async function asSuper(statement: string): Promise<void> {
   const client = new pg.Client({ connectionString: process.env.BRACKENFELL_TEST_SUPER_URL! });
   await client.connect();
-  await client.query(statement).finally(() => client.end());
+  try {
+    await client.query(statement);
+  } finally {
+    await client.end();
+  }
 }
 
 /** A counter of the test's own: the built application on a copy of the demo world, which can be killed and started again. */
@@ -102,7 +106,7 @@ export const test = base.extend<{ counter: Counter }, { ahead: CountersAhead }>(
     expect(clashes).toEqual([]);
   },
   ahead: [
-    // eslint-disable-next-line no-empty-pattern -- Playwright reads fixtures from the pattern
+    // oxlint-disable-next-line no-empty-pattern -- Playwright reads fixtures from the pattern
     async ({}, use) => {
       const ahead = new CountersAhead();
       await use(ahead);

@@ -54,7 +54,12 @@ async function restoreDump({ places }: ShopConfig, folder: string): Promise<void
       throw new Error(`The shop is empty as before. ${error instanceof Error ? error.message : ''}`, { cause: error });
     }
     const db = openDatabase(urls.ownerUrl, () => undefined, { max: 1, patient: true });
-    const applied = await migrate(db).finally(() => db.destroy());
+    let applied: readonly string[];
+    try {
+      applied = await migrate(db);
+    } finally {
+      await db.destroy();
+    }
     say(
       `Restored as of ${manifest.madeAt}: ${rowsIn(manifest.tables)} rows of ${Object.keys(manifest.tables).length} tables, equal by checksum.` +
         (applied.length > 0 ? ` Brought up to date since: ${applied.join(', ')}.` : ''),

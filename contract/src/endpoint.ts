@@ -67,7 +67,7 @@ export const line = (longest: number) =>
   z
     .string()
     .max(longest)
-    // eslint-disable-next-line no-control-regex -- control characters are exactly what is refused
+    // oxlint-disable-next-line no-control-regex -- control characters are exactly what is refused
     .regex(/^[^\u0000-\u001f\u007f\ufffd\ud800-\udfff]*$/u, 'must not contain control or unreadable characters');
 
 export const Units = z.enum(['metric', 'imperial', 'both']);

@@ -92,7 +92,7 @@ export function wearDesk({ onPaper, plug, duty: told, rules, spark }: AtPlace): 
     countedIn,
     material,
     perTenThousandKmMm: growthAt({ onPaper, plug, duty: told, rules }),
-    wornAtMm: range && range.high + WORN_PAST_MM,
+    wornAtMm: range === undefined ? undefined : range.high + WORN_PAST_MM,
     marginOutAtMm: range && marginOutAt(spark, range.low),
     statedLife: life,
     schools: HOUSE_RULES.interval.schools.flatMap(({ id, says }) => {

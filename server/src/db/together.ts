@@ -1,7 +1,7 @@
 import { sql, type RawBuilder, type SelectQueryBuilder } from 'kysely';
 import type { Database } from './database.ts';
 
-// eslint-disable-next-line @typescript-eslint/no-explicit-any -- a reading of any tables
+// oxlint-disable-next-line typescript/no-explicit-any -- a reading of any tables
 type Reading<Row> = SelectQueryBuilder<any, any, Row> | RawBuilder<Row>;
 type RowOf<R> = R extends Reading<infer Row> ? Row : never;
 

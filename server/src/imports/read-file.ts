@@ -27,7 +27,7 @@ const MOST_COLUMNS = 200;
 
 /** A cell without what no database keeps, and no longer than a person would read. */
 function clean(cell: string): string {
-  // eslint-disable-next-line no-control-regex -- control characters are exactly what is taken out
+  // oxlint-disable-next-line no-control-regex -- control characters are exactly what is taken out
   const plain = cell.replaceAll(/[\u0000-\u001f\u007f\ufffe\uffff]+/g, ' ').trim();
   return plain.length > LONGEST_CELL ? `${plain.slice(0, LONGEST_CELL - 1)}…` : plain;
 }

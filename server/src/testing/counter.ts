@@ -23,7 +23,11 @@ function setting(name: string): string {
 async function asSuper(statement: string): Promise<void> {
   const client = new pg.Client({ connectionString: setting('BRACKENFELL_TEST_SUPER_URL') });
   await client.connect();
-  await client.query(statement).finally(() => client.end());
+  try {
+    await client.query(statement);
+  } finally {
+    await client.end();
+  }
 }
 
 export type Agent = ReturnType<typeof supertest.agent>;

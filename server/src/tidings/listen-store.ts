@@ -50,6 +50,7 @@ async function keepListening(
     }
     client.end().catch(() => undefined);
     await sleep(pauseMs, undefined, { signal: stopped }).catch(() => undefined);
+    // oxlint-disable-next-line no-useless-assignment -- the next turn waits by it
     pauseMs = Math.min(LONGEST_PAUSE_MS, pauseMs * 2);
   }
 }

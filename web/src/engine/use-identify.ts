@@ -26,7 +26,7 @@ export function useSaid() {
     const kept = readSaid(slipId);
     if (search.getAll('said').length === 0 && kept.length > 0) keep(kept);
     // Only when a slip is opened: afterwards the address is what counts.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [slipId]);
   return {
     said,

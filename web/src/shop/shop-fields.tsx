@@ -1,4 +1,4 @@
-import { useId } from 'react';
+import { useId, useState } from 'react';
 import { Controller, useFormContext } from 'react-hook-form';
 import type { z } from 'zod';
 import type { ShopDetails } from '@brackenfell/contract/shop';
@@ -77,10 +77,11 @@ function Sample({ currency, locale, timeZone }: { currency: Currency; locale: Lo
     timeStyle: 'short',
     ...(timeZone === null ? {} : { timeZone }),
   });
+  const [now] = useState(() => new Date());
   return (
     <p className="text-soft" aria-live="polite">
       On paper: <span className="num">{price.format(1234.5)}</span>, and now it is{' '}
-      <span className="num">{moment.format(new Date())}</span>
+      <span className="num">{moment.format(now)}</span>
       {timeZone === null ? ' at this till' : ' there'}.
     </p>
   );

@@ -18,7 +18,7 @@ export function NoteDialog({ docket, draft, wording = '', store, onClose }: Note
   useEffect(() => {
     if (text === '' && wording !== '') set(wording);
     // Only at first: an emptied field stays empty.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, []);
   return (
     <Dialog title={wording === '' ? `Note on slip ${docket}` : 'Write the note anew'} onClose={onClose}>
