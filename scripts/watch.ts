@@ -12,7 +12,7 @@ const start = (name: string, args: readonly string[]) =>
   });
 
 const watchers = [
-  start('tsc', ['-b', '--watch', '--preserveWatchOutput']),
+  start('../tsc7/bin/tsc', ['-b', '--watch', '--preserveWatchOutput']),
   ...(workspace === undefined ? [] : [start('jest', ['--selectProjects', workspace, '--watch'])]),
 ];
 for (const watcher of watchers)
