@@ -159,6 +159,34 @@ test('whoever is signed out is told nothing more', async () => {
   expect(till.told).toHaveLength(length);
 });
 
+test('a session that ends while its page gathers what to tell is told nothing of it', async () => {
+  const page = new Page();
+  let mayHear = true;
+  const leaves = new AbortController();
+  const events = page.events(leaves.signal, () => Promise.resolve(mayHear));
+  await events.next();
+  page.tell('people');
+  const told = events.next();
+  await sleep(10);
+  mayHear = false;
+  page.tell('people');
+  expect((await told).done).toBe(true);
+});
+
+test('one that ends while it is asked whether it may hear is asked again at once', async () => {
+  const page = new Page();
+  const answers = [true, false];
+  const leaves = new AbortController();
+  const events = page.events(leaves.signal, () => {
+    page.tell('people');
+    return Promise.resolve(answers.shift()!);
+  });
+  await events.next();
+  page.tell('people');
+  expect((await events.next()).done).toBe(false);
+  expect((await events.next()).done).toBe(true);
+});
+
 /** What follows from a write that is told, or that no page shows by itself. */
 const UNTOLD = [
   // Read by the catalogue's version, which is told.

@@ -59,11 +59,11 @@ export class Page {
     while (!hasLeft()) {
       if (!this.#isNews) await this.#news();
       if (hasLeft()) return;
-      // A session that has ended is told nothing more.
-      const toPeople = this.#topics.has('people');
-      if ((toPeople || !this.#isNews) && !(await mayHear())) return;
       if (this.#isNews) await sleep(GATHER_MS);
-      yield this.#isNews ? event(TIDINGS, this.#take()) : event(BEAT, {});
+      const tidings = this.#isNews ? this.#take() : undefined;
+      // A session that has ended is told nothing more. Asked after what is told was taken: one that ends meanwhile is news again.
+      if ((!tidings || tidings.topics.includes('people')) && !(await mayHear())) return;
+      yield tidings ? event(TIDINGS, tidings) : event(BEAT, {});
     }
   }
 
