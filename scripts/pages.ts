@@ -47,7 +47,7 @@ async function cookieOf(address: string, role: Staff['role']): Promise<string> {
   return answer.headers.get('set-cookie')!.split(';')[0]!;
 }
 
-/** Fetched when it is asked for, by npm's own means: with what it needs it would be a fifth of all packages, for one command. */
+/** Fetched when it is asked for, by npm's own means: with what it needs it would be an eighth of all packages, for one command. */
 const AUDITOR = 'lighthouse@12.8.2';
 const MOST_BYTES = 64 * 1024 * 1024;
 

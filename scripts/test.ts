@@ -33,6 +33,7 @@ function run(command: string, args: readonly string[], env: NodeJS.ProcessEnv = 
 }
 
 /** Checks that read the code without running it; each counts as one. */
+// The checker by its path: two releases are installed, and which of them is `tsc` is chance.
 const STATIC: readonly (readonly [string, string, readonly string[]])[] = [
   ['types', '../tsc7/bin/tsc', ['-b']],
   ['lint', 'oxlint', ['--deny-warnings', '--report-unused-disable-directives']],

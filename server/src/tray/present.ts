@@ -148,7 +148,7 @@ class ToldTray {
   readonly tables = new TrayTables();
   readonly rows = new Map<string, ToldRow>();
   /** The last answer, and of which shelf and surroundings it was. */
-  last: { readonly of: readonly unknown[]; readonly written: Written<Tray> } | undefined;
+  last: { readonly shelf: string; readonly around: Around | undefined; readonly written: Written<Tray> } | undefined;
 }
 const TOLD = new WeakMap<object, ToldTray>();
 
@@ -190,10 +190,10 @@ export function writeTray(
   around: Around | undefined,
 ): Written<Tray> {
   const told = toldOf(judged);
-  const of = [judged.shelf, around];
-  if (told.last && of.every((one, i) => one === told.last!.of[i])) return told.last.written;
+  const { shelf } = judged;
+  if (told.last?.shelf === shelf && told.last.around === around) return told.last.written;
   const written = write(trayView(judged, question, units, around));
-  told.last = { of, written };
+  told.last = { shelf, around, written };
   return written;
 }
 

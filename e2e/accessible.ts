@@ -1,0 +1,82 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { expect, type Page } from '@playwright/test';
+import type axeOfPage from 'axe-core';
+import type { ElementContext, RunOptions } from 'axe-core';
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+type Theme = 'chalk' | 'night';
+
+/**
+ * What of the page has words, one of each look: alike in both themes in its ink, its size, and every ground it lies on, and
+ * called alike. A tray's 620 words have 140 looks, and contrast is two thirds of the time.
+ */
+function looksOfWords(): Element[] {
+  const root = document.documentElement;
+  const before = root.dataset.theme;
+  const words = [...document.body.querySelectorAll('*')].filter(
+    (one) =>
+      // A message that is just fading out has no colours of its own.
+      !one.closest('[data-sonner-toaster]') &&
+      (/^(INPUT|TEXTAREA)$/.test(one.tagName) ||
+        [...one.childNodes].some((node) => node.nodeType === Node.TEXT_NODE && node.textContent?.trim() !== '')),
+  );
+  const called = (one: Element | null) => one?.getAttribute('class');
+  const looks = words.map((one) => `${called(one)} in ${called(one.parentElement)}`);
+  for (const theme of ['chalk', 'night']) {
+    root.dataset.theme = theme;
+    const grounds = new Map<Element, string>();
+    const groundsOf = (one: Element): string => {
+      const known = grounds.get(one);
+      if (known !== undefined) return known;
+      const { backgroundColor, backgroundImage, opacity } = getComputedStyle(one);
+      const under = one.parentElement ? groundsOf(one.parentElement) : '';
+      const told = `${backgroundColor} ${backgroundImage} ${opacity}`;
+      const all = told === 'rgba(0, 0, 0, 0) none 1' ? under : `${told} on ${under}`;
+      grounds.set(one, all);
+      return all;
+    };
+    for (const [i, one] of words.entries()) {
+      const { color, fontSize, fontWeight } = getComputedStyle(one);
+      looks[i] = `${looks[i]}; ${color} ${fontSize} ${fontWeight} on ${groundsOf(one)}`;
+    }
+  }
+  if (before === undefined) delete root.dataset.theme;
+  else root.dataset.theme = before;
+  return [...new Map(words.map((one, i) => [looks[i]!, one])).values()];
+}
+
+/** What the screen violates: its words' contrast in both themes, which differ in their colours alone, and all else in one. */
+async function violationsIn(page: Page): Promise<string[]> {
+  // Read once a page: it is half a megabyte. What passes is not described: a fifth of the time.
+  if (!(await page.evaluate(() => 'axe' in globalThis))) await page.evaluate(AXE);
+  const words = await page.evaluateHandle(looksOfWords);
+  return page.evaluate(async (include) => {
+    const { axe } = globalThis as unknown as { axe: typeof axeOfPage };
+    const resultTypes: 'violations'[] = ['violations'];
+    const exclude = ['[data-sonner-toaster]'];
+    const look = async (theme: Theme, of: ElementContext, by: RunOptions) => {
+      document.documentElement.dataset.theme = theme;
+      const { violations } = await axe.run(of, by);
+      return violations.map(
+        ({ id, nodes }) =>
+          `${theme}: ${id}: ${nodes
+            .map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary ?? ''}`)
+            .slice(0, 3)
+            .join(' | ')}`,
+      );
+    };
+    const contrast = { resultTypes, runOnly: { type: 'rule' as const, values: ['color-contrast'] } };
+    return [
+      ...(await look('chalk', { exclude }, { resultTypes, rules: { 'color-contrast': { enabled: false } } })),
+      ...(await look('chalk', { include, exclude }, contrast)),
+      ...(await look('night', { include, exclude }, contrast)),
+    ];
+  }, words);
+}
+
+/** No accessibility violation on the screen as it stands, in either theme. */
+export async function expectAccessible(page: Page): Promise<void> {
+  expect(await violationsIn(page)).toEqual([]);
+}
