@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { cpus, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { cellsOf, type Figure } from './figures.ts';
@@ -7,6 +7,7 @@ import { buildAll, bundleForNode } from './build.ts';
 import { ensureChromium } from './debian.ts';
 import { DIST, ROOT, scratchFolder } from './places.ts';
 import { withThrowawayDatabase } from './throwaway-database.ts';
+import { writePage } from './write-page.ts';
 
 const BENCH_BUNDLES = join(DIST, 'bench');
 const BENCHES = [
@@ -42,7 +43,7 @@ function writeTable(figures: string, machine: string): void {
   const page = readFileSync(SPEED, 'utf8');
   const written = page.replace(/(<!-- one run -->\n)[^]*(\n<!-- \/one run -->)/, `$1\n${table}\n$2`);
   if (written === page) throw new Error('docs/speed.md has no place for the table.');
-  writeFileSync(SPEED, written);
+  writePage(SPEED, written);
 }
 
 /**

@@ -1,6 +1,4 @@
-import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { format, resolveConfig } from 'prettier';
 import { WORK_PHASES, type WorkPhase } from '@brackenfell/core/fitting-plan/steps';
 import { demoWorld } from '@brackenfell/demo/world';
 import { createContext } from '@brackenfell/server/context/context';
@@ -10,6 +8,7 @@ import { judgeEngine } from '@brackenfell/server/tray/judge-engine';
 import { planFitting } from '@brackenfell/server/tray/fitting-plan';
 import { ROOT, scratchFolder } from './places.ts';
 import { withThrowawayDatabase } from './throwaway-database.ts';
+import { writePage } from './write-page.ts';
 
 const FILE = join(ROOT, 'docs/orders-of-work.md');
 
@@ -54,6 +53,6 @@ await withThrowawayDatabase(scratchFolder('orders', 1), async (env) => {
     ...(await gatherSteps(env.BRACKENFELL_TEST_APP_URL!)),
     '',
   ].join('\n');
-  writeFileSync(FILE, await format(text, { ...(await resolveConfig(FILE)), filepath: FILE }));
+  writePage(FILE, text);
   console.log(text);
 });

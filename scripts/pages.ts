@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { readFileSync, writeFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { chromium } from '@playwright/test';
@@ -11,6 +11,7 @@ import { CHROMIUM_LAUNCH, ensureChromium } from './debian.ts';
 import { ROOT, scratchFolder } from './places.ts';
 import { startServer, stopServer } from './server-process.ts';
 import { withThrowawayDatabase } from './throwaway-database.ts';
+import { writePage } from './write-page.ts';
 
 /** The main views with the demo data, each as the person who works there; nobody is signed in at the door. */
 const VIEWS: readonly { readonly path: string; readonly as: Staff['role'] | undefined }[] = [
@@ -122,7 +123,7 @@ async function main(): Promise<void> {
     ];
     const page = readFileSync(SPEED, 'utf8');
     const written = page.replace(/(<!-- pages -->\n)[^]*(\n<!-- \/pages -->)/, `$1\n${table.join('\n')}\n$2`);
-    writeFileSync(SPEED, written);
+    writePage(SPEED, written);
   });
 }
 

@@ -33,11 +33,9 @@ function run(command: string, args: readonly string[], env: NodeJS.ProcessEnv = 
 }
 
 /** Checks that read the code without running it; each counts as one. */
-// The checker by its path: two releases are installed, and which of them is `tsc` is chance.
 const STATIC: readonly (readonly [string, string, readonly string[]])[] = [
-  ['types', '../tsc7/bin/tsc', ['-b']],
-  ['lint', 'oxlint', ['--deny-warnings', '--report-unused-disable-directives']],
-  ['format', 'prettier', ['--check', '--log-level', 'warn', '.']],
+  ['types and lint', 'oxlint', ['--deny-warnings', '--report-unused-disable-directives']],
+  ['format', 'oxfmt', ['--check']],
   [
     'boundaries',
     'depcruise',
@@ -85,7 +83,8 @@ async function runUnit(env: NodeJS.ProcessEnv): Promise<Count> {
     { ...env, NODE_OPTIONS: '--experimental-vm-modules' },
   );
   const read = readJson(report) as
-    { numPassedTests: number; numFailedTests: number; numRuntimeErrorTestSuites: number } | undefined;
+    | { numPassedTests: number; numFailedTests: number; numRuntimeErrorTestSuites: number }
+    | undefined;
   const failed = (read?.numFailedTests ?? 1) + (read?.numRuntimeErrorTestSuites ?? 0);
   return { passed: read?.numPassedTests ?? 0, failed: code !== 0 && failed === 0 ? 1 : failed };
 }

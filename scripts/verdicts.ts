@@ -1,6 +1,5 @@
-import { readFileSync, writeFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { format, resolveConfig } from 'prettier';
 import { demoWorld } from '@brackenfell/demo/world';
 import { PART_KINDS } from '@brackenfell/core/facts/part-kinds';
 import { TRAY_ORDER } from '@brackenfell/core/fitment/ranking';
@@ -11,6 +10,7 @@ import { silentLog } from '@brackenfell/server/context/log';
 import { judgeEngine } from '@brackenfell/server/tray/judge-engine';
 import { ROOT, scratchFolder } from './places.ts';
 import { withThrowawayDatabase } from './throwaway-database.ts';
+import { writePage } from './write-page.ts';
 
 const FILE = join(ROOT, 'docs/verdicts.md');
 
@@ -56,7 +56,7 @@ await withThrowawayDatabase(scratchFolder('verdicts', 1), async (env) => {
     // What is written below the table by hand stays.
     keptBelow(readFileSync(FILE, 'utf8')),
   ].join('\n');
-  writeFileSync(FILE, await format(text, { ...(await resolveConfig(FILE)), filepath: FILE }));
+  writePage(FILE, text);
   console.log(text);
 });
 

@@ -22,7 +22,12 @@ export interface Endpoint {
   readonly consumes?: number;
   /** A document instead of JSON: the handler gives its bytes. */
   readonly produces?:
-    'application/pdf' | 'text/calendar' | 'text/csv' | 'text/event-stream' | 'application/x-ndjson' | 'application/zip';
+    | 'application/pdf'
+    | 'text/calendar'
+    | 'text/csv'
+    | 'text/event-stream'
+    | 'application/x-ndjson'
+    | 'application/zip';
   /** Repeating the call with the same Idempotency-Key gives the first answer again. */
   readonly idempotent?: boolean;
   /** A read that follows every key stroke: its session may have been looked up up to two seconds ago. */

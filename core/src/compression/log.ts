@@ -20,7 +20,8 @@ export const CONDITION_SAYS: Readonly<Record<LogCondition, string>> = {
 
 /** What a log says to the plugs of the same engine. */
 export type ToldByCompression =
-  { readonly kind: 'neighbours-low'; readonly cylinders: readonly [number, number] } | { readonly kind: 'good' };
+  | { readonly kind: 'neighbours-low'; readonly cylinders: readonly [number, number] }
+  | { readonly kind: 'good' };
 
 export interface CompressionAnswer {
   readonly spread: CompressionSpread | undefined;

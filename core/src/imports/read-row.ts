@@ -34,7 +34,8 @@ export function decimalMark(cells: readonly string[]): DecimalMark | undefined {
 }
 
 export type MoneyRead =
-  { readonly kind: 'minor'; readonly minor: number } | { readonly kind: 'asked' | 'unreadable'; readonly says: string };
+  | { readonly kind: 'minor'; readonly minor: number }
+  | { readonly kind: 'asked' | 'unreadable'; readonly says: string };
 
 /** An amount with its thousands in threes, before the decimals one mark and between the thousands the other. */
 const AMOUNTS: Readonly<Record<DecimalMark, RegExp>> = {

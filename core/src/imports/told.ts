@@ -11,7 +11,8 @@ export type ToldUse = (typeof TOLD_USES)[number];
 export type Stated = readonly [fact: RecordedFactId, value: unknown];
 
 export type ToldRead =
-  { readonly kind: 'told'; readonly stated: readonly Stated[] } | { readonly kind: 'asked'; readonly says: string };
+  | { readonly kind: 'told'; readonly stated: readonly Stated[] }
+  | { readonly kind: 'asked'; readonly says: string };
 
 const told = (...stated: readonly Stated[]): ToldRead => ({ kind: 'told', stated });
 const asked = (says: string): ToldRead => ({ kind: 'asked', says });

@@ -55,7 +55,8 @@ export interface DecodedField {
 }
 
 export type DecodedNumber =
-  { readonly kind: 'decoded'; readonly fields: readonly DecodedField[] } | { readonly kind: 'not-of-this-scheme' };
+  | { readonly kind: 'decoded'; readonly fields: readonly DecodedField[] }
+  | { readonly kind: 'not-of-this-scheme' };
 
 const CHARACTERS = { letters: '[A-Z]', digits: '[0-9]' } as const;
 

@@ -10,7 +10,8 @@ export function plainFigure(text: string): number | undefined {
 }
 
 export type PlainReading =
-  { readonly kind: 'plain'; readonly value: number } | Extract<QuantityReading, { kind: 'unreadable' }>;
+  | { readonly kind: 'plain'; readonly value: number }
+  | Extract<QuantityReading, { kind: 'unreadable' }>;
 
 /** Reads a plain figure that was typed. Undefined where nothing was; unreadable below `least`, or where it is no one figure. */
 export function readPlain(text: string, why: string, least = 0): PlainReading | undefined {

@@ -8,7 +8,8 @@ export interface TypedBlades {
 }
 
 export type ReadBlades =
-  { readonly kind: 'read'; readonly blades: readonly OwnedBlade[] } | { readonly kind: 'wrong'; readonly says: string };
+  | { readonly kind: 'read'; readonly blades: readonly OwnedBlade[] }
+  | { readonly kind: 'wrong'; readonly says: string };
 
 export const printBlades = (blades: readonly OwnedBlade[], unit: OwnedBlade['unit']): string =>
   blades
