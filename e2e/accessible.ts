@@ -9,10 +9,11 @@ const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.mi
 type Theme = 'chalk' | 'night';
 
 /**
- * What of the page has words, one of each look: alike in both themes in its ink, its size, and every ground it lies on, and
- * called alike. A tray's 620 words have 140 looks, and contrast is two thirds of the time.
+ * What of the page has words that are seen, one of each look: alike in both themes in its ink, its size, and every ground it
+ * lies on, and called alike. A tray's 620 words have 140 looks, and contrast is two thirds of the time. Gives them in one list
+ * with how each looks, so that those found right on an earlier screen are left out.
  */
-function looksOfWords(): Element[] {
+function looksOfWords(): { looks: string[]; words: Element[] } {
   const root = document.documentElement;
   const before = root.dataset.theme;
   const words = [...document.body.querySelectorAll('*')].filter(
@@ -20,7 +21,9 @@ function looksOfWords(): Element[] {
       // A message that is just fading out has no colours of its own.
       !one.closest('[data-sonner-toaster]') &&
       (/^(INPUT|TEXTAREA)$/.test(one.tagName) ||
-        [...one.childNodes].some((node) => node.nodeType === Node.TEXT_NODE && node.textContent?.trim() !== '')),
+        [...one.childNodes].some((node) => node.nodeType === Node.TEXT_NODE && node.textContent?.trim() !== '')) &&
+      // What is not seen stands for none that is.
+      one.checkVisibility({ opacityProperty: true, visibilityProperty: true }),
   );
   const called = (one: Element | null) => one?.getAttribute('class');
   const looks = words.map((one) => `${called(one)} in ${called(one.parentElement)}`);
@@ -44,21 +47,28 @@ function looksOfWords(): Element[] {
   }
   if (before === undefined) delete root.dataset.theme;
   else root.dataset.theme = before;
-  return [...new Map(words.map((one, i) => [looks[i]!, one])).values()];
+  const each = new Map(words.map((one, i) => [looks[i]!, one]));
+  return { looks: [...each.keys()], words: [...each.values()] };
 }
+
+/** Looks whose contrast was found right on a screen before, in both themes: the same ink on the same grounds is right again. */
+const foundRight = new Set<string>();
 
 /** What the screen violates: its words' contrast in both themes, which differ in their colours alone, and all else in one. */
 async function violationsIn(page: Page): Promise<string[]> {
   // Read once a page: it is half a megabyte. What passes is not described: a fifth of the time.
   if (!(await page.evaluate(() => 'axe' in globalThis))) await page.evaluate(AXE);
-  const words = await page.evaluateHandle(looksOfWords);
-  return page.evaluate(async (include) => {
+  const found = await page.evaluateHandle(looksOfWords);
+  const looks = await found.evaluate((of) => of.looks);
+  const unknown = looks.flatMap((look, i) => (foundRight.has(look) ? [] : [i]));
+  const violations = await found.evaluate(async (of, places) => {
     const { axe } = globalThis as unknown as { axe: typeof axeOfPage };
+    const include = places.map((i) => of.words[i]!);
     const resultTypes: 'violations'[] = ['violations'];
     const exclude = ['[data-sonner-toaster]'];
-    const look = async (theme: Theme, of: ElementContext, by: RunOptions) => {
+    const look = async (theme: Theme, at: ElementContext, by: RunOptions) => {
       document.documentElement.dataset.theme = theme;
-      const { violations } = await axe.run(of, by);
+      const { violations } = await axe.run(at, by);
       return violations.map(
         ({ id, nodes }) =>
           `${theme}: ${id}: ${nodes
@@ -68,12 +78,18 @@ async function violationsIn(page: Page): Promise<string[]> {
       );
     };
     const contrast = { resultTypes, runOnly: { type: 'rule' as const, values: ['color-contrast'] } };
-    return [
-      ...(await look('chalk', { exclude }, { resultTypes, rules: { 'color-contrast': { enabled: false } } })),
-      ...(await look('chalk', { include, exclude }, contrast)),
-      ...(await look('night', { include, exclude }, contrast)),
-    ];
-  }, words);
+    const all = await look('chalk', { exclude }, { resultTypes, rules: { 'color-contrast': { enabled: false } } });
+    if (include.length === 0) return { all, ofContrast: [] };
+    return {
+      all,
+      ofContrast: [
+        ...(await look('chalk', { include, exclude }, contrast)),
+        ...(await look('night', { include, exclude }, contrast)),
+      ],
+    };
+  }, unknown);
+  if (violations.ofContrast.length === 0) for (const i of unknown) foundRight.add(looks[i]!);
+  return [...violations.all, ...violations.ofContrast];
 }
 
 /** No accessibility violation on the screen as it stands, in either theme. */
