@@ -107,42 +107,70 @@ export const leadingToNothing = async (db: Database): Promise<PartSuspect[]> =>
        where p.kind = 'unheld' group by r.to_part_id order by r.to_part_id`.execute(db)
   ).rows;
 
+/** How many are looked at more closely in one question: their number is not foreseen by who plans it. */
+const STRIDE = 1000;
+
+async function inStrides<T>(of: readonly string[], look: (some: readonly string[]) => Promise<T[]>): Promise<T[]> {
+  const found: T[] = [];
+  for (let i = 0; i < of.length; i += STRIDE) found.push(...(await look(of.slice(i, i + STRIDE))));
+  return found;
+}
+
 /** Numbers that two makers use. Short stampings repeat from maker to maker by nature and are left out. */
-export const sharedNumbers = async (db: Database): Promise<PartSuspect[]> =>
-  (
-    await sql<PartSuspect>`
-      select min(part_id) as "partId", max(part_id) as "otherId", '{}'::text[] as "edgeIds", array[min(printed)] as says
-        from part_name where kind <> 'stamping'
-       group by normal_form having min(maker_id) <> max(maker_id) order by 1`.execute(db)
-  ).rows;
+export async function sharedNumbers(db: Database): Promise<PartSuspect[]> {
+  // One walk along the index, where those alike are neighbours: to group all numbers there are would take their room on the disk.
+  const shared = await sql<{ normal: string }>`
+    select distinct normal_form as normal
+      from (select normal_form, part_id, lag(normal_form) over w as before, lag(part_id) over w as "partBefore"
+              from part_name window w as (order by normal_form using ~<~)) n
+     where normal_form = before and part_id <> "partBefore"`.execute(db);
+  return inStrides(
+    shared.rows.map(({ normal }) => normal),
+    async (some) =>
+      (
+        await sql<PartSuspect>`
+          select min(part_id) as "partId", max(part_id) as "otherId", '{}'::text[] as "edgeIds", array[min(printed)] as says
+            from part_name where normal_form = any(${some}::text[]) and kind <> 'stamping'
+           group by normal_form having min(maker_id) <> max(maker_id) order by 1`.execute(db)
+      ).rows,
+  );
+}
 
 /**
  * Facts of a part for which sources give more than one figure: of one rank, or of a weaker one that says something else than
  * what rules by more than the check's match band.
  */
-export const disagreeingFigures = async (db: Database): Promise<PartSuspect[]> =>
-  (
-    await sql<PartSuspect>`
-      select part_id as "partId", null as "otherId", '{}'::text[] as "edgeIds", array[attribute] as says
-        from (select c.part_id, f.attribute, count(*) as figures
-                from chosen_figure c join figure f on f.id = c.figure_id
-               where c.part_id is not null group by c.part_id, f.attribute) x
-       where figures > 1
-      union
-      select f.part_id, null, '{}'::text[], array[f.attribute]
-        from figure f
-        join chosen_figure c on c.part_id = f.part_id and c.rules
-        join figure r on r.id = c.figure_id and r.attribute = f.attribute
-        left join unnest(${BANDED}::text[], ${BANDS}::double precision[]) as b (attribute, band) on b.attribute = f.attribute
-       where f.part_id is not null and f.withdrawn_at is null and f.id <> r.id and f.attribute not like '%.supply'
-         and f.source_rank <> r.source_rank and f.source_rank not in ('hearsay', 'gauged', 'house-rule')
-         and case when jsonb_typeof(f.value) = 'number' and jsonb_typeof(r.value) = 'number'
-                    then abs(f.value::double precision - r.value::double precision) > coalesce(b.band, 0) + 1e-6
-                  when f.value ? 'kohm'
-                    then abs((f.value ->> 'kohm')::double precision - (r.value ->> 'kohm')::double precision) > coalesce(b.band, 0) + 1e-6
-                  else f.value <> r.value end
-       order by 1, 4`.execute(db)
-  ).rows;
+export async function disagreeingFigures(db: Database): Promise<PartSuspect[]> {
+  const told = await sql<{ id: string }>`
+    select part_id as id from figure where part_id is not null
+     group by part_id having count(*) > count(distinct attribute) order by 1`.execute(db);
+  return inStrides(
+    told.rows.map(({ id }) => id),
+    async (some) =>
+      (
+        await sql<PartSuspect>`
+          select part_id as "partId", null as "otherId", '{}'::text[] as "edgeIds", array[attribute] as says
+            from (select c.part_id, f.attribute, count(*) as figures
+                    from chosen_figure c join figure f on f.id = c.figure_id
+                   where c.part_id = any(${some}::bigint[]) group by c.part_id, f.attribute) x
+           where figures > 1
+          union
+          select f.part_id, null, '{}'::text[], array[f.attribute]
+            from figure f
+            join chosen_figure c on c.part_id = f.part_id and c.rules
+            join figure r on r.id = c.figure_id and r.attribute = f.attribute
+            left join unnest(${BANDED}::text[], ${BANDS}::double precision[]) as b (attribute, band) on b.attribute = f.attribute
+           where f.part_id = any(${some}::bigint[]) and f.withdrawn_at is null and f.id <> r.id and f.attribute not like '%.supply'
+             and f.source_rank <> r.source_rank and f.source_rank not in ('hearsay', 'gauged', 'house-rule')
+             and case when jsonb_typeof(f.value) = 'number' and jsonb_typeof(r.value) = 'number'
+                        then abs(f.value::double precision - r.value::double precision) > coalesce(b.band, 0) + 1e-6
+                      when f.value ? 'kohm'
+                        then abs((f.value ->> 'kohm')::double precision - (r.value ->> 'kohm')::double precision) > coalesce(b.band, 0) + 1e-6
+                      else f.value <> r.value end
+           order by 1, 4`.execute(db)
+      ).rows,
+  );
+}
 
 /** Numbers engine makers name that are said to be the same as parts of several makers. */
 export const filledByTwo = async (db: Database): Promise<PartSuspect[]> =>
