@@ -22,6 +22,7 @@ import { plainJson } from './http/plain-json.ts';
 import { knownHost, sameOriginJson } from './http/same-origin.ts';
 import { sendTrouble, serve } from './http/serve.ts';
 import { trouble, type Trouble } from './http/trouble.ts';
+import { whenAsked } from './http/when-asked.ts';
 import { openFormatRoutes } from './open-format/routes.ts';
 import { partRoutes } from './part/routes.ts';
 import { shopRoutes } from './shop/routes.ts';
@@ -111,9 +112,8 @@ export function createApp(context: Context): Express {
     await answers(db);
     return { ok: true as const };
   });
-  // Written when first asked for: it is a quarter of a server's start.
-  let document: ReturnType<typeof openApiDocument> | undefined;
-  serve(app, context, openApi, () => Promise.resolve((document ??= openApiDocument())));
+  const document = whenAsked(openApiDocument);
+  serve(app, context, openApi, () => Promise.resolve(document()));
   liveRoutes(app, context);
   shopRoutes(app, context);
   sessionRoutes(app, context);

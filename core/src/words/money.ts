@@ -31,21 +31,27 @@ function writersOf(currency: Currency, locale: Locale) {
 }
 
 /** One process, and one page, serves one shop: its money is told to this module once, before the first amount is written. */
-let writers = writersOf('GBP', 'en-GB');
+let told: Parameters<typeof writersOf> = ['GBP', 'en-GB'];
+// Made for the first amount: to ask how a locale writes takes a browser longer than anything else of a page's beginning.
+let made: ReturnType<typeof writersOf> | undefined;
+const writers = () => (made ??= writersOf(...told));
 
 /** From here on amounts are written in this currency, as this locale has it. */
 export function writeMoneyIn(currency: Currency, locale: Locale): void {
-  writers = writersOf(currency, locale);
+  told = [currency, locale];
+  made = undefined;
 }
 
 /** Minor units as the counter says a price; a dash where there is none. */
-export const printPrice = (minor: number | null): string => (minor === null ? '–' : writers.priced.format(minor / 100));
+export const printPrice = (minor: number | null): string =>
+  minor === null ? '–' : writers().priced.format(minor / 100);
 
 /** Without the sign, for columns whose head carries it. */
-export const printAmount = (minor: number | null): string => (minor === null ? '–' : writers.bare.format(minor / 100));
+export const printAmount = (minor: number | null): string =>
+  minor === null ? '–' : writers().bare.format(minor / 100);
 
 /** The currency's sign. */
-export const moneySign = (): string => writers.sign;
+export const moneySign = (): string => writers().sign;
 
 /** A label that is written with a pound's sign, with the shop's own. */
-export const inOurMoney = (label: string): string => label.replace('£', writers.sign);
+export const inOurMoney = (label: string): string => label.replace('£', writers().sign);

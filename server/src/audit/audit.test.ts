@@ -1,10 +1,12 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { sql } from 'kysely';
 import type { AuditFinding, AuditList } from '@brackenfell/contract/audit';
 import { PLANTED_CONTRADICTIONS } from '@brackenfell/demo/planted-contradictions';
 import { silentLog } from '../context/log.ts';
 import { computeAllClusters } from '../interchange/cluster-store.ts';
 import { fetchTray, openTestCounter, write, type TestCounter } from '../testing/counter.ts';
 import { workOneJob } from '../jobs/work-jobs.ts';
+import { sharedNumbers } from './suspect-store.ts';
 
 let counter: TestCounter;
 beforeAll(async () => {
@@ -97,6 +99,49 @@ test('an audit asked for by six at once is one audit', async () => {
   const asked = await Promise.all(Array.from({ length: 6 }, () => write(who, 'post', '/api/audit/jobs', {})));
   expect(new Set(asked.map(({ body }) => (body as { jobId: string }).jobId)).size).toBe(1);
   await write(who, 'post', `/api/audit/jobs/${(asked[0]!.body as { jobId: string }).jobId}/cancel`, {});
+});
+
+describe('numbers of two makers', () => {
+  test('are all named, however many there are; those of one maker and stampings are not', async () => {
+    const before = await sharedNumbers(counter.owner);
+    const tried = counter.owner.transaction().execute(async (trx) => {
+      const parts = await trx
+        .selectFrom('part')
+        .distinctOn('maker_id')
+        .select(['id', 'maker_id'])
+        .where('kind', '=', 'plug')
+        .limit(2)
+        .execute();
+      const sameMaker = await trx
+        .selectFrom('part')
+        .select(['id', 'maker_id'])
+        .where('maker_id', '=', parts[0]!.maker_id)
+        .where('id', '<>', parts[0]!.id)
+        .executeTakeFirstOrThrow();
+      const call = (who: { id: string; maker_id: string }, kind: string, by: string, many: number) =>
+        sql`
+        insert into part_name (part_id, maker_id, kind, printed, normal_form, fold_key)
+        select ${who.id}, ${who.maker_id}, ${kind}, ${by}::text || i, ${by}::text || i, ${by}::text || i
+          from generate_series(1, ${many}::int) i`.execute(trx);
+      for (const who of parts) await call(who, 'stock', 'BOTH', 2500);
+      for (const who of [parts[0]!, sameMaker]) await call(who, 'stock', 'OWN', 20);
+      for (const who of parts) await call(who, 'stamping', 'SHORT', 20);
+      const after = await sharedNumbers(trx);
+      const news = after.filter(({ says }) => /^(BOTH|OWN|SHORT)/.test(says[0]!));
+      expect(after).toHaveLength(before.length + 2500);
+      expect(news).toHaveLength(2500);
+      expect(new Set(news.map(({ partId, otherId }) => [partId, otherId].sort().join()))).toEqual(
+        new Set([
+          parts
+            .map(({ id }) => id)
+            .sort()
+            .join(),
+        ]),
+      );
+      throw new Error('taken back');
+    });
+    await expect(tried).rejects.toThrow('taken back');
+  });
 });
 
 describe('a decision about a contradiction', () => {

@@ -8,6 +8,7 @@ import {
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { serve } from '../http/serve.ts';
+import { whenAsked } from '../http/when-asked.ts';
 import { readOpenLines } from './export-store.ts';
 import { zippedSheets } from './write-sheets.ts';
 
@@ -17,8 +18,8 @@ export async function* openFile(db: Database): AsyncGenerator<string> {
 }
 
 export function openFormatRoutes(app: Express, context: Context): void {
-  const schema = openCatalogueJsonSchema();
-  serve(app, context, openCatalogueSchema, () => Promise.resolve(schema));
+  const schema = whenAsked(openCatalogueJsonSchema);
+  serve(app, context, openCatalogueSchema, () => Promise.resolve(schema()));
   serve(app, context, exportSheets, ({ db }) => Promise.resolve(zippedSheets(db)));
   serve(app, context, exportCatalogue, ({ db }) => Promise.resolve(openFile(db)));
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { OpenLine } from '@brackenfell/contract/open-catalogue';
+import { whenAsked } from '../http/when-asked.ts';
 
 interface SheetColumn {
   readonly name: string;
@@ -9,25 +10,25 @@ interface SheetColumn {
   readonly isOptional: boolean;
 }
 
-let sheets: ReadonlyMap<string, readonly SheetColumn[]> | undefined;
-
 /**
  * The sheets of the open format in their order, one a kind of line: its columns are the fields of that line, in the schema's
- * order. Read off the schema when first asked for: no server's start waits for it.
+ * order.
  */
-export const sheetsOfFormat = (): ReadonlyMap<string, readonly SheetColumn[]> =>
-  (sheets ??= new Map(
-    OpenLine.options.map(({ shape }) => [
-      shape.line.value,
-      Object.entries<z.ZodType>(shape)
-        .filter(([field]) => field !== 'line')
-        .map(([name, field]) => ({
-          name,
-          isText: z.toJSONSchema(field).type === 'string',
-          isOptional: field.safeParse(undefined).success,
-        })),
-    ]),
-  ));
+export const sheetsOfFormat = whenAsked(
+  (): ReadonlyMap<string, readonly SheetColumn[]> =>
+    new Map(
+      OpenLine.options.map(({ shape }) => [
+        shape.line.value,
+        Object.entries<z.ZodType>(shape)
+          .filter(([field]) => field !== 'line')
+          .map(([name, field]) => ({
+            name,
+            isText: z.toJSONSchema(field).type === 'string',
+            isOptional: field.safeParse(undefined).success,
+          })),
+      ]),
+    ),
+);
 
 /** Before what a spreadsheet would work out, and before a cell that begins with it: one is taken away where it is read. */
 const TEXT_MARK = "'";

@@ -24,6 +24,7 @@ import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { serve } from '../http/serve.ts';
 import { isTrouble, trouble, type Trouble } from '../http/trouble.ts';
+import { whenAsked } from '../http/when-asked.ts';
 import { recordChange } from '../history/store.ts';
 import { readPartRows } from '../catalogue/part-store.ts';
 import { makeEvidencePack } from './evidence-pack.ts';
@@ -125,6 +126,6 @@ export function quarantineRoutes(app: Express, context: Context): void {
     const pack = await makeEvidencePack(context, db, params.batchId, staff);
     return isTrouble(pack) ? pack : printPack(pack);
   });
-  const schema = evidencePackJsonSchema();
-  serve(app, context, evidencePackSchema, () => Promise.resolve(schema));
+  const schema = whenAsked(evidencePackJsonSchema);
+  serve(app, context, evidencePackSchema, () => Promise.resolve(schema()));
 }

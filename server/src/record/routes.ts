@@ -20,6 +20,7 @@ import type { Writing } from '../db/database.ts';
 import { recordChange } from '../history/store.ts';
 import { serve } from '../http/serve.ts';
 import { trouble } from '../http/trouble.ts';
+import { whenAsked } from '../http/when-asked.ts';
 import { amissIn } from './amiss.ts';
 import { previewOf, sayDifferences } from './preview.ts';
 import { canUndo, printOf, showRecord } from './show-record.ts';
@@ -30,14 +31,14 @@ import { isSpokenFor, putRecord, removeRecord } from './record-store.ts';
 export function recordRoutes(app: Express, context: Context): void {
   const labelled = (forms: readonly (readonly [string, FormNode])[]) =>
     Object.fromEntries(forms.map(([fact, form]) => [fact, { label: FACTS[fact as RecordedFactId].label, form }]));
-  const figures = {
+  const figures = whenAsked(() => ({
     engine: labelled(Object.entries(formsOfAsked())),
     'heat-scale': {},
     // What a number tells is of a plug; it is stated as a figure or a code beside it.
     numbering: labelled(factsOfKind('plug').map((fact) => [fact, { of: 'flag' }])),
-  };
+  }));
   serve(app, context, getRecordForm, ({ params: { kind } }) =>
-    Promise.resolve({ form: formOfRecord(kind), figures: figures[kind] }),
+    Promise.resolve({ form: formOfRecord(kind), figures: figures()[kind] }),
   );
 
   serve(app, context, listMakers, async ({ db }) => ({ makers: await readMakers(db) }));

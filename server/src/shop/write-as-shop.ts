@@ -4,8 +4,13 @@ import { writeMoneyIn } from '@brackenfell/core/words/money';
 import type { Database } from '../db/database.ts';
 import { readShop } from './store.ts';
 
+let written = '';
+
 /** From here on this process writes money, and reckons days, as the shop does. */
 export function writeAsShop({ currency, locale, timeZone }: Pick<Shop, 'currency' | 'locale' | 'timeZone'>): void {
+  const asked = [currency, locale, timeZone].join();
+  if (asked === written) return;
+  written = asked;
   if (timeZone !== null && process.env.TZ !== timeZone) process.env.TZ = timeZone;
   writeMoneyIn(currency, locale);
   writeMomentsAs(locale);
