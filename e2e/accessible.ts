@@ -51,7 +51,10 @@ function looksOfWords(): { looks: string[]; words: Element[] } {
   return { looks: [...each.keys()], words: [...each.values()] };
 }
 
-/** Looks whose contrast was found right on a screen before, in both themes: the same ink on the same grounds is right again. */
+/**
+ * Looks whose contrast was found right on a screen before, in both themes: the same ink on the same grounds is right again. One that
+ * could not be told, behind a dialog or out of sight, is not among them.
+ */
 const foundRight = new Set<string>();
 
 /** What the screen violates: its words' contrast in both themes, which differ in their colours alone, and all else in one. */
@@ -61,35 +64,30 @@ async function violationsIn(page: Page): Promise<string[]> {
   const found = await page.evaluateHandle(looksOfWords);
   const looks = await found.evaluate((of) => of.looks);
   const unknown = looks.flatMap((look, i) => (foundRight.has(look) ? [] : [i]));
-  const violations = await found.evaluate(async (of, places) => {
+  const { violations, right } = await found.evaluate(async (of, places) => {
     const { axe } = globalThis as unknown as { axe: typeof axeOfPage };
-    const include = places.map((i) => of.words[i]!);
-    const resultTypes: 'violations'[] = ['violations'];
     const exclude = ['[data-sonner-toaster]'];
+    const told: string[] = [];
     const look = async (theme: Theme, at: ElementContext, by: RunOptions) => {
       document.documentElement.dataset.theme = theme;
-      const { violations } = await axe.run(at, by);
-      return violations.map(
-        ({ id, nodes }) =>
-          `${theme}: ${id}: ${nodes
-            .map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary ?? ''}`)
-            .slice(0, 3)
-            .join(' | ')}`,
-      );
+      const { violations, passes } = await axe.run(at, by);
+      for (const { id, nodes } of violations) {
+        const where = nodes.map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary ?? ''}`);
+        told.push(`${theme}: ${id}: ${where.slice(0, 3).join(' | ')}`);
+      }
+      return new Set<Element | undefined>(passes.flatMap(({ nodes }) => nodes.map(({ element }) => element)));
     };
-    const contrast = { resultTypes, runOnly: { type: 'rule' as const, values: ['color-contrast'] } };
-    const all = await look('chalk', { exclude }, { resultTypes, rules: { 'color-contrast': { enabled: false } } });
-    if (include.length === 0) return { all, ofContrast: [] };
-    return {
-      all,
-      ofContrast: [
-        ...(await look('chalk', { include, exclude }, contrast)),
-        ...(await look('night', { include, exclude }, contrast)),
-      ],
-    };
+    await look('chalk', { exclude }, { resultTypes: ['violations'], rules: { 'color-contrast': { enabled: false } } });
+    if (places.length === 0) return { violations: told, right: [] };
+    const include = places.map((i) => of.words[i]!);
+    const contrast: RunOptions = { elementRef: true, runOnly: { type: 'rule', values: ['color-contrast'] } };
+    const byDay = await look('chalk', { include, exclude }, contrast);
+    const byNight = await look('night', { include, exclude }, contrast);
+    const right = places.filter((i) => byDay.has(of.words[i]) && byNight.has(of.words[i]));
+    return { violations: told, right };
   }, unknown);
-  if (violations.ofContrast.length === 0) for (const i of unknown) foundRight.add(looks[i]!);
-  return [...violations.all, ...violations.ofContrast];
+  for (const i of right) foundRight.add(looks[i]!);
+  return violations;
 }
 
 /** No accessibility violation on the screen as it stands, in either theme. */

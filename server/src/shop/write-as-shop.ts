@@ -9,6 +9,7 @@ let written = '';
 /** From here on this process writes money, and reckons days, as the shop does. */
 export function writeAsShop({ currency, locale, timeZone }: Pick<Shop, 'currency' | 'locale' | 'timeZone'>): void {
   const asked = [currency, locale, timeZone].join();
+  // Looked at every few seconds: to make the writers anew each time would be in a call's way.
   if (asked === written) return;
   written = asked;
   if (timeZone !== null && process.env.TZ !== timeZone) process.env.TZ = timeZone;
