@@ -1,4 +1,4 @@
-import { expect, expectTray, signIn, slipPane, test } from './counter.ts';
+import { expect, expectTray, signIn, slipPane, test, toRoom } from './counter.ts';
 
 test('after parking nothing of the last customer is left on the desk, and the rail goes back to the slip in hand', async ({
   page,
@@ -19,11 +19,9 @@ test('after parking nothing of the last customer is left on the desk, and the ra
   await page.keyboard.press('Enter');
   await expect(slipPane(page)).toContainText('04201');
 
-  await page.keyboard.press(',');
-  await page.keyboard.press('k');
+  await toRoom(page, 'k');
   await expect(page).toHaveURL(/catalogue/);
-  await page.keyboard.press(',');
-  await page.keyboard.press('c');
+  await toRoom(page, 'c');
   await expectTray(page);
   await expect(slipPane(page)).toContainText('04201');
 

@@ -145,6 +145,11 @@ export async function signIn(page: Page, counter: Counter, name = 'Wren'): Promi
   await expectCounter(page);
 }
 
+/** The comma and a room's letter, sent as one: however long the machine stands still, their times stay a finger's apart. */
+export async function toRoom(page: Page, letter: 'c' | 'k' | 'q' | 'g' | 's' | 'h'): Promise<void> {
+  await Promise.all([page.keyboard.press(','), page.keyboard.press(letter)]);
+}
+
 /** Types into the ask line and takes the answer that is picked. */
 export async function ask(page: Page, question: string, answer: string | RegExp): Promise<void> {
   await page.keyboard.press('/');

@@ -1,4 +1,4 @@
-import { ask, expect, expectAccessible, expectTray, signIn, slipPane, test } from './counter.ts';
+import { ask, expect, expectAccessible, expectTray, signIn, slipPane, test, toRoom } from './counter.ts';
 
 test('a taxi is remembered from its slip, read, found by its plate, and its declined advice raised once, by keyboard', async ({
   page,
@@ -83,8 +83,7 @@ test('dues are listed with who to ring; a person is exported and erased by a sup
   counter,
 }) => {
   await signIn(page, counter, 'Isolde');
-  await page.keyboard.press(',');
-  await page.keyboard.press('g');
+  await toRoom(page, 'g');
   const vehicle = page.getByRole('main', { name: 'Vehicle' });
   await expect(vehicle).toBeVisible();
   await page.keyboard.press('2');
@@ -139,8 +138,7 @@ test('a garage book that cannot be asked says so, and one that finds nothing say
   await signIn(page, counter);
   let fails = true;
   await page.route('**/api/garage**', (route) => (fails ? route.abort() : route.continue()));
-  await page.keyboard.press(',');
-  await page.keyboard.press('g');
+  await toRoom(page, 'g');
   const list = page.getByRole('complementary', { name: 'Vehicles' });
   await expect(list.getByRole('alert')).toBeVisible();
   await expectAccessible(page);

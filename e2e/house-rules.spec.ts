@@ -9,6 +9,7 @@ import {
   signIn,
   slipPane,
   test,
+  toRoom,
   whyPanel,
 } from './counter.ts';
 import { demoStaff } from '@brackenfell/demo/staff';
@@ -23,8 +24,7 @@ test('a rule switched by the supervisor judges the open line again, and what was
   await putWhatWaits(page);
 
   // A specialist reads the rules and changes none.
-  await page.keyboard.press(',');
-  await page.keyboard.press('h');
+  await toRoom(page, 'h');
   await expect(page.getByRole('heading', { name: 'Better electrode' })).toBeVisible();
   await page.keyboard.press('b');
   await expect(page.getByText('A supervisor chooses.')).toBeVisible();

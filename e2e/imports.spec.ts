@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, signIn, test } from './counter.ts';
+import { expect, expectAccessible, signIn, test, toRoom } from './counter.ts';
 
 const page4 = (page: Page) => page.getByRole('main', { name: 'Import' });
 const heading = (page: Page) => page4(page).getByRole('heading', { level: 1 });
@@ -12,8 +12,7 @@ const LIST = [
 ].join('\r\n');
 
 const openImports = async (page: Page) => {
-  await page.keyboard.press(',');
-  await page.keyboard.press('k');
+  await toRoom(page, 'k');
   await expect(page.getByRole('navigation', { name: 'Sheets of the catalogue' })).toBeVisible();
   await page.keyboard.press('4');
   await expect(page4(page)).toContainText('A list is shown here');

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { ask, expect, expectAccessible, expectTray, pickRow, signIn, test, whyPanel } from './counter.ts';
+import { ask, expect, expectAccessible, expectTray, pickRow, signIn, test, toRoom, whyPanel } from './counter.ts';
 
 test('a sheet says another reach: which verdicts turn is seen before it is recorded, the tray follows, and it is taken back', async ({
   page,
@@ -33,8 +33,7 @@ test('a sheet says another reach: which verdicts turn is seen before it is recor
   const main = page.getByRole('main', { name: 'Mend a part' });
   await expect(main).toContainText('(Sheet of spring): added');
 
-  await page.keyboard.press(',');
-  await page.keyboard.press('c');
+  await toRoom(page, 'c');
   await ask(page, 'as22', /Aldersyke AS22/);
   await expectTray(page);
   await pickRow(page, 'KN 426G-63IR');

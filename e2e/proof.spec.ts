@@ -15,6 +15,7 @@ import {
   signIn,
   slipPane,
   test,
+  toRoom,
   type Counter,
 } from './counter.ts';
 
@@ -38,8 +39,7 @@ const says = (page: Page, words: string) => () => proof(page).getByText(words, {
 
 /** The keys of a room are its own once it is there. */
 async function toQuarantine(page: Page): Promise<void> {
-  await page.keyboard.press(',');
-  await page.keyboard.press('q');
+  await toRoom(page, 'q');
   await expect(page.getByRole('navigation', { name: 'Sheets of the quarantine' })).toBeVisible();
 }
 

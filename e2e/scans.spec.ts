@@ -5,15 +5,16 @@ import type { Page } from '@playwright/test';
 async function scan(page: Page, code: string): Promise<void> {
   await page.evaluate((typed) => {
     const target = document.activeElement ?? document.body;
-    const press = (key: string) =>
-      target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+    // A key bears the time at which the system had it, not that at which a busy page gets to it: made first, then sent.
+    const made = [...typed, 'Enter'].map(
+      (key) => new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }),
+    );
     const setText = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value');
-    for (const key of typed) {
-      if (!press(key) || !(target instanceof HTMLInputElement)) continue;
-      setText?.set?.call(target, target.value + key);
+    for (const press of made) {
+      if (!target.dispatchEvent(press) || !(target instanceof HTMLInputElement) || press.key === 'Enter') continue;
+      setText?.set?.call(target, target.value + press.key);
       target.dispatchEvent(new Event('input', { bubbles: true }));
     }
-    press('Enter');
   }, code);
 }
 

@@ -1,13 +1,12 @@
 import type { Page } from '@playwright/test';
-import { choose, expect, expectAccessible, signIn, test } from './counter.ts';
+import { choose, expect, expectAccessible, signIn, test, toRoom } from './counter.ts';
 
 test('blades for a gap are told by keyboard, in any unit, with what tells a gap inside its range', async ({
   page,
   counter,
 }) => {
   await signIn(page, counter);
-  await page.keyboard.press(',');
-  await page.keyboard.press('s');
+  await toRoom(page, 's');
   await expect(page.getByRole('heading', { name: 'Feelers' })).toBeVisible();
   await expect(page.getByLabel('Gap, or its range')).toBeFocused();
   await page.keyboard.type('1.05-1.15', { delay: 30 });
@@ -47,8 +46,7 @@ test('a supercharged five on a smaller pulley runs out of spark at its stock gap
   counter,
 }) => {
   await signIn(page, counter);
-  await page.keyboard.press(',');
-  await page.keyboard.press('s');
+  await toRoom(page, 's');
   await expect(page.getByRole('heading', { name: 'Feelers' })).toBeVisible();
   await page.getByLabel('Gap, or its range').press('Escape');
   await page.keyboard.press('2');

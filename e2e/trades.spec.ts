@@ -1,4 +1,4 @@
-import { ask, expect, expectTray, signIn, slipPane, test, typeGap } from './counter.ts';
+import { ask, expect, expectTray, signIn, slipPane, test, toRoom, typeGap } from './counter.ts';
 import type { Page } from '@playwright/test';
 
 const stageOf = (page: Page) => page.getByRole('main', { name: 'Hand-over stage' });
@@ -53,8 +53,7 @@ test('a generator counts in hours: its due, its options and its next reading', a
   await handOver(page, 'pg66', /Pellworth PG66/);
   await expect(stageOf(page)).toContainText(/Due[\s\S]*\d h/);
   await expect(stageOf(page).getByRole('region', { name: 'Options' })).toContainText('for 1 000 h');
-  await page.keyboard.press(',');
-  await page.keyboard.press('g');
+  await toRoom(page, 'g');
   await page.getByRole('textbox', { name: 'Find a vehicle by name, phone or plate' }).fill('generator 3');
   const vehicle = page.getByRole('main', { name: 'Vehicle' });
   await expect(vehicle.getByRole('heading', { name: 'generator 3' })).toBeVisible();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectTray, signIn, test } from './counter.ts';
+import { expect, expectTray, signIn, test, toRoom } from './counter.ts';
 
 const FINGER_MS = 60;
 /** What the system calls the keys that are no letters. */
@@ -89,10 +89,11 @@ test('what is typed for a room that is long in coming waits for it, and commands
   counter,
 }) => {
   await page.route(/\/assets\/shop-(?!fields)/, async (route) => {
-    await new Promise((done) => setTimeout(done, 2500));
+    await new Promise((done) => setTimeout(done, 6000));
     await route.continue();
   });
   await signIn(page, counter);
-  for (const key of [',', 's', '1', '.', '1']) await page.keyboard.press(key);
+  await toRoom(page, 's');
+  for (const key of ['1', '.', '1']) await page.keyboard.press(key);
   await expect(page.getByLabel('Gap, or its range')).toHaveValue('1.1');
 });

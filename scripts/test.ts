@@ -126,7 +126,9 @@ function sayWhatWasShown(): void {
   );
   for (const name of kept) {
     const lines = readFileSync(join(results, name), 'utf8').split('\n');
-    const shown = lines.slice(lines.findIndex((line) => line.startsWith('# Page snapshot')));
+    // Under its own heading, or, of what was waited for in vain, within that fault.
+    const from = lines.findIndex((line) => line === '```yaml');
+    const shown = from < 0 ? ['Nothing: the page told of none.'] : lines.slice(from);
     console.log([`What was shown, ${dirname(name)}:`, ...shown.slice(0, MOST_LINES)].join('\n'));
   }
 }

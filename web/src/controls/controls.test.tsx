@@ -149,7 +149,10 @@ describe('a list', () => {
   let stop: () => void;
   beforeEach(() => {
     jest.useFakeTimers();
-    stop = watchForBursts(() => undefined);
+    stop = watchForBursts(
+      () => undefined,
+      () => undefined,
+    );
     // The test browser lays nothing out.
     Element.prototype.scrollIntoView = () => undefined;
   });

@@ -1,5 +1,5 @@
 import { lazy, useLayoutEffect, useState, type ComponentType } from 'react';
-import { awaitSheet } from '../keys/keys.ts';
+import { awaitRoom, awaitSheet } from '../keys/keys.ts';
 
 const TRY_AGAIN_MS = 1500;
 const MOST_MISSING = 2;
@@ -42,7 +42,14 @@ export function room<P extends object>(load: () => Promise<ComponentType<P>>): C
   let here: ComponentType<P> | undefined;
   const fetchIt = async () => (here ??= await load());
   loads.push(fetchIt);
-  const OnItsWay: ComponentType<P> = lazy(async () => ({ default: await patiently(fetchIt) }));
+  const OnItsWay: ComponentType<P> = lazy(async () => {
+    const there = awaitRoom();
+    try {
+      return { default: await patiently(fetchIt) };
+    } finally {
+      there();
+    }
+  });
   return function Room(props) {
     // The one it began with: another would begin anew and lose what has been typed.
     const [Shown] = useState(() => here ?? OnItsWay);

@@ -10,11 +10,11 @@ beforeEach(() => {
 afterEach(() => {
   jest.useRealTimers();
 });
-const commanding = (run: (press: string) => void) =>
+const commanding = (run: (press: string) => void, forgot?: (presses: readonly string[]) => void) =>
   new InTurn<string>((press): Done => {
     run(press);
     return 'commanded';
-  });
+  }, forgot);
 const goTo = (pathname: string) => Object.assign(address, { pathname });
 
 test('presses that waited together are run one by one, each once', () => {
@@ -114,16 +114,69 @@ test('what is typed behind a key that opens a sheet waits until the sheet is the
   let isThere: () => void = () => undefined;
   const inTurn = commanding((press) => {
     ran.push(press);
-    if (press === 'n') isThere = inTurn.awaits();
+    if (press === 'n') isThere = inTurn.awaits('sheet');
   });
   inTurn.drew({ pathname: '/counter/engine', search: '' });
   inTurn.add(['n', '4']);
-  // However long it takes: the server may be away, and no letter of a note is a command of the desk.
-  await jest.advanceTimersByTimeAsync(30_000);
+  await jest.advanceTimersByTimeAsync(29_000);
   expect(ran).toEqual(['n']);
   expect(inTurn.isAtIt).toBe(true);
   isThere();
   await jest.advanceTimersByTimeAsync(0);
   expect(ran).toEqual(['n', '4']);
   expect(inTurn.isAtIt).toBe(false);
+});
+
+test('a room whose file is fetched is waited for half a minute; then what was typed for it is forgotten, and commands nothing elsewhere', async () => {
+  const ran: string[] = [];
+  const forgotten: string[] = [];
+  const inTurn = commanding(
+    (press) => {
+      ran.push(press);
+      if (press === ', s') {
+        goTo('/sums/feelers');
+        inTurn.awaits('room');
+      }
+    },
+    (presses) => forgotten.push(...presses),
+  );
+  inTurn.drew({ pathname: '/counter/engine', search: '' });
+  inTurn.add([', s', '1', '.']);
+  await jest.advanceTimersByTimeAsync(29_000);
+  expect([ran, forgotten]).toEqual([[', s'], []]);
+  await jest.advanceTimersByTimeAsync(2000);
+  expect([ran, forgotten]).toEqual([[', s'], ['1', '.']]);
+  // The keys are the desk's again, at once.
+  inTurn.add(['j']);
+  expect(ran).toEqual([', s', 'j']);
+});
+
+test('a room that has just been fetched, after however long, is waited for until it is drawn', async () => {
+  const ran: string[] = [];
+  let isFetched: () => void = () => undefined;
+  const inTurn = commanding((press) => {
+    ran.push(`${press} at ${address.pathname}`);
+    if (press !== ', s') return;
+    goTo('/sums/feelers');
+    isFetched = inTurn.awaits('room');
+  });
+  inTurn.drew({ pathname: '/counter/engine', search: '' });
+  inTurn.add([', s', '1']);
+  await jest.advanceTimersByTimeAsync(12_000);
+  isFetched();
+  await jest.advanceTimersByTimeAsync(400);
+  expect(ran).toEqual([', s at /counter/engine']);
+  inTurn.drew({ pathname: '/sums/feelers', search: '' });
+  await jest.advanceTimersByTimeAsync(0);
+  expect(ran).toEqual([', s at /counter/engine', '1 at /sums/feelers']);
+});
+
+test('a room still fetched, from which somebody went on to another that is drawn, holds no key up', async () => {
+  const ran: string[] = [];
+  const inTurn = commanding((press) => ran.push(press));
+  inTurn.drew({ pathname: '/counter/engine', search: '' });
+  inTurn.awaits('room');
+  inTurn.add(['j', 'k']);
+  expect(ran).toEqual(['j', 'k']);
+  await jest.advanceTimersByTimeAsync(0);
 });

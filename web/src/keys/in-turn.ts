@@ -1,7 +1,12 @@
 import { flushSync } from 'react-dom';
 
-/** A room that is long in coming holds the keys up no longer than this. */
-const PATIENCE_MS = 5000;
+/**
+ * Counted in short steps: a machine that stands still has kept nobody waiting. A screen that nobody knows to be on its way
+ * holds the keys up no longer than five seconds, one that is being fetched no longer than half a minute.
+ */
+const STEP_MS = 100;
+const PATIENCE_STEPS = 50;
+const FETCHED_STEPS = 300;
 
 /** What of an address the screen draws. The picked row is written into it without being drawn anew. */
 function drawnOf({ pathname, search }: { readonly pathname: string; readonly search: string }): string {
@@ -21,16 +26,20 @@ export type Done = 'written' | 'commanded';
  */
 export class InTurn<Press> {
   readonly #run: (press: Press) => Done;
+  readonly #forgot: (presses: readonly Press[]) => void;
   #due: Press[] = [];
   #working = false;
   /** Undefined on a screen that tells no address: there nothing is waited for. */
   #drawn: string | undefined;
-  /** Sheets that have been asked for and are not there yet. */
-  #onTheirWay = 0;
+  /** Sheets that have been asked for and are not there yet, and rooms whose file is still being fetched. */
+  readonly #sheets = new Set<symbol>();
+  readonly #rooms = new Set<symbol>();
   #goOn: (() => void) | undefined;
 
-  constructor(run: (press: Press) => Done) {
+  /** `forgot` hears of presses whose screen has not come: they were meant for it, and do nothing elsewhere. */
+  constructor(run: (press: Press) => Done, forgot: (presses: readonly Press[]) => void = () => undefined) {
     this.#run = run;
+    this.#forgot = forgot;
   }
 
   /** Whether a press waits for its screen, or the screen is on its way that the last one led to. */
@@ -43,17 +52,22 @@ export class InTurn<Press> {
     if (this.#isDrawn) this.#goOn?.();
   }
 
-  /** A sheet is on its way: what comes behind the press that opened it is meant for it. Returns what says that it is there. */
-  awaits(): () => void {
-    this.#onTheirWay += 1;
+  /**
+   * Something is on its way, and what comes behind the press that asked for it is meant for it: a sheet is there when that
+   * is said, a room when its address is drawn, whatever else is. Returns what says that it has come.
+   */
+  awaits(what: 'sheet' | 'room'): () => void {
+    const onTheirWay = what === 'sheet' ? this.#sheets : this.#rooms;
+    const one = Symbol(what);
+    onTheirWay.add(one);
     return () => {
-      this.#onTheirWay -= 1;
+      onTheirWay.delete(one);
       if (this.#isDrawn) this.#goOn?.();
     };
   }
 
   get #isDrawn(): boolean {
-    return this.#onTheirWay === 0 && (this.#drawn === undefined || this.#drawn === addressed());
+    return this.#sheets.size === 0 && (this.#drawn === undefined || this.#drawn === addressed());
   }
 
   add(presses: readonly Press[]): void {
@@ -83,13 +97,26 @@ export class InTurn<Press> {
     }
   }
 
-  /** A sheet is waited for as long as it says that it is on its way: what is typed for it is no command of the desk. */
+  /** What waits for a screen that is fetched and does not come is forgotten: no letter meant for it is a command of this one. */
   async #untilDrawn(): Promise<void> {
-    do {
+    // What has been fetched takes a moment yet to be drawn.
+    let unfetched = 0;
+    for (let steps = 1; ; steps += 1) {
       await new Promise<void>((resolve) => {
         this.#goOn = resolve;
-        setTimeout(resolve, PATIENCE_MS);
+        setTimeout(resolve, STEP_MS);
       });
-    } while (this.#onTheirWay > 0);
+      if (this.#isDrawn) return;
+      unfetched = this.#sheets.size > 0 || this.#rooms.size > 0 ? 0 : unfetched + 1;
+      if (unfetched >= PATIENCE_STEPS) return;
+      if (steps >= FETCHED_STEPS) break;
+    }
+    // From here on the keys are again those of the screen that is seen.
+    this.#sheets.clear();
+    this.#rooms.clear();
+    this.#drawn = undefined;
+    const forgotten = this.#due;
+    this.#due = [];
+    if (forgotten.length > 0) this.#forgot(forgotten);
   }
 }

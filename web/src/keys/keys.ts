@@ -3,7 +3,7 @@ import { tinykeys } from 'tinykeys';
 import { currentSettings } from '../settings/settings.ts';
 import { fieldInHand, isOfControl, isOfFields, isOurs, isTyping, strike, takeOut, type Struck } from './fields.ts';
 import { InTurn } from './in-turn.ts';
-import { ScanWatch, SEQUENCE_MS, STUMBLE_MS } from './scan-watch.ts';
+import { ScanWatch, STUMBLE_MS } from './scan-watch.ts';
 
 /** One key of the map: what is pressed, what it says in the help, what it does. */
 export interface KeyBinding {
@@ -77,14 +77,18 @@ let held: Held[] = [];
 let timer: ReturnType<typeof setTimeout> | undefined;
 
 /** A key that has waited goes where it would have gone by now: to what has the hand, or to its command. */
-const inTurn = new InTurn<Waiting>((waiting) => {
-  if (fieldInHand() || isOfFields(waiting.key)) {
-    strike(waiting);
-    return fieldInHand() ? 'written' : 'commanded';
-  }
-  act(waiting.press);
-  return 'commanded';
-});
+const inTurn = new InTurn<Waiting>(
+  (waiting) => {
+    if (fieldInHand() || isOfFields(waiting.key)) {
+      strike(waiting);
+      return fieldInHand() ? 'written' : 'commanded';
+    }
+    act(waiting.press);
+    return 'commanded';
+  },
+  () => tellForgotten(),
+);
+let tellForgotten: () => void = () => undefined;
 
 /** Tells the keys which address the screen shows by now: one that waits is answered by the screen it was meant for. */
 export const drewAddress = (address: { readonly pathname: string; readonly search: string } | undefined): void => {
@@ -92,7 +96,10 @@ export const drewAddress = (address: { readonly pathname: string; readonly searc
 };
 
 /** Tells the keys that a sheet is still fetched; what it returns, that it is there. */
-export const awaitSheet = (): (() => void) => inTurn.awaits();
+export const awaitSheet = (): (() => void) => inTurn.awaits('sheet');
+
+/** Tells the keys that a room's file is still fetched; what it returns, that it is there. */
+export const awaitRoom = (): (() => void) => inTurn.awaits('room');
 
 /** After a pause: commands of a person are run, those of a scanner forgotten. */
 function settle(): void {
@@ -134,8 +141,15 @@ function hold(binding: KeyBinding, event: KeyboardEvent): void {
   } else held.push({ press: binding.press, key: event.key, shiftKey: event.shiftKey, event });
 }
 
-/** Watches every key press, so that a scanner's burst on the desk is told from a person's keys and read as a scan. */
-export function watchForBursts(onScan: (code: string, behindSheet: boolean) => void): () => void {
+/**
+ * Watches every key press, so that a scanner's burst on the desk is told from a person's keys and read as a scan.
+ * `onForgotten` hears that keys were forgotten whose screen has not come.
+ */
+export function watchForBursts(
+  onScan: (code: string, behindSheet: boolean) => void,
+  onForgotten: () => void,
+): () => void {
+  tellForgotten = onForgotten;
   const watch = (event: KeyboardEvent) => {
     if (isOurs(event)) return;
     watcher.press(event.key, event.timeStamp, event.repeat);
@@ -199,29 +213,29 @@ export function useKeys(
     if (!active) return undefined;
     const group: Group = { title, yields, inDialog, bindings: latest.current, current: () => latest.current };
     announce([...groups, group]);
-    const handlers = Object.fromEntries(
-      presses.split('\n').map((press) => [
-        press,
-        (event: KeyboardEvent) => {
-          const binding = latest.current.find((b) => b.press === press);
-          if (!binding || (event.defaultPrevented && !isHeld(event)) || watcher.isBurst) return;
-          const isSingle = !/Control|Meta|Alt|Arrow|Enter|Escape/.test(press);
-          if (isTyping(event.target) && !press.startsWith('Control')) return;
-          if (isSingle && !currentSettings().singleKeys) return;
-          if (dialogIsOpen() !== inDialog) return;
-          if (yields && groups.some((g) => !g.yields && g.bindings.some((b) => b.press === press))) return;
-          // While the slip's lines have the hand, what is theirs is not also the desk's.
-          if (!binding.first && groups.some((g) => g.bindings.some((b) => b.press === press && b.first))) return;
-          // The end of a sequence is not also the command it would be alone.
-          if (groups.some((g) => g.bindings.some((b) => b.press === `${watcher.leader} ${press}`))) return;
-          if (isOfControl(event)) return;
-          event.preventDefault();
-          if (isSingle || press === 'Enter') hold(binding, event);
-          else binding.run();
-        },
-      ]),
-    );
-    const release = tinykeys(window, handlers, { timeout: SEQUENCE_MS });
+    // A sequence is told by the key that ends it: the screen may be drawn anew between its two, and lose neither.
+    const answer = (last: string) => (event: KeyboardEvent) => {
+      const { leader } = watcher;
+      const binding =
+        latest.current.find((b) => b.press === `${leader} ${last}`) ?? latest.current.find((b) => b.press === last);
+      if (!binding || (event.defaultPrevented && !isHeld(event)) || watcher.isBurst) return;
+      const { press } = binding;
+      const isSingle = !/Control|Meta|Alt|Arrow|Enter|Escape/.test(press);
+      if (isTyping(event.target) && !press.startsWith('Control')) return;
+      if (isSingle && !currentSettings().singleKeys) return;
+      if (dialogIsOpen() !== inDialog) return;
+      if (yields && groups.some((g) => !g.yields && g.bindings.some((b) => b.press === press))) return;
+      // While the slip's lines have the hand, what is theirs is not also the desk's.
+      if (!binding.first && groups.some((g) => g.bindings.some((b) => b.press === press && b.first))) return;
+      // The end of a sequence is not also the command it would be alone.
+      if (groups.some((g) => g.bindings.some((b) => b.press === `${leader} ${press}`))) return;
+      if (isOfControl(event)) return;
+      event.preventDefault();
+      if (isSingle || press === 'Enter') hold(binding, event);
+      else binding.run();
+    };
+    const lasts = presses.split('\n').map((press) => press.slice(press.lastIndexOf(' ') + 1));
+    const release = tinykeys(window, Object.fromEntries(lasts.map((last) => [last, answer(last)])));
     return () => {
       release();
       announce(groups.filter((g) => g !== group));

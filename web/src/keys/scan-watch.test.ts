@@ -61,8 +61,9 @@ describe('a person at the keys', () => {
     expect(watch.isBurst).toBe(false);
   });
 
-  test('may take a second and a half over a sequence, not longer', () => {
-    expect(sent(['t', '2'], 1400).leader).toBe('t');
-    expect(sent(['t', '2'], 1600).leader).toBe('');
+  test('may take three seconds over a sequence, not longer, in either case and with Shift for a figure', () => {
+    expect(sent(['t', '2'], 2900).leader).toBe('t');
+    expect(sent(['t', '2'], 3100).leader).toBe('');
+    expect(sent(['T', 'Shift', '2'], 1400).leader).toBe('t');
   });
 });

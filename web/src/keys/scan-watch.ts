@@ -5,8 +5,8 @@ const BURST_LENGTH = 4;
 const DULL_BURST_LENGTH = 8;
 /** Once a scan is recognised, a stumble of the machine or of the radio between two of its keys does not end it. */
 export const STUMBLE_MS = 70;
-/** A sequence such as `t 2` may take this long from key to key. */
-export const SEQUENCE_MS = 1500;
+/** A sequence such as `t 2` may take this long from key to key: the second is looked for on the keyboard. */
+const SEQUENCE_MS = 3000;
 
 /** Tells a scanner's keys from a person's by their pace. Fed with every key press and the time at which the system had it. */
 export class ScanWatch {
@@ -17,13 +17,16 @@ export class ScanWatch {
   #changes = 0;
   #typed = '';
   #leader = '';
+  /** The last key that is none of Shift and the like, and its time: figures need Shift on some keyboards. */
+  #before = '';
+  #beforeAtMs = -Infinity;
 
   /** Whether the keys of late came as a scanner sends them. */
   get isBurst(): boolean {
     return this.#changes >= BURST_LENGTH || (this.#fast >= DULL_BURST_LENGTH && this.#changes > 0);
   }
 
-  /** The key before the last, while a sequence may still go on from it. */
+  /** The key before the last, in small letters, while a sequence may still go on from it. */
   get leader(): string {
     return this.#leader;
   }
@@ -34,7 +37,11 @@ export class ScanWatch {
     // One key hammered fast is a person's; a code changes from key to key.
     this.#changes = isFast ? this.#changes + (key === this.#lastKey ? 0 : 1) : 0;
     this.#fast = isFast ? this.#fast + 1 : 0;
-    this.#leader = since < SEQUENCE_MS ? this.#lastKey : '';
+    if (!/^(Shift|Control|Alt|AltGraph|Meta|CapsLock)$/.test(key)) {
+      this.#leader = atMs - this.#beforeAtMs < SEQUENCE_MS ? this.#before.toLowerCase() : '';
+      this.#before = key;
+      this.#beforeAtMs = atMs;
+    }
     this.#lastKey = key;
     this.#lastAtMs = atMs;
     if (key.length === 1) this.#typed = isFast ? this.#typed + key : key;

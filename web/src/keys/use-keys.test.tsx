@@ -31,7 +31,10 @@ beforeEach(() => {
   jest.useFakeTimers();
   done.length = 0;
   scans.length = 0;
-  stop = watchForBursts((code, behind) => scans.push([code, behind]));
+  stop = watchForBursts(
+    (code, behind) => scans.push([code, behind]),
+    () => done.push('told'),
+  );
 });
 afterEach(() => {
   wait(5000);
@@ -103,9 +106,19 @@ describe('a key of the desk', () => {
     press('2');
     wait();
     expect(done).toEqual(['t 2']);
-    press('2', { afterMs: 2000 });
+    press('2', { afterMs: 4000 });
     wait();
     expect(done).toEqual(['t 2', '2']);
+  });
+
+  test('that ends a sequence ends it on a screen that was drawn anew after its first key, and long after by a machine that stood still', () => {
+    const { rerender } = render(<Keys keys={[does(', c'), does('2'), does('c')]} />);
+    press(',');
+    rerender(<Keys keys={[does(', c'), does('c')]} />);
+    wait(4000);
+    press('c');
+    wait();
+    expect(done).toEqual([', c']);
   });
 
   test('can be switched off with every single letter; what needs Ctrl still acts, from a field too', () => {
@@ -204,6 +217,23 @@ describe('a busy machine', () => {
     drewAddress(undefined);
     expect(screen.getByLabelText<HTMLInputElement>('Note').value).toBe('jw');
     expect(done).toEqual([]);
+  });
+
+  test('whose sheet never comes forgets what was typed for it, says so, and gives the keys back to the desk', async () => {
+    drewAddress(window.location);
+    render(<Keys keys={[does('n', { run: () => void awaitSheet() }), does('j'), does('k')]} />);
+    press('n');
+    wait();
+    press('j');
+    press('4');
+    await settleReact(() => jest.advanceTimersByTimeAsync(29_000));
+    expect(done).toEqual([]);
+    await settleReact(() => jest.advanceTimersByTimeAsync(2000));
+    expect(done).toEqual(['told']);
+    press('k');
+    wait();
+    drewAddress(undefined);
+    expect(done).toEqual(['told', 'k']);
   });
 
   test('lets no Escape and no Backspace overtake the letters before it', async () => {

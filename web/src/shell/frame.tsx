@@ -1,6 +1,7 @@
 import { Suspense, useEffect, useRef, useState } from 'react';
 import { Outlet, useLocation, useNavigate } from 'react-router';
 import { ErrorBoundary } from 'react-error-boundary';
+import { toast } from '../controls/toast.ts';
 import { ToastCorner } from '../controls/toast-corner.tsx';
 import type { Staff } from '@brackenfell/contract/session';
 import { AskLine } from '../ask/ask-line.tsx';
@@ -52,7 +53,13 @@ export function Frame({ me }: { me: Staff }) {
   const { pathname, search } = useLocation();
   const inCatalogue = isCatalogue(pathname);
   const inQuarantine = isQuarantine(pathname);
-  useEffect(() => watchForBursts(keepScan), []);
+  useEffect(
+    () =>
+      watchForBursts(keepScan, () =>
+        toast.error('The screen you typed for has not come. What you typed for it is not kept.'),
+      ),
+    [],
+  );
   useEffect(() => drewAddress({ pathname, search }), [pathname, search]);
   useEffect(() => () => drewAddress(undefined), []);
   usePageTitle(pathname, docket, slip.data?.engine ?? undefined);

@@ -126,7 +126,10 @@ describe('the sale', () => {
   test('is not offered while anything is open: each thing says of which line it is, and its letter goes there', () => {
     const open = [matter('batch-not-named', 'which batch is it from?', '11'), matter('question', 'which build is it?')];
     const { onAnswer } = sell({ slip: slip({ open }) });
-    const stop = watchForBursts(() => undefined);
+    const stop = watchForBursts(
+      () => undefined,
+      () => undefined,
+    );
     expect(screen.queryByRole('button', { name: /to pay/ })).toBeNull();
     expect(screen.getByRole('button', { name: /KN 419G-63DR: which batch is it from\?.*Name the batch/ })).toBeTruthy();
     jest.useFakeTimers();
@@ -172,7 +175,10 @@ describe('the sale', () => {
       return isOpen ? <EndDialog slip={slip()} onEnd={onEnd} onClose={() => open(false)} /> : null;
     }
     render(<Ends />);
-    const stop = watchForBursts(() => undefined);
+    const stop = watchForBursts(
+      () => undefined,
+      () => undefined,
+    );
     jest.useFakeTimers();
     press('a');
     jest.advanceTimersByTime(100);

@@ -30,7 +30,10 @@ let sent: string[];
 beforeEach(() => {
   sent = [];
   window.localStorage.clear();
-  stopWatching = watchForBursts(() => undefined);
+  stopWatching = watchForBursts(
+    () => undefined,
+    () => undefined,
+  );
 });
 afterEach(() => {
   stopWatching();
