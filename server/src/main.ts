@@ -14,6 +14,8 @@ import { keepToShop } from './shop/write-as-shop.ts';
 import { keepAlive } from './keep-alive.ts';
 
 const GRACE_MS = 3000;
+/** A page's connection lies idle between two calls. One that is shut just then, after the machine stood still, loses a call. */
+const IDLE_MS = 65_000;
 const SWEEP_MS = 60 * 60 * 1000;
 /** The job worker, beside this program: bundled as this is, or as it is written. */
 const WORKER = new URL(`./worker${extname(import.meta.url)}`, import.meta.url);
@@ -32,7 +34,7 @@ function main(): void {
   keepToShop(db);
   const listening = listen(config.databaseUrl, context.live, (error) => sayLost(log, error));
   if (config.metricsPort !== undefined) serveMetrics(context.metrics, db, config.metricsPort, log);
-  const server = createServer(createApp(context));
+  const server = createServer({ keepAliveTimeout: IDLE_MS }, createApp(context));
   server.on('error', (error) => {
     log.error({ err: error }, 'cannot listen');
     process.exit(1);
@@ -62,6 +64,8 @@ function main(): void {
     worker.stop();
     listening.stop();
     context.live.close();
+    // What is still being answered leaves with its answer.
+    server.keepAliveTimeout = 1;
     server.closeIdleConnections();
     server.close(() => void db.destroy().finally(() => process.exit(0)));
   };

@@ -5,7 +5,7 @@ import { describes, type KnownWords } from '@brackenfell/core/identification/sta
 import type { NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
 import type { Database } from '../db/database.ts';
 import { readIndexed } from './index-store.ts';
-import { readCatalogueVersion } from './version-store.ts';
+import { readVersions } from './version-store.ts';
 import { WordIndex } from './word-index.ts';
 
 export interface IndexedEngine {
@@ -29,6 +29,8 @@ export interface IndexedVehicle {
 /** What the ask line and the engine stage look through in memory, as it stood at one catalogue version. */
 export interface CatalogueIndex {
   readonly version: string;
+  /** The same as long as nothing but plugs was changed: then nothing here is. */
+  readonly butPlugs: string;
   readonly makers: ReadonlyMap<string, string>;
   readonly grammars: ReadonlyMap<string, NumberGrammar>;
   /** Signs that some maker's numbers are told apart by. */
@@ -45,7 +47,7 @@ const RECENT_MS = 1000;
 /** Engines indexed in one go: other work of the server comes between. */
 const SLICE = 1000;
 
-/** The index of the catalogue, made anew when the catalogue's version row differs. */
+/** The index of the catalogue, made anew when anything of the catalogue but plugs has changed. */
 export class CatalogueIndexes {
   #held: CatalogueIndex | undefined;
   #lookedAt = -Infinity;
@@ -60,10 +62,10 @@ export class CatalogueIndexes {
   /** `known`: the version that a caller has just read: what is held of it is not read for anew. */
   async at(db: Database, known?: string): Promise<CatalogueIndex> {
     if (known !== undefined && this.#held?.version === known) return this.#held;
-    const version = await readCatalogueVersion(db);
+    const { version, but_plugs: butPlugs } = await readVersions(db);
     this.#lookedAt = performance.now();
-    if (this.#held?.version === version) return this.#held;
-    this.#making ??= makeIndex(db, version).finally(() => (this.#making = undefined));
+    if (this.#held?.butPlugs === butPlugs) return (this.#held = { ...this.#held, version });
+    this.#making ??= makeIndex(db, version, butPlugs).finally(() => (this.#making = undefined));
     this.#held = await this.#making;
     return this.#held;
   }
@@ -79,7 +81,7 @@ const grouped = <T>(rows: readonly T[], keyOf: (row: T) => string): Map<string, 
   return groups;
 };
 
-async function makeIndex(db: Database, version: string): Promise<CatalogueIndex> {
+async function makeIndex(db: Database, version: string, butPlugs: string): Promise<CatalogueIndex> {
   const [makers, grammars, engineRows, vehicleRows, positions, named] = await readIndexed(db);
   const makerNames = new Map(makers.map(({ id, name }) => [id, name]));
   const vehiclesOf = grouped(vehicleRows, (row) => row.engine_id);
@@ -142,6 +144,7 @@ async function makeIndex(db: Database, version: string): Promise<CatalogueIndex>
   const vehicleWords = new WordIndex(vehicles, (v) => `${v.make} ${v.model} ${engines.get(v.engineId)!.code}`);
   return {
     version,
+    butPlugs,
     makers: makerNames,
     grammars: new Map(grammars.map(({ maker_id, grammar }) => [maker_id, grammar])),
     significantSigns: [...new Set(grammars.flatMap(({ grammar }) => [...grammar.significant]))].join(''),

@@ -10,18 +10,18 @@ import {
   readPositionSheets,
   type PartTitle,
 } from './fact-store.ts';
-import { Keeping } from './keeping.ts';
+import { Keeping, MOST_TRAYS } from './keeping.ts';
 import { Memo } from './memo.ts';
-import { readCatalogueVersion } from './version-store.ts';
-
-/** A tray laid out holds the findings of some fifty parts in words, a few hundred kB. */
-const MOST_TRAYS = 100;
+import { readVersions } from './version-store.ts';
 
 /** The facts of the catalogue as they stood at one version: heat scales, and of the positions asked for so far. */
 export interface HeldFacts {
   readonly version: string;
+  readonly butPlugs: string;
   readonly scales: HeatScales;
   readonly positions: Map<string, FactSheet>;
+  /** What engines ask and who is said to serve them: what no figure of a plug changes. */
+  readonly asking: Memo;
   /** Whatever else of the catalogue was read at this version. */
   readonly memo: Memo;
   /** Trays laid out at this version, before the shelf is looked at. */
@@ -49,6 +49,8 @@ export interface HeldOthers extends HeldFacts {
 export class FactSheets {
   readonly #plugs: Keeping<{ plugs: PlugColumns; titles: PartTitle[] }>;
   readonly #others: Keeping<Map<string, HeldPart>>;
+  readonly #db: Database;
+  readonly #isLent: boolean;
   #held: HeldFacts | undefined;
 
   /**
@@ -56,6 +58,8 @@ export class FactSheets {
    * what engines ask is this one's own.
    */
   constructor(db: Database, lent?: FactSheets) {
+    this.#db = db;
+    this.#isLent = lent !== undefined;
     if (lent) {
       this.#plugs = lent.#plugs;
       this.#others = lent.#others;
@@ -68,6 +72,7 @@ export class FactSheets {
         plugs.set(id, sheet);
         titles[plugs.placeOf(id)!] = title;
       },
+      takeSizes: ({ plugs }) => plugs.takeTouchedSizes(),
     });
     this.#others = new Keeping<Map<string, HeldPart>>(db, {
       make: () => new Map(),
@@ -79,23 +84,37 @@ export class FactSheets {
   /** `known`: the version that a caller has just read: what is held of it is not read for anew. */
   async at(db: Database, known?: string): Promise<HeldFacts> {
     if (known !== undefined && this.#held?.version === known) return this.#held;
-    const version = await readCatalogueVersion(db);
+    const { version, but_plugs: butPlugs } = await readVersions(db);
     if (this.#held?.version === version) return this.#held;
-    const scales = await readHeatScales(db);
-    this.#held = { version, scales, positions: new Map(), memo: new Memo(), trays: new Memo(MOST_TRAYS) };
-    return this.#held;
+    const ofVersion = { version, memo: new Memo(), trays: new Memo(MOST_TRAYS) };
+    const held: HeldFacts =
+      this.#held?.butPlugs === butPlugs
+        ? { ...this.#held, ...ofVersion }
+        : { ...ofVersion, butPlugs, scales: await readHeatScales(db), positions: new Map(), asking: new Memo() };
+    if (await this.#isForOthers(db, version)) this.#held = held;
+    return held;
+  }
+
+  /** What a transaction has not committed is kept for nobody else: the version may be another's, with other changes. */
+  async #isForOthers(db: Database, version: string): Promise<boolean> {
+    return this.#isLent || !db.isTransaction || (await readVersions(this.#db)).version === version;
   }
 
   async withPlugs(db: Database): Promise<HeldPlugs> {
     const held = await this.at(db);
-    const { version, parts } = await this.#plugs.upTo(held.version);
-    return { ...held, version, ...parts };
+    const kept = await this.#plugs.upTo(held.version);
+    return { ...held, version: kept.version, trays: this.#traysOf(held, kept), ...kept.parts };
   }
 
   async withOthers(db: Database): Promise<HeldOthers> {
     const held = await this.at(db);
-    const { version, parts } = await this.#others.upTo(held.version);
-    return { ...held, version, others: parts };
+    const kept = await this.#others.upTo(held.version);
+    return { ...held, version: kept.version, trays: this.#traysOf(held, kept), others: kept.parts };
+  }
+
+  /** Trays laid out of kept parts are common to all who ask at their version, but where engines would ask something else. */
+  #traysOf(held: HeldFacts, kept: { readonly version: string; readonly trays: Memo }): Memo {
+    return this.#isLent || kept.version !== held.version ? held.trays : kept.trays;
   }
 
   /** What is known of one part, and the version at which it is. */

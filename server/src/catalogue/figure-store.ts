@@ -3,7 +3,7 @@ import { resolveFigures } from '@brackenfell/core/facts/resolve-figures';
 import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { Writing } from '../db/database.ts';
 import type { ChosenFigureTable, FigureTable } from '../db/tables/catalogue.ts';
-import { bumpCatalogueVersion } from './version-store.ts';
+import { bumpCatalogueVersion, bumpVersionOfPlugs } from './version-store.ts';
 
 /** So many subjects are decided at a time: a list may bring a million. */
 const BATCH = 1000;
@@ -11,14 +11,15 @@ const BATCH = 1000;
 /**
  * Decides anew which figures rule the given parts and positions, and projects them into the typed columns of `plug_spec`,
  * `coil_spec`, `lead_set`, `distributor_spec` and `engine_position`. The only writer of those columns; runs in the transaction that wrote the figures, and gives the
- * catalogue its next version.
+ * catalogue its next version. Who changes more than figures says so by `bumpCatalogueVersion`.
  */
 export async function chooseFigures(
   trx: Writing,
   partIds: readonly string[],
   positionIds: readonly string[],
 ): Promise<void> {
-  await bumpCatalogueVersion(trx);
+  if (positionIds.length === 0 && (await areAllPlugs(trx, partIds))) await bumpVersionOfPlugs(trx);
+  else await bumpCatalogueVersion(trx);
   await choosePartFigures(trx, partIds);
   for (let i = 0; i < positionIds.length; i += BATCH) {
     const page = positionIds.slice(i, i + BATCH);
@@ -35,6 +36,13 @@ export async function choosePartFigures(trx: Writing, partIds: readonly string[]
     await projectPlugs(trx, page);
     await projectOthers(trx, page);
   }
+}
+
+/** What engines ask may rest on the figures of a coil, never on those of a plug. */
+export async function areAllPlugs(trx: Writing, partIds: readonly string[]): Promise<boolean> {
+  const { rows } = await sql`
+    select from part where id = any(${partIds}::bigint[]) and kind <> 'plug' limit 1`.execute(trx);
+  return rows.length === 0;
 }
 
 type StoredFigure = Pick<

@@ -1,10 +1,26 @@
 import type { FactSheet } from '@brackenfell/core/facts/facts';
 import type { Database } from '../db/database.ts';
 import { readHeatScales, readPartSheets, readPartTitles, type PartTitle, type SharedEntries } from './fact-store.ts';
-import { readCatalogueVersion, readRemovals } from './version-store.ts';
+import { Memo } from './memo.ts';
+import { readVersions } from './version-store.ts';
 
 /** Parts read in one go: other work of the server comes between. */
 const BATCH = 250;
+/** A tray laid out holds the findings of some fifty parts in words, a few hundred kB. */
+export const MOST_TRAYS = 100;
+
+/** What of the parts is other than it was. */
+export interface Change {
+  readonly ids: ReadonlySet<string>;
+  /** A part of each size that one of them had, or has now. */
+  readonly sizes: readonly FactSheet[];
+}
+
+/** What was laid out of the parts, before the shelf is looked at. */
+export interface Laid {
+  /** Whether it would lie otherwise after a change of parts. */
+  isTouchedBy(change: Change): boolean;
+}
 
 interface Keeper<T> {
   /** An empty place for the parts. */
@@ -12,13 +28,19 @@ interface Keeper<T> {
   /** Parts whose facts hold from a later version. */
   readonly changedSince: (db: Database, version: string) => Promise<string[]>;
   readonly put: (kept: T, id: string, sheet: FactSheet, title: PartTitle) => void;
+  /** A part of each size met among those that were put since this was last asked. */
+  readonly takeSizes?: (kept: T) => readonly FactSheet[];
 }
 
 interface Kept<T> {
   readonly version: string;
+  /** Of all but plugs: as long as it is the same, what engines ask is. */
+  readonly butPlugs: string;
   /** The scales it was rated by, and the removals until then: where either differs, all is read anew. */
   readonly basis: string;
   readonly parts: T;
+  /** Trays laid out of them at this version, or at an earlier one of which nothing that lies in them was changed since. */
+  readonly trays: Memo;
 }
 
 /**
@@ -49,9 +71,9 @@ export class Keeping<T> {
   }
 
   async #bringUpToDate(): Promise<void> {
-    const version = await readCatalogueVersion(this.#db);
+    const { version, but_plugs: butPlugs, removals } = await readVersions(this.#db);
     const scales = await readHeatScales(this.#db);
-    const basis = JSON.stringify([await readRemovals(this.#db), ...scales]);
+    const basis = JSON.stringify([removals, ...scales]);
     const before = this.#kept?.basis === basis ? this.#kept : undefined;
     if (!before) this.#shared.clear();
     const parts = before?.parts ?? this.#keeper.make();
@@ -62,6 +84,11 @@ export class Keeping<T> {
       for (const [id, sheet] of await readPartSheets(this.#db, scales, ids, this.#shared))
         this.#keeper.put(parts, id, sheet, titles.get(id)!);
     }
-    this.#kept = { version, basis, parts };
+    const change: Change = { ids: new Set(changed), sizes: this.#keeper.takeSizes?.(parts) ?? [] };
+    const trays =
+      before?.butPlugs === butPlugs
+        ? before.trays.whereHolds((laid) => (laid as Laid | undefined)?.isTouchedBy(change) === false)
+        : new Memo(MOST_TRAYS);
+    this.#kept = { version, butPlugs, basis, parts, trays };
   }
 }

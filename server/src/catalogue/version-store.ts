@@ -1,12 +1,19 @@
 import type { Database, Writing } from '../db/database.ts';
 
-export async function readCatalogueVersion(db: Database): Promise<string> {
-  return (await db.selectFrom('catalogue_version').select('version').executeTakeFirstOrThrow()).version;
+/** Where a catalogue stands. */
+export interface CatalogueVersion {
+  readonly version: string;
+  /** The same as long as nothing was changed but plugs and their figures: what engines ask, and who is said to serve them. */
+  readonly but_plugs: string;
+  /** How often parts were taken out of the catalogue: what is kept of them in memory is of before. */
+  readonly removals: string;
 }
 
-/** How often parts were taken out of the catalogue: what is kept of them in memory is of before. */
-export async function readRemovals(db: Database): Promise<string> {
-  return (await db.selectFrom('catalogue_version').select('removals').executeTakeFirstOrThrow()).removals;
+export const readVersions = (db: Database): Promise<CatalogueVersion> =>
+  db.selectFrom('catalogue_version').select(['version', 'but_plugs', 'removals']).executeTakeFirstOrThrow();
+
+export async function readCatalogueVersion(db: Database): Promise<string> {
+  return (await readVersions(db)).version;
 }
 
 /**
@@ -14,6 +21,14 @@ export async function readRemovals(db: Database): Promise<string> {
  * until the transaction ends, so versions come to be seen in their order.
  */
 export async function bumpCatalogueVersion(trx: Writing): Promise<void> {
+  await trx
+    .updateTable('catalogue_version')
+    .set((eb) => ({ version: eb('version', '+', '1'), but_plugs: eb('but_plugs', '+', '1') }))
+    .execute();
+}
+
+/** The same where nothing is changed but plugs and their figures: of trays those alone are made anew that one of them lies in. */
+export async function bumpVersionOfPlugs(trx: Writing): Promise<void> {
   await trx
     .updateTable('catalogue_version')
     .set((eb) => ({ version: eb('version', '+', '1') }))

@@ -117,18 +117,21 @@ function prepareStatements(client: pg.ClientBase): void {
 }
 
 /**
- * How long the counter lets a statement run, wait for a lock, or a transaction stand idle: less than a pool's patience. None is
+ * How long the counter lets a statement run, wait for a lock, or a transaction stand idle. A machine that stands still for some
+ * seconds is none that is away: who waited for a lock or a connection meanwhile gets it when it goes on. None is
  * shared out to further processes: to start those takes longer than anything a counter asks.
  */
 const LIMITS = [
   'statement_timeout=15000',
-  'lock_timeout=2000',
+  'lock_timeout=5000',
   'idle_in_transaction_session_timeout=20000',
   'max_parallel_workers_per_gather=0',
 ];
 
 /** A database that stands still ends no statement by itself: after this the counter no longer waits for it. */
 const STANDS_STILL_MS = 16_000;
+/** All connections are busy, or none can be had. Longer than a lock is waited for: whose turn has come gives one back. */
+const NO_CONNECTION_MS = 8000;
 
 /** Names that share fewer of their trigrams are not alike to anybody who mistyped one; most of a search for them goes there. */
 const MERELY_ALIKE = 'pg_trgm.similarity_threshold=0.35';
@@ -163,7 +166,7 @@ export function openDatabase(
   const pool = new pg.Pool({
     connectionString,
     max,
-    connectionTimeoutMillis: 3000,
+    connectionTimeoutMillis: NO_CONNECTION_MS,
     ...(patient ? {} : { query_timeout: standsStillMs }),
     // A zone that was chosen anew is everywhere within the hour.
     maxLifetimeSeconds: 3600,

@@ -1,5 +1,6 @@
 import { sql } from 'kysely';
 import { chooseFigures } from '../catalogue/figure-store.ts';
+import { bumpCatalogueVersion } from '../catalogue/version-store.ts';
 import type { Writing } from '../db/database.ts';
 import { lockAllClusters, settleClusters } from '../interchange/cluster-store.ts';
 
@@ -42,6 +43,7 @@ export async function takeBackList(trx: Writing, importId: string): Promise<void
       'A part it brought is in use: on a slip, a shelf or another list. It stays, and the list with it.',
     );
   }
+  await bumpCatalogueVersion(trx);
   await chooseFigures(trx, stay, []);
   await settleClusters(trx, new Set(stay));
 }

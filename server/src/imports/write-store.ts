@@ -1,9 +1,9 @@
 import { sql } from 'kysely';
 import { statedIn, STATING_USES } from '@brackenfell/core/imports/stated';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
-import { choosePartFigures } from '../catalogue/figure-store.ts';
+import { areAllPlugs, choosePartFigures } from '../catalogue/figure-store.ts';
 import { addNames } from '../catalogue/name-store.ts';
-import { bumpCatalogueVersion } from '../catalogue/version-store.ts';
+import { bumpCatalogueVersion, bumpVersionOfPlugs } from '../catalogue/version-store.ts';
 import type { Writing } from '../db/database.ts';
 import { settleClusters } from '../interchange/cluster-store.ts';
 import { readMakers, type Maker } from './held-store.ts';
@@ -45,15 +45,21 @@ export async function writeList(
       written += rows.length;
       await step(written);
     }
-  await chooseListed(trx, list.id, () => step(written));
+  await chooseListed(trx, list, joined.size > 0, () => step(written));
   await settleClusters(trx, joined);
   return written;
 }
 
 /** Decides anew which figures rule the parts that a list made or stated a figure of. */
-async function chooseListed(trx: Writing, importId: string, alive: () => Promise<void>): Promise<void> {
+async function chooseListed(
+  trx: Writing,
+  { id: importId }: ImportFound,
+  refers: boolean,
+  alive: () => Promise<void>,
+): Promise<void> {
   if (!(await madeFacts(trx, importId))) return;
-  await bumpCatalogueVersion(trx);
+  await bumpVersionOfPlugs(trx);
+  let isButPlugs = refers;
   for (const kind of ['part', 'figure'] as const)
     for (let after = '0'; ;) {
       // Each by the index, whatever the database believes of tables that have just grown. Parts that the list made come first.
@@ -65,11 +71,14 @@ async function chooseListed(trx: Writing, importId: string, alive: () => Promise
                               where import_id = m.import_id and kind = 'part' and subject_id = f.part_id limit 1) p on true
          where m.import_id = ${importId} and m.kind = ${kind} and m.subject_id > ${after}
          order by m.subject_id limit ${PAGE}`.execute(trx);
-      await choosePartFigures(trx, [...new Set(rows.flatMap(({ part }) => (part === null ? [] : [part])))]);
+      const parts = [...new Set(rows.flatMap(({ part }) => (part === null ? [] : [part])))];
+      isButPlugs ||= !(await areAllPlugs(trx, parts));
+      await choosePartFigures(trx, parts);
       await alive();
       if (rows.length < PAGE) break;
       after = rows.at(-1)!.id;
     }
+  if (isButPlugs) await bumpCatalogueVersion(trx);
 }
 
 async function note(trx: Writing, importId: string, made: readonly Made[]): Promise<void> {

@@ -44,12 +44,17 @@ export async function changeName(
 
 async function putName(trx: Writing, partId: string, { as, printed }: NameTold): Promise<void> {
   await addNames(trx, [{ partId, maker: await readMakerOf(trx, partId), kind: as, printed }]);
-  // What is kept in memory of a part has its names with its figures.
-  await chooseFigures(trx, [partId], []);
+  await renamed(trx, partId);
 }
 
 async function dropName(trx: Writing, partId: string, nameId: string): Promise<void> {
   await removeName(trx, nameId);
+  await renamed(trx, partId);
+}
+
+/** What is kept in memory of a part has its names with its figures; what is kept of an engine has them in its trails. */
+async function renamed(trx: Writing, partId: string): Promise<void> {
+  await bumpCatalogueVersion(trx);
   await chooseFigures(trx, [partId], []);
 }
 

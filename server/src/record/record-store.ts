@@ -37,6 +37,7 @@ async function putScale(trx: Writing, { maker, ratings }: Omit<OpenLineOf<'heat-
     'heat_rating',
     ratings.map(({ code, indexBar }, ordinal) => ({ maker_id: maker, ordinal, code, index_bar: indexBar })),
   );
+  await bumpCatalogueVersion(trx);
   await chooseFigures(trx, await readRatedOn(trx, maker, ALL), []);
 }
 

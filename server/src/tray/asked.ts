@@ -22,8 +22,7 @@ export interface AskedPosition {
 }
 
 /** What an engine asks of one kind of part, and all that is said about which parts serve it. */
-export interface Asked<H extends HeldFacts = HeldFacts> {
-  readonly held: H;
+export interface Asked {
   readonly engine: NonNullable<Awaited<ReturnType<typeof findEngine>>>;
   /** Those of the builds it could be. */
   readonly positions: readonly AskedPosition[];
@@ -54,13 +53,13 @@ export interface AskedOf {
 }
 
 /** Undefined when there is no such engine, or it takes no such part, or has no such position. */
-export async function readAsked<H extends HeldFacts>(
+export async function readAsked(
   context: Context,
   db: Database,
   kind: PartKind,
   { engineId, positionId, at, built, build }: AskedOf,
-  held: H,
-): Promise<Asked<H> | undefined> {
+  held: HeldFacts,
+): Promise<Asked | undefined> {
   const { engine, stored, sheets, named, edges, printed, listings } = await readStored(
     context,
     db,
@@ -84,7 +83,6 @@ export async function readAsked<H extends HeldFacts>(
   const listingAt = (place: string, partId: string) =>
     met.find((l) => l.part_id === partId && (l.place === null || l.place === place))?.source ?? null;
   return {
-    held,
     engine,
     positions: wanted,
     everyPosition,
@@ -118,10 +116,10 @@ export function alikePositions(positions: readonly AskedPosition[]): AskedPositi
   return [...groups.values()];
 }
 
-/** All that a catalogue holds of what an engine asks of a kind, read once at a version. References come into force by the day. */
+/** All that a catalogue holds of what an engine asks of a kind, read once for as long as nothing but plugs is changed. References come into force by the day. */
 function readStored(context: Context, db: Database, held: HeldFacts, engineId: string, kind: PartKind) {
   const day = new Date().toISOString().slice(0, 10);
-  return held.memo.once(`asked ${engineId} ${kind} ${day}`, async () => {
+  return held.asking.once(`asked ${engineId} ${kind} ${day}`, async () => {
     const [engine, stored, named, listings] = await Promise.all([
       findEngine(db, engineId),
       listPositions(db, [engineId], [kind]),

@@ -11,6 +11,7 @@ import { MOST_SLACK_MM } from '@brackenfell/core/leads/assign-leads';
 import { withReadings } from '@brackenfell/core/slip/piece-readings';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { HeldOthers } from '../catalogue/fact-sheets.ts';
+import type { Laid } from '../catalogue/keeping.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import { alikePositions, readAsked, type Asked, type AskedPosition } from './asked.ts';
@@ -25,14 +26,15 @@ import { findCoils, findLeadSets } from './store.ts';
 import { findOnShelf, NO_STOCK, notLookedFor, readStock, shelfOf } from '../stock/store.ts';
 
 type OtherKind = Exclude<PartKind, 'plug'>;
+type Others = HeldOthers['others'];
 
 /** Of those that nobody speaks for, as many as are nearest in form are judged; of so many more, those that are on the shelf. */
 const MOST_BY_FORM = 60;
 const MOST_LOOKED = 2000;
 
-/** What of a tray does not depend on the shelf. */
-interface LaidOthers {
-  readonly asked: Asked<HeldOthers>;
+/** What of a tray does not depend on the shelf. It outlives the version it was laid at, and holds nothing that is of that version. */
+interface LaidOthers extends Laid {
+  readonly asked: Asked;
   /** Those that are judged wherever they lie. */
   readonly first: readonly string[];
   /** Those that are judged if they are on the shelf. */
@@ -50,16 +52,26 @@ async function layOthers(
   units: UnitDisplay,
   db: Database,
 ): Promise<LaidOthers | undefined> {
-  const { kind, inHand } = question;
+  const { kind } = question;
   const asked = await readAsked(context, db, kind, question, held);
   if (!asked) return undefined;
-  const { others } = held;
-  const byForm = question.only ? NOTHING : await findByForm(db, kind, asked);
+  const byForm = question.only ? NOTHING : await findByForm(db, kind, asked, held.others);
+  return layAsked(held.others, asked, byForm, question, units);
+}
+
+function layAsked(
+  others: Others,
+  asked: Asked,
+  byForm: ByForm,
+  question: OthersQuestion & { readonly kind: OtherKind },
+  units: UnitDisplay,
+): LaidOthers {
+  const { kind, inHand } = question;
   const isOfKind = (id: string) => others.get(id)?.title.kind === kind;
   const singled = new Set(question.only ?? [...asked.reached, ...(inHand ? [inHand] : [])]);
   const formed = byForm.ids.filter((id) => !singled.has(id) && isOfKind(id));
   const places = placesOf(asked);
-  const jobFacts = jobFactsOf(asked, question);
+  const jobFacts = jobFactsOf(others, question);
   const say = sayIn(units);
   const sheetOf = (id: string) =>
     withReadings(question.found?.asIf?.get(id) ?? others.get(id)!.sheet, question.found?.ofPart.get(id) ?? []);
@@ -89,6 +101,8 @@ async function layOthers(
     first: [...[...singled].filter(isOfKind), ...formed.slice(0, MOST_BY_FORM)],
     further: new Set(formed.slice(MOST_BY_FORM)),
     beyond: byForm.all - byForm.ids.length,
+    // Of these there are few, and a change of one is a change of all but plugs besides: every tray of them is laid anew.
+    isTouchedBy: ({ ids }) => ids.size > 0,
     fitted: (id) => {
       const fitted = known.get(id) ?? fit(id);
       known.set(id, fitted);
@@ -226,7 +240,7 @@ interface ByForm {
 const NOTHING: ByForm = { ids: [], all: 0 };
 
 /** Coils and sets of leads of the form an engine asks, the nearest, whoever speaks for them. Caps and rotors come by reference alone. */
-async function findByForm(db: Database, kind: OtherKind, { held, positions }: Asked<HeldOthers>): Promise<ByForm> {
+async function findByForm(db: Database, kind: OtherKind, { positions }: Asked, others: Others): Promise<ByForm> {
   const unique = <T>(values: readonly T[]): T[] => [...new Set(values)];
   const sheets = positions.map(({ sheet }) => sheet);
   if (kind === 'coil') {
@@ -237,7 +251,7 @@ async function findByForm(db: Database, kind: OtherKind, { held, positions }: As
     });
     if (found.ids.length <= MOST_BY_FORM) return found;
     const off = (id: string): number => {
-      const coil = held.others.get(id)?.sheet;
+      const coil = others.get(id)?.sheet;
       return coil === undefined ? Infinity : Math.min(...sheets.map((sheet) => coilDistance(coil, sheet)));
     };
     const far = new Map(found.ids.map((id) => [id, off(id)]));
@@ -251,9 +265,9 @@ async function findByForm(db: Database, kind: OtherKind, { held, positions }: As
 }
 
 /** What this job settles beside the part: coils that stay, and the other half of cap and rotor. */
-function jobFactsOf({ held }: Asked<HeldOthers>, { staying, beside }: OthersQuestion): FactSheet {
+function jobFactsOf(others: Others, { staying, beside }: OthersQuestion): FactSheet {
   const source = { rank: 'gauged', name: 'This job' } as const;
-  const other = beside === undefined ? undefined : held.others.get(beside)?.sheet;
+  const other = beside === undefined ? undefined : others.get(beside)?.sheet;
   const family = other && (rulingValue(other, 'cap.family') ?? rulingValue(other, 'rotor.family'));
   return {
     ...(staying === undefined ? {} : { 'job.revisionStaying': { ruling: [{ value: staying, source }] } }),

@@ -3,7 +3,8 @@ import { auditedPlug } from '@brackenfell/core/catalogue-audit/reference-contrad
 import type { FactSheet } from '@brackenfell/core/facts/facts';
 import type { LineJudgement } from '@brackenfell/core/fitment/judge-part';
 import { compareInTray, type Rankable } from '@brackenfell/core/fitment/ranking';
-import { plugsBySize } from '@brackenfell/core/plugs/screening/by-size';
+import { couldServeAny, plugsBySize } from '@brackenfell/core/plugs/screening/by-size';
+import type { PlugColumns } from '@brackenfell/core/plugs/screening/plug-columns';
 import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { Evidence } from '@brackenfell/core/fitment/verdict';
@@ -11,10 +12,11 @@ import type { Trail } from '@brackenfell/core/interchange/trail';
 import type { HeatScales } from '@brackenfell/core/facts/fact';
 import type { PartTitle } from '../catalogue/fact-store.ts';
 import type { HeldPlugs } from '../catalogue/fact-sheets.ts';
+import type { Laid } from '../catalogue/keeping.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
 import type { StoredEdge } from '../interchange/store.ts';
-import { readAsked, type Asked, type AskedPosition } from './asked.ts';
+import { alikePositions, readAsked, type Asked, type AskedPosition } from './asked.ts';
 import { COST_FACTS, costOverServiceMinor } from './cost.ts';
 import { layOnce } from './lay-once.ts';
 import { layOut } from './lay-out.ts';
@@ -82,9 +84,9 @@ export interface JudgedEngine {
   readonly catalogueVersion: string;
 }
 
-/** What of a tray does not depend on the shelf. */
-interface LaidPlugs {
-  readonly asked: Asked<HeldPlugs>;
+/** What of a tray does not depend on the shelf. It outlives the version it was laid at, and holds nothing that is of that version. */
+interface LaidPlugs extends Laid {
+  readonly asked: Asked;
   /** Those that can be among the first, wherever they lie. */
   readonly chosen: readonly ScreenedCandidate[];
   readonly answered: ReadonlySet<string>;
@@ -104,21 +106,27 @@ async function layPlugs(
   db: Database,
 ): Promise<LaidPlugs | undefined> {
   const asked = await readAsked(context, db, 'plug', question, held);
-  if (!asked) return undefined;
-  const bench = layOut(asked, ruling, question.found);
+  return asked && layAsked(held.plugs, asked, ruling, question, units);
+}
+
+function layAsked(
+  plugs: PlugColumns,
+  asked: Asked,
+  ruling: Ruling,
+  question: PlugsQuestion,
+  units: UnitDisplay,
+): LaidPlugs {
+  const bench = layOut(plugs, asked, ruling, question.found);
   const { inHand } = question;
-  const isPlug = (id: string) => held.plugs.placeOf(id) !== undefined;
+  const isPlug = (id: string) => plugs.placeOf(id) !== undefined;
   const read = question.found?.ofPart.keys() ?? [];
-  const singled = [...new Set(question.only ?? [...asked.reached, ...(inHand ? [inHand] : []), ...read])].filter(
-    isPlug,
-  );
+  // What is no plug yet, as far as is known here, may become one.
+  const singledOut = new Set(question.only ?? [...asked.reached, ...(inHand ? [inHand] : []), ...read]);
+  const singled = [...singledOut].filter(isPlug);
+  const sheets = alikePositions(asked.positions).map(([first]) => first!.sheet);
   const others = question.only
     ? new Uint32Array()
-    : plugsBySize(
-        held.plugs,
-        asked.positions.map(({ sheet }) => sheet),
-        new Set(singled.map((id) => held.plugs.placeOf(id)!)),
-      );
+    : plugsBySize(plugs, sheets, new Set(singled.map((id) => plugs.placeOf(id)!)));
   const screened = singled.map((id) => bench.screen(id));
   const bySize = bench.screenAll(others);
   const most = question.most ?? singled.length + others.length;
@@ -144,6 +152,8 @@ async function layPlugs(
     answered,
     most,
     counts: countAll(screened, bySize, asked.reached),
+    isTouchedBy: ({ ids, sizes }) =>
+      [...singledOut].some((id) => ids.has(id)) || sizes.some((size) => couldServeAny(size, sheets)),
     fitted: (screened) => {
       const fitted = known.get(screened.id) ?? fit(screened);
       known.set(screened.id, fitted);

@@ -1,5 +1,6 @@
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import type { HeldFacts } from '../catalogue/fact-sheets.ts';
+import type { Laid } from '../catalogue/keeping.ts';
 import type { FoundHere } from '../reading/store.ts';
 import type { Ruling } from '../ruling/ruling.ts';
 import type { TrayQuestion } from './question.ts';
@@ -11,7 +12,7 @@ const isNothing = ({ asIf, ofVehicle, ofPart, ofRules }: FoundHere): boolean =>
  * Lays a tray out once for a catalogue, the shop's rules and a question; the shelf is looked at each time it is asked. What is
  * of this moment alone is not kept: parts singled out, rules that are only thought of, what was found on the job.
  */
-export function layOnce<T>(
+export function layOnce<T extends Laid | undefined>(
   held: HeldFacts,
   question: TrayQuestion,
   ruling: Ruling,

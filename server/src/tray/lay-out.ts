@@ -4,12 +4,12 @@ import { judgeOverPositions, weighFindings, type LineJudgement } from '@brackenf
 import { judgePlug } from '@brackenfell/core/plugs/judge-plug';
 import { sayIn, type Say } from '@brackenfell/core/fitment/say';
 import { Explainer } from '@brackenfell/core/plugs/screening/explain';
+import type { PlugColumns } from '@brackenfell/core/plugs/screening/plug-columns';
 import { Screen, type ScreenedPlugs } from '@brackenfell/core/plugs/screening/screen';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { VERDICTS, worstVerdict, type Evidence } from '@brackenfell/core/fitment/verdict';
 import { withReadings } from '@brackenfell/core/slip/piece-readings';
 import type { FoundHere } from '../reading/store.ts';
-import type { HeldPlugs } from '../catalogue/fact-sheets.ts';
 import { alikePositions, type Asked } from './asked.ts';
 import type { Ruling } from '../ruling/ruling.ts';
 import { UNCONNECTED, type ScreenedBySize, type ScreenedCandidate } from './pick-candidates.ts';
@@ -21,8 +21,7 @@ const PLAIN = sayIn('metric');
  * What is needed to screen and to explain plugs for an engine. What was found on the vehicle is laid over what the engine
  * asks before rules and duty speak; a plug that was read is judged by itself, with its readings over its figures.
  */
-export function layOut(asked: Asked<HeldPlugs>, ruling: Ruling, found: FoundHere = NOTHING_FOUND_HERE) {
-  const { plugs } = asked.held;
+export function layOut(plugs: PlugColumns, asked: Asked, ruling: Ruling, found: FoundHere = NOTHING_FOUND_HERE) {
   const groups = alikePositions(asked.positions).map((positions) => {
     const facts = ruling.apply(withReadings(positions[0]!.sheet, found.ofVehicle));
     return { positions, place: positions[0]!.place, facts, screen: new Screen(plugs, facts) };

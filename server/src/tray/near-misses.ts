@@ -20,9 +20,10 @@ export async function findNearMisses(
   units: UnitDisplay,
   db: Database,
 ): Promise<NearMisses | undefined> {
-  const asked = await readAsked(context, db, 'plug', { engineId }, await context.sheets.withPlugs(db));
+  const held = await context.sheets.withPlugs(db);
+  const { plugs, titles } = held;
+  const asked = await readAsked(context, db, 'plug', { engineId }, held);
   if (!asked) return undefined;
-  const { plugs, titles } = asked.held;
   const ruling = await readRuling(db, {});
   const groups = alikePositions(asked.positions).map((positions) => {
     const screen = new Screen(plugs, ruling.apply(positions[0]!.sheet));

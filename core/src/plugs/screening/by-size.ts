@@ -8,6 +8,10 @@ const only = (sheet: FactSheet, fact: FactId): unknown =>
 
 const fits = (has: unknown, suits: (value: never) => boolean): boolean => has === undefined || suits(has as never);
 
+/** Whether a plug of this size could serve one of the positions. */
+export const couldServeAny = (plug: FactSheet, positions: readonly FactSheet[]): boolean =>
+  positions.some((asked) => couldServe(plug, asked));
+
 /** Whether a plug of this size could serve the position. Beyond the diameter, what is unknown does not rule it out. */
 function couldServe(plug: FactSheet, asked: FactSheet): boolean {
   const diameter = only(plug, 'plug.threadDiameterMm');
@@ -33,9 +37,7 @@ export function plugsBySize(
   except: ReadonlySet<PlugPlace>,
 ): Uint32Array {
   const ofSize = columns.placesBySize();
-  const serving = columns.size.samples.flatMap((plug, code) =>
-    positions.some((asked) => couldServe(plug, asked)) ? [ofSize[code]!] : [],
-  );
+  const serving = columns.size.samples.flatMap((plug, code) => (couldServeAny(plug, positions) ? [ofSize[code]!] : []));
   const isExcepted = new Uint8Array(columns.count);
   for (const place of except) isExcepted[place] = 1;
   const found = new Uint32Array(serving.reduce((sum, { length }) => sum + length, 0));

@@ -60,6 +60,8 @@ export class PlugColumns {
   #bySize: readonly Uint32Array[] | undefined;
   #packed: readonly PackedChecks[] | undefined;
   readonly #own: (FactEntry<readonly string[]> | undefined)[] = [];
+  /** Codes of the sizes that a plug had before it was put into the columns, or has since. */
+  #touched = new Set<number>();
   /** In the order of the checks. */
   readonly checks: readonly TupleColumn[] = PLUG_CHECKS.map((check) => new TupleColumn(recurring(check.facts)));
   readonly size = new TupleColumn(SIZE_FACTS);
@@ -80,7 +82,7 @@ export class PlugColumns {
     if (place === undefined) {
       place = this.ids.push(id) - 1;
       this.#places.set(id, place);
-    }
+    } else this.#touched.add(this.size.codes.at(place));
     this.#bySize = this.#packed = undefined;
     const valueCodes = new Map<FactId, number>();
     for (const [fact, column] of this.#columns) {
@@ -94,6 +96,14 @@ export class PlugColumns {
       const sample = () => Object.fromEntries(tuples.facts.flatMap((f) => (sheet[f] ? [[f, sheet[f]]] : [])));
       tuples.codes.set(place, tuples.codeOf(values, sample));
     }
+    this.#touched.add(this.size.codes.at(place));
+  }
+
+  /** A plug of each size that some plug has had, or has now, of those that were put in since this was last asked. */
+  takeTouchedSizes(): readonly FactSheet[] {
+    const touched = [...this.#touched].map((code) => this.size.samples[code]!);
+    this.#touched = new Set();
+    return touched;
   }
 
   /** The places of the plugs of each size, by the size's code. */
