@@ -198,6 +198,7 @@ export const Tray = z
     costOver: z.string(),
     /** What the drawing shows besides the picked row's own shape, by the place the row goes to. */
     drawings: z.record(z.string(), Drawing),
+    /** At which it was laid out: whatever was changed since touches nothing that it tells. */
     catalogueVersion: z.string(),
     rulesVersion: z.number().int(),
   })

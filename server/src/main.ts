@@ -14,6 +14,8 @@ import { keepToShop } from './shop/write-as-shop.ts';
 import { keepAlive } from './keep-alive.ts';
 
 const GRACE_MS = 3000;
+/** Plugs, other parts and a version are read one at a time each, whoever waits for them. */
+const MOST_ASIDE = 3;
 /** A page's connection lies idle between two calls. One that is shut just then, after the machine stood still, loses a call. */
 const IDLE_MS = 65_000;
 const SWEEP_MS = 60 * 60 * 1000;
@@ -27,10 +29,12 @@ function main(): void {
     level: config.logLevel,
     redact: ['req.headers.cookie', 'req.headers["idempotency-key"]', 'res.headers["set-cookie"]'],
   });
-  const db = openDatabase(config.databaseUrl, (error) => {
+  const onLost = (error: Error) => {
     sayLost(log, error);
-  });
-  const context = createContext(db, log, config);
+  };
+  const db = openDatabase(config.databaseUrl, onLost);
+  const aside = openDatabase(config.databaseUrl, onLost, { max: MOST_ASIDE });
+  const context = createContext(db, log, { ...config, aside });
   keepToShop(db);
   const listening = listen(config.databaseUrl, context.live, (error) => sayLost(log, error));
   if (config.metricsPort !== undefined) serveMetrics(context.metrics, db, config.metricsPort, log);
@@ -67,7 +71,7 @@ function main(): void {
     // What is still being answered leaves with its answer.
     server.keepAliveTimeout = 1;
     server.closeIdleConnections();
-    server.close(() => void db.destroy().finally(() => process.exit(0)));
+    server.close(() => void Promise.allSettled([db.destroy(), aside.destroy()]).then(() => process.exit(0)));
   };
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);

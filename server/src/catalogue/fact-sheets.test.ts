@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { rulingValue } from '@brackenfell/core/facts/facts';
-import type { Writing } from '../db/database.ts';
+import { openDatabase, type Writing } from '../db/database.ts';
 import { openTestCounter, type TestCounter } from '../testing/counter.ts';
 import { chooseFigures } from './figure-store.ts';
 import { FactSheets } from './fact-sheets.ts';
@@ -73,6 +73,21 @@ describe('the plugs held in memory', () => {
     // The next change gets the very version that was never seen.
     await counter.owner.transaction().execute((trx) => setReach(trx, 12.7));
     expect(await reachIn(sheets)).toBe(12.7);
+    await counter.owner.transaction().execute((trx) => setReach(trx, 19));
+  });
+
+  test('are brought up to date though every connection is held by somebody who waits for that', async () => {
+    const tills = openDatabase(counter.url, () => undefined, { max: 4 });
+    const sheets = new FactSheets(counter.aside);
+    await sheets.withPlugs(tills);
+    await counter.owner.transaction().execute((trx) => setReach(trx, 19.2));
+    const selling = () =>
+      tills.transaction().execute(async (trx) => {
+        await trx.selectFrom('slip').select('id').limit(1).execute();
+        return (await sheets.withPlugs(trx)).version;
+      });
+    expect(new Set(await Promise.all([1, 2, 3, 4].map(selling))).size).toBe(1);
+    await tills.destroy();
     await counter.owner.transaction().execute((trx) => setReach(trx, 19));
   });
 

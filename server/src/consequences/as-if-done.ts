@@ -15,7 +15,7 @@ export async function asIfDone<T>(
   const trx = await context.db.startTransaction().execute();
   try {
     await change(trx);
-    return await work({ context: { ...context, sheets: new FactSheets(context.db, context.sheets) }, db: trx });
+    return await work({ context: { ...context, sheets: new FactSheets(context.aside, context.sheets) }, db: trx });
   } finally {
     await trx.rollback().execute();
   }

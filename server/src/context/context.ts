@@ -12,6 +12,11 @@ import { RecentSessions } from '../staff/recent-sessions.ts';
 /** What every route works with. */
 export interface Context {
   readonly db: Database;
+  /**
+   * Connections for what is read or written down while a transaction holds one of the others: were they the same, all that
+   * hold one could wait for another.
+   */
+  readonly aside: Database;
   readonly sheets: FactSheets;
   readonly indexes: CatalogueIndexes;
   readonly recentSessions: RecentSessions;
@@ -32,6 +37,8 @@ export interface Context {
 }
 
 interface Serving {
+  /** Of a pool of their own wherever several are served at a time. */
+  readonly aside?: Database;
   readonly webFolder?: string | undefined;
   readonly secret?: string;
   readonly hosts?: readonly string[];
@@ -42,11 +49,12 @@ interface Serving {
 export function createContext(
   db: Database,
   log: Logger,
-  { webFolder, secret, hosts = [], trustProxy, firstCode }: Serving = {},
+  { aside = db, webFolder, secret, hosts = [], trustProxy, firstCode }: Serving = {},
 ): Context {
   return {
     db,
-    sheets: new FactSheets(db),
+    aside,
+    sheets: new FactSheets(aside),
     indexes: new CatalogueIndexes(),
     recentSessions: new RecentSessions(),
     entryFrames: new EntryFrames(),

@@ -67,7 +67,7 @@ export function releaseRoutes(app: Express, context: Context): void {
     const found = await findStaff(trx, { id: staffId });
     const isSupervisor = found?.role === 'supervisor';
     // Counted outside the transaction: a wrong try stays written down though everything else is undone.
-    const wrong = await checkSecret(context.db, req, {
+    const wrong = await checkSecret(context.aside, req, {
       staffId: isSupervisor ? found.id : undefined,
       typed: pin,
       what: 'pin',

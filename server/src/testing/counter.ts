@@ -36,6 +36,8 @@ export type Agent = ReturnType<typeof supertest.agent>;
 export interface TestCounter {
   /** The application's own least-privileged connection. */
   readonly db: Database;
+  /** The same, of a pool of its own. */
+  readonly aside: Database;
   /** The owner's connection, to put the catalogue in states that nobody at the counter could. */
   readonly owner: Database;
   /** The cluster's superuser, to break connections as a crash would. */
@@ -111,11 +113,13 @@ export async function openTestCounter(): Promise<TestCounter> {
     patient: true,
   });
   const superuser = openDatabase(setting('BRACKENFELL_TEST_SUPER_URL'), () => undefined, { max: 1, patient: true });
-  const context = createContext(db, silentLog());
+  const aside = openDatabase(inDatabase(setting('BRACKENFELL_TEST_APP_URL')), () => undefined, { max: 3, onStatement });
+  const context = createContext(db, silentLog(), { aside });
   const app = createApp(context);
   const signedIn = new Map<string, Agent>();
   return {
     db,
+    aside,
     owner,
     superuser,
     statements,
@@ -135,7 +139,7 @@ export async function openTestCounter(): Promise<TestCounter> {
       return agent;
     },
     close: async () => {
-      await Promise.all([db.destroy(), owner.destroy(), superuser.destroy()]);
+      await Promise.all([db.destroy(), aside.destroy(), owner.destroy(), superuser.destroy()]);
       await asSuper(`drop database ${name} with (force)`);
     },
   };

@@ -9,6 +9,7 @@ import {
   verdictOf,
   VERDICTS,
   type Evidence,
+  type Tally,
   type Verdict,
 } from '../../fitment/verdict.ts';
 import { NOT_YET, voucherOf, type CheckTable, type Voucher } from './check-table.ts';
@@ -50,9 +51,27 @@ export class Screen {
     );
   }
 
+  /** One plug, from the checks' own columns: those that are packed for many are packed anew when any plug has changed. */
   judge(plug: PlugPlace, evidence: Evidence): ScreenedPlug {
-    const { verdicts, closeness } = this.judgeAll(Uint32Array.of(plug), evidence);
-    return { verdict: VERDICTS[verdicts[0]!]!, closeness: closeness[0]! };
+    const voucher = voucherOf(evidence);
+    let [tally, closeness] = [NOTHING_FOUND, 0];
+    for (const [check, table] of this.#tables.entries()) {
+      const { facts, codes } = this.columns.checks[check]!;
+      if (!table || facts.length === 0) continue;
+      tally = addTallies(tally, table.tally(codes.at(plug), voucher));
+      closeness += table.closeness(codes.at(plug));
+    }
+    for (const check of this.#oneByOne) {
+      const asked = this.#ask(check, plug, evidence);
+      tally = addTallies(tally, asked.tally);
+      closeness += asked.closeness;
+    }
+    return { verdict: verdictOf(tally, evidence), closeness: roundCloseness(closeness) };
+  }
+
+  #ask(check: number, plug: PlugPlace, evidence: Evidence): { tally: Tally; closeness: number } {
+    const finding = PLUG_CHECKS[check]!.screen({ ...this.columns.sheetOf(plug), ...this.asked });
+    return { tally: tallyOf(relieve(PLUG_CHECKS[check]!, finding, evidence)), closeness: finding.closeness };
   }
 
   /** Many plugs under one evidence. */
@@ -60,12 +79,13 @@ export class Screen {
     const voucher = voucherOf(evidence);
     const tallies = new Int32Array(plugs.length).fill(NOTHING_FOUND);
     const closeness = new Float64Array(plugs.length);
-    for (const packed of this.columns.packed()) this.#addTo(packed, plugs, voucher, tallies, closeness);
+    if (plugs.length > 0)
+      for (const packed of this.columns.packed()) this.#addTo(packed, plugs, voucher, tallies, closeness);
     for (const check of this.#oneByOne) {
       for (const [i, plug] of plugs.entries()) {
-        const finding = PLUG_CHECKS[check]!.screen({ ...this.columns.sheetOf(plug), ...this.asked });
-        tallies[i] = addTallies(tallies[i]!, tallyOf(relieve(PLUG_CHECKS[check]!, finding, evidence)));
-        closeness[i]! += finding.closeness;
+        const asked = this.#ask(check, plug, evidence);
+        tallies[i] = addTallies(tallies[i]!, asked.tally);
+        closeness[i]! += asked.closeness;
       }
     }
     const verdicts = new Uint8Array(plugs.length);
