@@ -5,7 +5,7 @@ import { Memo } from './memo.ts';
 import { readVersions } from './version-store.ts';
 
 /** Parts read in one go: other work of the server comes between. */
-const BATCH = 250;
+const BATCH = 500;
 /** A tray laid out holds the findings of some fifty parts in words, a few hundred kB. */
 export const MOST_TRAYS = 100;
 
@@ -80,9 +80,11 @@ export class Keeping<T> {
     const changed = await this.#keeper.changedSince(this.#db, before?.version ?? '0');
     for (let i = 0; i < changed.length; i += BATCH) {
       const ids = changed.slice(i, i + BATCH);
-      const titles = await readPartTitles(this.#db, ids);
-      for (const [id, sheet] of await readPartSheets(this.#db, scales, ids, this.#shared))
-        this.#keeper.put(parts, id, sheet, titles.get(id)!);
+      const [titles, sheets] = await Promise.all([
+        readPartTitles(this.#db, ids),
+        readPartSheets(this.#db, scales, ids, this.#shared),
+      ]);
+      for (const [id, sheet] of sheets) this.#keeper.put(parts, id, sheet, titles.get(id)!);
     }
     const change: Change = { ids: new Set(changed), sizes: this.#keeper.takeSizes?.(parts) ?? [] };
     const trays =
