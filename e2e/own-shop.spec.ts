@@ -82,6 +82,9 @@ async function bringInWhole(page: Page, zip: Buffer): Promise<void> {
   await expect(list.getByRole('heading', { name: 'Loaded' })).toBeVisible();
 }
 
+// Two shops are begun, backed up and started here: on a machine three times as slow they take longer than one journey may.
+test.describe.configure({ timeout: 600_000 });
+
 test('a shop of its own: begun, stocked from a list, sold from, backed up, and whole again on another machine', async ({
   page,
   counter,

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import supertest from 'supertest';
+import { coilOf } from '@brackenfell/demo/ignition/coils';
 import { demoStaff } from '@brackenfell/demo/staff';
 import { createApp } from '../app.ts';
 import { createContext } from '../context/context.ts';
@@ -12,12 +13,9 @@ const RULES = { rank: 'engine-maker', source: 'Karnow sheet 12' } as const;
 
 let lists: Lists;
 let wren: Agent;
-let engines: readonly string[];
 beforeAll(async () => {
   lists = await openLists();
   wren = await lists.counter.as('specialist');
-  const { body } = await wren.get('/api/engines').expect(200);
-  engines = (body as { engines: { engineId: string }[] }).engines.map(({ engineId }) => engineId);
 });
 afterAll(() => lists.counter.close());
 
@@ -29,13 +27,13 @@ async function started(): Promise<Agent> {
   return agent;
 }
 
-const versionOf = async (query = '') => (await fetchTray(wren, ENGINE, query)).catalogueVersion;
+const versionOf = async () => (await fetchTray(wren, ENGINE)).catalogueVersion;
 
-/** Every tray as it is told, but for the version it was laid at. */
+/** Trays of several sizes as they are told, but for the version they were laid at. */
 async function trays(agent: Agent) {
   const asked = [
-    ...engines.map((engineId) => ({ engineId, kind: 'plug' })),
-    ...['ostrel-of16t', ENGINE].map((engineId) => ({ engineId, kind: 'coil' })),
+    ...[ENGINE, 'ostrel-ow12', 'aldersyke-as22', 'pellworth-pg66'].map((engineId) => ({ engineId, kind: 'plug' })),
+    { engineId: 'ostrel-of16t', kind: 'coil' },
   ];
   return Promise.all(
     asked.map(async ({ engineId, kind }) => {
@@ -57,6 +55,7 @@ const listed = async (text: string, columns: object = {}) => {
 
 /** A plug of a size that this engine cannot take, and its own. */
 const [ELSEWHERE, OWN] = ['KN 226G-63NR', 'KN 419G-63DR'];
+const OWN_COIL = coilOf(ENGINE, 'own', 'to Aug 2016');
 
 describe('a tray that was laid out outlives a change of plugs that none of its own is among,', () => {
   test.each<[string, () => Promise<unknown>]>([
@@ -89,6 +88,7 @@ describe('a tray is laid anew, as on a server just started, by', () => {
         await figure(ELSEWHERE, 'plug.reachMm', 19);
       },
     ],
+    ['a figure of the coil its engine is named for', () => figure(OWN_COIL, 'coil.ratedKv', 31)],
     ['a plug that turns out to be of another', () => figure(ELSEWHERE, 'plug.threadDiameterMm', 12)],
     ['a name of a part that its trails go by', () => mend(OWN, { what: 'name', as: 'stamping', printed: 'QZ 77' })],
     [

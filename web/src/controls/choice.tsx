@@ -1,4 +1,4 @@
-import { useId } from 'react';
+import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
 import { Select } from 'radix-ui';
 
 interface ChoiceProps<V extends string> {
@@ -32,6 +32,17 @@ export function Choice<V extends string>({
 }: ChoiceProps<V>) {
   const id = useId();
   const isOne = options.some((option) => option.value === value);
+  // Letters typed before what there is to choose from has been fetched choose as soon as it has.
+  const typed = useRef('');
+  const typeAhead = ({ key, ctrlKey, metaKey, altKey }: KeyboardEvent) => {
+    if (options.length === 0 && key.length === 1 && !(ctrlKey || metaKey || altKey)) typed.current += key.toLowerCase();
+  };
+  useEffect(() => {
+    if (typed.current === '' || options.length === 0) return;
+    const found = options.find(({ says }) => says.toLowerCase().startsWith(typed.current));
+    typed.current = '';
+    if (found) onChange(found.value);
+  });
   return (
     <div className={className}>
       <span id={id} className={labelClass}>
@@ -41,7 +52,12 @@ export function Choice<V extends string>({
         value={isOne ? PREFIX + value : ''}
         onValueChange={(next) => onChange(next.slice(PREFIX.length) as V)}
       >
-        <Select.Trigger className={`field choice ${fieldClass}`} aria-labelledby={id} autoFocus={autoFocus}>
+        <Select.Trigger
+          className={`field choice ${fieldClass}`}
+          aria-labelledby={id}
+          autoFocus={autoFocus}
+          onKeyDown={typeAhead}
+        >
           <Select.Value placeholder={hint} />
           <Select.Icon className="choice-icon" aria-hidden>
             ▾

@@ -7,6 +7,7 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { watchForBursts } from '../keys/keys.ts';
 import { changeSettings } from '../settings/settings.ts';
 import { press, SETTLED_MS } from '../testing/press.ts';
+import { Choice } from './choice.tsx';
 import { useDraftOf } from './draft.ts';
 import { OneOf } from './one-of.tsx';
 import { usePickList } from './pick-list.ts';
@@ -18,6 +19,19 @@ import { TypedFigure } from './typed-figure.tsx';
 afterEach(() => {
   cleanup();
   window.localStorage.clear();
+});
+
+test('what is typed at a choice before there is anything to choose from chooses once it is fetched', async () => {
+  const chosen = jest.fn();
+  const sellers = ['Eastgate Factors', 'Fellpost Online'].map((says) => ({ value: says, says }));
+  const choice = (options: typeof sellers) => (
+    <Choice label="From" value="" options={options} onChange={chosen} autoFocus />
+  );
+  const { rerender } = render(choice([]));
+  await userEvent.keyboard('Fellpost{Tab}');
+  rerender(choice(sellers));
+  rerender(choice(sellers));
+  expect(chosen.mock.calls).toEqual([['Fellpost Online']]);
 });
 
 describe('a figure typed of one plug', () => {
