@@ -63,8 +63,11 @@ export class CatalogueIndexes {
   async at(db: Database, known?: string): Promise<CatalogueIndex> {
     if (known !== undefined && this.#held?.version === known) return this.#held;
     const { version, but_plugs: butPlugs } = await readVersions(db);
+    const held = this.#held?.butPlugs === butPlugs ? { ...this.#held, version } : undefined;
+    // What a transaction has not committed is kept for nobody else.
+    if (db.isTransaction) return held ?? makeIndex(db, version, butPlugs);
     this.#lookedAt = performance.now();
-    if (this.#held?.butPlugs === butPlugs) return (this.#held = { ...this.#held, version });
+    if (held) return (this.#held = held);
     this.#making ??= makeIndex(db, version, butPlugs).finally(() => (this.#making = undefined));
     this.#held = await this.#making;
     return this.#held;

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { rulingValue } from '@brackenfell/core/facts/facts';
 import { openDatabase, type Writing } from '../db/database.ts';
 import { openTestCounter, type TestCounter } from '../testing/counter.ts';
+import { CatalogueIndexes } from './catalogue-index.ts';
 import { chooseFigures } from './figure-store.ts';
 import { FactSheets } from './fact-sheets.ts';
 import { bumpCatalogueVersion } from './version-store.ts';
@@ -106,6 +107,26 @@ describe('the plugs held in memory', () => {
     });
     expect(heatOf(await sheets.withPlugs(counter.db))).toBeCloseTo(heatOf(before) + 0.3, 6);
   });
+});
+
+test('the index of engines that was made of a change only thought of is nobody else’s', async () => {
+  const indexes = new CatalogueIndexes();
+  const summaryOf = async () => (await indexes.at(counter.db)).engines.get('skerrow-sc20')!.summary;
+  const was = await summaryOf();
+  const say = async (trx: Writing, summary: string) => {
+    await trx.updateTable('engine').set({ summary }).where('id', '=', 'skerrow-sc20').execute();
+    await bumpCatalogueVersion(trx);
+  };
+  const thoughtOf = counter.owner.transaction().execute(async (trx) => {
+    await say(trx, 'Only thought of');
+    expect((await indexes.at(trx)).engines.get('skerrow-sc20')!.summary).toBe('Only thought of');
+    throw new Error('thought better of it');
+  });
+  await expect(thoughtOf).rejects.toThrow('thought better of it');
+  // The next change gets the very version that was never seen.
+  await counter.owner.transaction().execute((trx) => say(trx, 'Written'));
+  expect(await summaryOf()).toBe('Written');
+  await counter.owner.transaction().execute((trx) => say(trx, was));
 });
 
 async function changedSince(version: string): Promise<string[]> {

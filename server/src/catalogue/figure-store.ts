@@ -18,7 +18,9 @@ export async function chooseFigures(
   partIds: readonly string[],
   positionIds: readonly string[],
 ): Promise<void> {
-  if (positionIds.length === 0 && (await areAllPlugs(trx, partIds))) await bumpVersionOfPlugs(trx);
+  // Who has no figure to choose has changed something else, such as whom an engine names.
+  const areFigures = partIds.length > 0 && positionIds.length === 0;
+  if (areFigures && (await areAllPlugs(trx, partIds))) await bumpVersionOfPlugs(trx);
   else await bumpCatalogueVersion(trx);
   await choosePartFigures(trx, partIds);
   for (let i = 0; i < positionIds.length; i += BATCH) {

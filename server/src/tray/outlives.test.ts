@@ -2,6 +2,8 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import supertest from 'supertest';
 import { coilOf } from '@brackenfell/demo/ignition/coils';
 import { demoStaff } from '@brackenfell/demo/staff';
+import type { OpenLineOf } from '@brackenfell/contract/open-catalogue';
+import type { CatalogueRecord } from '@brackenfell/contract/record';
 import { createApp } from '../app.ts';
 import { createContext } from '../context/context.ts';
 import { silentLog } from '../context/log.ts';
@@ -90,6 +92,18 @@ describe('a tray is laid anew, as on a server just started, by', () => {
     ],
     ['a figure of the coil its engine is named for', () => figure(OWN_COIL, 'coil.ratedKv', 31)],
     ['a plug that turns out to be of another', () => figure(ELSEWHERE, 'plug.threadDiameterMm', 12)],
+    [
+      'whom its engine no longer names',
+      async () => {
+        const { line, seen } = (await lists.editor.get(`/api/records/engine/${ENGINE}`).expect(200))
+          .body as CatalogueRecord;
+        const { named } = line as OpenLineOf<'engine'>;
+        await write(lists.editor, 'post', `/api/records/engine/${ENGINE}`, {
+          line: { ...line, named: named.slice(1) },
+          seen,
+        }).expect(200);
+      },
+    ],
     ['a name of a part that its trails go by', () => mend(OWN, { what: 'name', as: 'stamping', printed: 'QZ 77' })],
     [
       'who lists a plug for its engine',
