@@ -62,7 +62,7 @@ export class CatalogueIndexes {
   /** `known`: the version that a caller has just read: what is held of it is not read for anew. */
   async at(db: Database, known?: string): Promise<CatalogueIndex> {
     if (known !== undefined && this.#held?.version === known) return this.#held;
-    const { version, but_plugs: butPlugs } = await readVersions(db);
+    const { version, butPlugs } = await readVersions(db);
     const held = this.#held?.butPlugs === butPlugs ? { ...this.#held, version } : undefined;
     // What a transaction has not committed is kept for nobody else.
     if (db.isTransaction) return held ?? makeIndex(db, version, butPlugs);

@@ -84,7 +84,7 @@ export class FactSheets {
   /** `known`: the version that a caller has just read: what is held of it is not read for anew. */
   async at(db: Database, known?: string): Promise<HeldFacts> {
     if (known !== undefined && this.#held?.version === known) return this.#held;
-    const { version, but_plugs: butPlugs } = await readVersions(db);
+    const { version, butPlugs } = await readVersions(db);
     if (this.#held?.version === version) return this.#held;
     const ofVersion = { version, memo: new Memo(), trays: new Memo(MOST_TRAYS) };
     const held: HeldFacts =

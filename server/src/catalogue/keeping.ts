@@ -71,7 +71,7 @@ export class Keeping<T> {
   }
 
   async #bringUpToDate(): Promise<void> {
-    const { version, but_plugs: butPlugs, removals } = await readVersions(this.#db);
+    const { version, butPlugs, removals } = await readVersions(this.#db);
     const scales = await readHeatScales(this.#db);
     const basis = JSON.stringify([removals, ...scales]);
     const before = this.#kept?.basis === basis ? this.#kept : undefined;

@@ -4,13 +4,18 @@ import type { Database, Writing } from '../db/database.ts';
 export interface CatalogueVersion {
   readonly version: string;
   /** The same as long as nothing was changed but plugs and their figures: what engines ask, and who is said to serve them. */
-  readonly but_plugs: string;
+  readonly butPlugs: string;
   /** How often parts were taken out of the catalogue: what is kept of them in memory is of before. */
   readonly removals: string;
 }
 
-export const readVersions = (db: Database): Promise<CatalogueVersion> =>
-  db.selectFrom('catalogue_version').select(['version', 'but_plugs', 'removals']).executeTakeFirstOrThrow();
+export async function readVersions(db: Database): Promise<CatalogueVersion> {
+  const { of_plugs: ofPlugs, ...stands } = await db
+    .selectFrom('catalogue_version')
+    .select(['version', 'of_plugs', 'removals'])
+    .executeTakeFirstOrThrow();
+  return { ...stands, butPlugs: String(BigInt(stands.version) - BigInt(ofPlugs)) };
+}
 
 export async function readCatalogueVersion(db: Database): Promise<string> {
   return (await readVersions(db)).version;
@@ -23,7 +28,7 @@ export async function readCatalogueVersion(db: Database): Promise<string> {
 export async function bumpCatalogueVersion(trx: Writing): Promise<void> {
   await trx
     .updateTable('catalogue_version')
-    .set((eb) => ({ version: eb('version', '+', '1'), but_plugs: eb('but_plugs', '+', '1') }))
+    .set((eb) => ({ version: eb('version', '+', '1') }))
     .execute();
 }
 
@@ -31,7 +36,7 @@ export async function bumpCatalogueVersion(trx: Writing): Promise<void> {
 export async function bumpVersionOfPlugs(trx: Writing): Promise<void> {
   await trx
     .updateTable('catalogue_version')
-    .set((eb) => ({ version: eb('version', '+', '1') }))
+    .set((eb) => ({ version: eb('version', '+', '1'), of_plugs: eb('of_plugs', '+', '1') }))
     .execute();
 }
 

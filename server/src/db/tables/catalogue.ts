@@ -235,8 +235,8 @@ export interface PriceTable {
 export interface CatalogueVersionTable {
   only_row: Generated<boolean>;
   version: string;
-  /** How often anything was changed but plugs and their figures. */
-  but_plugs: Generated<string>;
+  /** How many of its versions changed plugs and their figures alone. */
+  of_plugs: Generated<string>;
   /** How often parts were taken away. */
   removals: Generated<string>;
 }
