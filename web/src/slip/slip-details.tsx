@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { toast } from '../controls/toast.ts';
 import type { Slip } from '@brackenfell/contract/slip';
 import { readDuty, sayDuty } from '@brackenfell/core/duty/duty-text';
+import { meant } from '../counter/meant.ts';
 import { slipCall } from '../counter/slip-call.ts';
 import { useSlipWrite, useUnsent } from '../counter/slip-outbox.ts';
 
@@ -17,12 +18,6 @@ const DETAILS = [
 export function SlipDetails({ slip, disabled }: { slip: Slip; disabled: boolean }) {
   const write = useSlipWrite();
   const unsent = useUnsent(slip.slipId);
-  /** What is on its way counts as what stands: typed text is never seen to go back. */
-  const meant = (name: string) => {
-    const last = unsent.findLast((one) => one.name === 'changeSlip' && one.request.body?.[name] !== undefined);
-    const value = last?.request.body?.[name];
-    return typeof value === 'string' || typeof value === 'number' ? String(value) : undefined;
-  };
   const store = (body: object, says: string) =>
     write.mutate(slipCall('changeSlip', { params: { slipId: slip.slipId }, body }, says));
   return (
@@ -32,7 +27,7 @@ export function SlipDetails({ slip, disabled }: { slip: Slip; disabled: boolean 
           key={name}
           label={label}
           hint={hint}
-          stored={meant(name) ?? slip[name]}
+          stored={meant(slip, name, unsent)}
           longest={longest}
           disabled={disabled}
           store={(text) => store({ [name]: text }, `${label}: ${text}`)}
@@ -47,7 +42,7 @@ export function SlipDetails({ slip, disabled }: { slip: Slip; disabled: boolean 
         <Detail
           label="Engines"
           hint="how many such"
-          stored={meant('engineCount') ?? String(slip.engineCount)}
+          stored={String(meant(slip, 'engineCount', unsent))}
           longest={2}
           disabled={disabled}
           store={(text) => {

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import type { Slip } from '@brackenfell/contract/slip';
 import { Key } from '../controls/key.tsx';
 import { SureButton } from '../controls/sure-button.tsx';
+import { meant } from '../counter/meant.ts';
 import { slipCall } from '../counter/slip-call.ts';
 import { useSlipWrite, useUnsent } from '../counter/slip-outbox.ts';
 import { useRaise } from './use-raise.ts';
@@ -9,8 +10,9 @@ import { useRaise } from './use-raise.ts';
 /** Puts a slip's vehicle into the garage book, or ties the slip to it: kept until the server has it. */
 export function useRemember(slip: Slip): (() => void) | undefined {
   const write = useSlipWrite();
-  const isOnItsWay = useUnsent(slip.slipId).some(({ name }) => name === 'rememberVehicle');
-  const isSomebody = slip.customer !== '' || slip.phone !== '' || slip.vehicle !== '';
+  const unsent = useUnsent(slip.slipId);
+  const isOnItsWay = unsent.some(({ name }) => name === 'rememberVehicle');
+  const isSomebody = (['customer', 'phone', 'vehicle'] as const).some((field) => meant(slip, field, unsent) !== '');
   if (slip.garage !== null || isOnItsWay || !isSomebody) return undefined;
   return () =>
     write.mutate(
