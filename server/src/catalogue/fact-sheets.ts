@@ -54,8 +54,8 @@ export class FactSheets {
   #held: HeldFacts | undefined;
 
   /**
-   * `db` is for reading what is committed, whatever transaction a caller is in: of another pool than theirs. `lent`: the parts are those of another, while
-   * what engines ask is this one's own.
+   * `db` is for reading what is committed, whatever transaction a caller is in: of another pool than theirs. `lent`: the
+   * parts are those of another, while what engines ask is this one's own.
    */
   constructor(db: Database, lent?: FactSheets) {
     this.#db = db;

@@ -22,7 +22,8 @@ export async function readCatalogueVersion(db: Database): Promise<string> {
 }
 
 /**
- * Every reader's catalogue is of another version from here on: trays, indexes and trails are made anew. The row stays locked
+ * Every reader's catalogue is of another version from here on: trays, indexes and trails are made anew, unless it is said that
+ * plugs alone are other than they were. The row stays locked
  * until the transaction ends, so versions come to be seen in their order.
  */
 export async function bumpCatalogueVersion(trx: Writing): Promise<void> {

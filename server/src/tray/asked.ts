@@ -116,7 +116,10 @@ export function alikePositions(positions: readonly AskedPosition[]): AskedPositi
   return [...groups.values()];
 }
 
-/** All that a catalogue holds of what an engine asks of a kind, read once for as long as nothing but plugs is changed. References come into force by the day. */
+/**
+ * All that a catalogue holds of what an engine asks of a kind, read once for as long as nothing but plugs is changed.
+ * References come into force by the day.
+ */
 function readStored(context: Context, db: Database, held: HeldFacts, engineId: string, kind: PartKind) {
   const day = new Date().toISOString().slice(0, 10);
   return held.asking.once(`asked ${engineId} ${kind} ${day}`, async () => {

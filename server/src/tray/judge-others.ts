@@ -32,7 +32,7 @@ type Others = HeldOthers['others'];
 const MOST_BY_FORM = 60;
 const MOST_LOOKED = 2000;
 
-/** What of a tray does not depend on the shelf. It outlives the version it was laid at, and holds nothing that is of that version. */
+/** What of a tray does not depend on the shelf. It outlives the version it was laid at, and holds nothing of that version. */
 interface LaidOthers extends Laid {
   readonly asked: Asked;
   /** Those that are judged wherever they lie. */

@@ -84,7 +84,7 @@ export interface JudgedEngine {
   readonly catalogueVersion: string;
 }
 
-/** What of a tray does not depend on the shelf. It outlives the version it was laid at, and holds nothing that is of that version. */
+/** What of a tray does not depend on the shelf. It outlives the version it was laid at, and holds nothing of that version. */
 interface LaidPlugs extends Laid {
   readonly asked: Asked;
   /** Those that can be among the first, wherever they lie. */

@@ -2,7 +2,7 @@ import type { Slip } from '@brackenfell/contract/slip';
 import type { Intent } from '../wire/outbox.ts';
 
 /** What of a slip its own fields change. */
-export type SlipField = 'customer' | 'phone' | 'vehicle' | 'cameFor' | 'engineCount';
+type SlipField = 'customer' | 'phone' | 'vehicle' | 'cameFor' | 'engineCount';
 
 /** A field of a slip as it is meant: what is on its way stands over what the server knows. */
 export function meant<F extends SlipField>(
