@@ -130,7 +130,8 @@ export async function sharedNumbers(db: Database): Promise<PartSuspect[]> {
       (
         await sql<PartSuspect>`
           select min(part_id) as "partId", max(part_id) as "otherId", '{}'::text[] as "edgeIds", array[min(printed)] as says
-            from part_name where normal_form = any(${some}::text[]) and kind <> 'stamping'
+            from unnest(${some}::text[]) as s (normal) join part_name n on n.normal_form = s.normal
+           where n.kind <> 'stamping'
            group by normal_form having min(maker_id) <> max(maker_id) order by 1`.execute(db)
       ).rows,
   );

@@ -106,11 +106,19 @@ export async function readAsked(
   };
 }
 
+/** What a position asks, in writing: the same sheet is asked of again and again, line by line and tray by tray. */
+const WRITTEN = new WeakMap<FactSheet, string>();
+function written(sheet: FactSheet): string {
+  const known = WRITTEN.get(sheet) ?? JSON.stringify(sheet);
+  WRITTEN.set(sheet, known);
+  return known;
+}
+
 /** Positions that ask the very same are judged once. */
 export function alikePositions(positions: readonly AskedPosition[]): AskedPosition[][] {
   const groups = new Map<string, AskedPosition[]>();
   for (const position of positions) {
-    const key = `${position.place}|${position.build ?? ''}|${JSON.stringify(position.sheet)}`;
+    const key = `${position.place}|${position.build ?? ''}|${written(position.sheet)}`;
     groups.set(key, [...(groups.get(key) ?? []), position]);
   }
   return [...groups.values()];
