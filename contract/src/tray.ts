@@ -20,6 +20,10 @@ const FactUsed = z
   .meta({ id: 'FactUsed' });
 export type FactUsed = z.infer<typeof FactUsed>;
 
+/** The same with the place of its source in the tray's table: a maker's catalogue speaks for twenty facts of each of its parts. */
+const TrayFact = FactUsed.omit({ source: true }).extend({ from: z.number().int() }).meta({ id: 'TrayFact' });
+export type TrayFact = z.infer<typeof TrayFact>;
+
 export const Finding = z
   .object({
     check: z.enum(ALL_CHECK_IDS),
@@ -176,7 +180,9 @@ export const Tray = z
     /** What the rows' checks found, each once. */
     findings: z.array(TrayFinding),
     /** Facts and where their figures come from; the rows' findings refer to it. */
-    sources: z.array(FactUsed),
+    sources: z.array(TrayFact),
+    /** Where figures come from; the facts refer to it. */
+    origins: z.array(Source),
     /** All candidates that were judged, shown or not. */
     counts: z.object({
       byReference: z.number().int(),

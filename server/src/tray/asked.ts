@@ -130,21 +130,26 @@ export function alikePositions(positions: readonly AskedPosition[]): AskedPositi
  */
 function readStored(context: Context, db: Database, held: HeldFacts, engineId: string, kind: PartKind) {
   const day = new Date().toISOString().slice(0, 10);
-  return held.asking.once(`asked ${engineId} ${kind} ${day}`, async () => {
-    const [engine, stored, named, listings] = await Promise.all([
-      findEngine(db, engineId),
-      listPositions(db, [engineId], [kind]),
-      listNamedNumbers(db, engineId, [kind]),
-      readListings(db, engineId, kind),
-    ]);
+  const readPositions = async () => {
+    const stored = await listPositions(db, [engineId], [kind]);
+    const ids = stored.map(({ id }) => id);
+    return { stored, onPaper: await context.sheets.positions(db, held, ids) };
+  };
+  const readReferences = async () => {
+    const named = await listNamedNumbers(db, engineId, [kind]);
     const roots = named.map((n) => n.part_id);
-    const [onPaper, edges, coils] = await Promise.all([
-      context.sheets.positions(
-        db,
-        held,
-        stored.map((p) => p.id),
-      ),
-      readEdgesAround(db, roots),
+    const edges = await readEdgesAround(db, roots);
+    const met = [...new Set([...roots, ...edges.flatMap(({ from, to }) => [from, to])])];
+    const printed = new Map((await readNamedParts(db, met)).map((part) => [part.id, part.printed]));
+    return { named, edges, printed };
+  };
+  return held.asking.once(`asked ${engineId} ${kind} ${day}`, async () => {
+    // Side by side: none waits for what another has read.
+    const [engine, { stored, onPaper }, references, listings, coils] = await Promise.all([
+      findEngine(db, engineId),
+      readPositions(),
+      readReferences(),
+      readListings(db, engineId, kind),
       kind === 'plug' ? readOwnCoils(db, held.scales, engineId) : undefined,
     ]);
     const cylindersCount = new Set(stored.map(({ cylinder }) => cylinder)).size;
@@ -154,9 +159,7 @@ function readStored(context: Context, db: Database, held: HeldFacts, engineId: s
         coils ? { ...onPaper.get(id), ...coils(place), ...inAll(cylindersCount) } : onPaper.get(id)!,
       ]),
     );
-    const met = [...new Set([...roots, ...edges.flatMap(({ from, to }) => [from, to])])];
-    const printed = new Map((await readNamedParts(db, met)).map((part) => [part.id, part.printed]));
-    return { engine, stored, sheets, named, edges, printed, listings };
+    return { engine, stored, sheets, ...references, listings };
   });
 }
 

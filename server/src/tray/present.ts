@@ -12,7 +12,7 @@ import { chosenSchool, HOUSE_RULES } from '@brackenfell/core/house-rules/house-r
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
 import { RANKING_TOLD } from '@brackenfell/core/fitment/ranking';
 import { reasonPhrase } from '@brackenfell/core/fitment/reason';
-import type { FactUsed, Finding, TrailView, Tray, TrayFinding, TrayRow } from '@brackenfell/contract/tray';
+import type { Finding, TrailView, Tray, TrayFact, TrayFinding, TrayRow } from '@brackenfell/contract/tray';
 import { write, type Written } from '../http/serve.ts';
 import { buildChoices, buildQuestion } from './build-question.ts';
 import { drawingAt, type Around } from './drawing.ts';
@@ -38,13 +38,18 @@ export function findingView(finding: SharedFinding): Finding {
   };
 }
 
+type Used = SharedFinding['sources'][number];
+type Origin = Tray['origins'][number];
+
 /** The tables that the rows of one tray refer to: what they share is told once. */
 class TrayTables {
   readonly findings: TrayFinding[] = [];
-  readonly sources: FactUsed[] = [];
+  readonly sources: TrayFact[] = [];
+  readonly origins: Origin[] = [];
   readonly #told = new Map<Telling, { onlyAt: readonly string[]; place: number }[]>();
+  readonly #originPlaces = new Map<string, number>();
   readonly #sourcePlaces = new Map<string, number>();
-  readonly #used = new Map<SharedFinding['sources'][number], number>();
+  readonly #used = new Map<Used, number>();
 
   findingPlace(finding: SharedFinding): number {
     // The same telling means the same check, outcome and figures; only the positions it holds at can differ.
@@ -65,15 +70,22 @@ class TrayTables {
     });
   }
 
-  #sourcePlace({ fact, source, questions }: SharedFinding['sources'][number]): number {
-    const key = `${fact}|${source.rank}|${source.name}|${String(questions)}`;
-    const known = this.#sourcePlaces.get(key);
-    if (known !== undefined) return known;
-    const used = { fact: FACTS[fact].label, source };
-    const place = this.sources.push(questions ? { ...used, questions } : used) - 1;
-    this.#sourcePlaces.set(key, place);
-    return place;
+  #sourcePlace({ fact, source, questions }: Used): number {
+    const from = placeIn(this.origins, this.#originPlaces, `${source.rank}|${source.name}`, () => source);
+    return placeIn(this.sources, this.#sourcePlaces, `${fact}|${from}|${String(questions)}`, () => {
+      const used = { fact: FACTS[fact].label, from };
+      return questions ? { ...used, questions } : used;
+    });
   }
+}
+
+/** Where in a table that has a key stands, put there where it does not stand yet. */
+function placeIn<T>(table: T[], places: Map<string, number>, key: string, make: () => T): number {
+  const known = places.get(key);
+  if (known !== undefined) return known;
+  const place = table.push(make()) - 1;
+  places.set(key, place);
+  return place;
 }
 
 function trailView(judged: JudgedEngine, { trail }: JudgedCandidate): TrailView | null {
@@ -221,6 +233,7 @@ function trayView(judged: JudgedEngine, question: AskedTray, units: UnitDisplay,
     rows,
     findings: tables.findings,
     sources: tables.sources,
+    origins: tables.origins,
     counts: { byReference, bySize, notJudged, verdicts },
     order: RANKING_TOLD,
     rules: judgingRulesOf(kind).map((rule) => ({
