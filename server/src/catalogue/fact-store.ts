@@ -76,30 +76,37 @@ async function readSheets(
   scales: HeatScales,
   shared: SharedEntries,
 ): Promise<Map<string, FactSheet>> {
+  // One row a subject: of the time that thousands of plugs take, most would go to some twenty rows of each.
   const { rows } = await sql<{ subject: string; told: string }>`
     select c.${sql.ref(subject)} as subject,
-           concat_ws(${SEPARATOR}, f.attribute, c.rules::text, f.value::text, f.source_rank, f.source_name) as told
+           string_agg(concat_ws(${SEPARATOR}, f.attribute, c.rules::text, f.value::text, f.source_rank, f.source_name),
+                      ${FIGURES_APART} order by f.id) as told
       from chosen_figure c join figure f on f.id = c.figure_id
      where c.${sql.ref(subject)} = any(${ids}::bigint[])
-     order by f.id`.execute(db);
-  const sheets = new Map<string, Record<string, FactEntry<unknown>>>();
-  for (const { subject: id, told } of rows) {
-    let figure = shared.get(told);
-    if (figure === undefined) {
-      figure = readTold(told, scales);
-      shared.set(told, figure);
-    }
-    const { fact, entry } = figure;
-    if (entry === undefined) continue;
-    const sheet = sheets.get(id) ?? {};
-    sheets.set(id, sheet);
-    sheet[fact] = sheet[fact] ? together(sheet[fact], entry) : entry;
-  }
-  return sheets;
+     group by 1`.execute(db);
+  return new Map(rows.map((row) => [row.subject, sheetOf(row.told, scales, shared)]));
 }
 
-/** Between the parts of a figure told in one line: a character no text of a catalogue has. */
+/** A sheet of the figures that the database told of one subject. */
+function sheetOf(all: string, scales: HeatScales, shared: SharedEntries): FactSheet {
+  const sheet: Record<string, FactEntry<unknown>> = {};
+  for (const told of all.split(FIGURES_APART)) {
+    let figure = shared.get(told);
+    if (figure === undefined) {
+      // Of its own: a piece of a long text holds the whole of it in memory.
+      const own = Buffer.from(told).toString();
+      figure = readTold(own, scales);
+      shared.set(own, figure);
+    }
+    const { fact, entry } = figure;
+    if (entry !== undefined) sheet[fact] = sheet[fact] ? together(sheet[fact], entry) : entry;
+  }
+  return sheet;
+}
+
+/** Between the parts of a figure told in one line, and between figures: characters no text of a catalogue has. */
 const SEPARATOR = '\u001f';
+const FIGURES_APART = '\u001e';
 
 /** Reads a figure that the database told in one line; no entry where its heat code is on no known scale. */
 function readTold(told: string, scales: HeatScales): SharedFigure {
@@ -124,7 +131,7 @@ async function readPrintedNumbers(db: Database, partIds: readonly string[]): Pro
     .innerJoin('part', 'part.id', 'part_name.part_id')
     .innerJoin('maker', 'maker.id', 'part.maker_id')
     .select(['part_name.part_id', 'part_name.normal_form', 'maker.name'])
-    .where('part_name.part_id', 'in', partIds)
+    .where(sql<boolean>`part_name.part_id = any(${partIds}::bigint[])`)
     .where('part_name.kind', 'in', ['catalogue', 'stamping'])
     .orderBy('part_name.id')
     .execute();
@@ -147,7 +154,7 @@ export async function readPartTitles(db: Database, partIds: readonly string[]): 
       join.onRef('part_name.part_id', '=', 'part.id').on('part_name.kind', '=', 'catalogue'),
     )
     .select(['part.id', 'part.kind', 'part_name.printed', 'maker.name as maker'])
-    .where('part.id', 'in', partIds)
+    .where(sql<boolean>`part.id = any(${partIds}::bigint[])`)
     .execute();
   return new Map(rows.map(({ id, ...title }) => [id, title]));
 }
