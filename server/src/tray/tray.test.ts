@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { OpenTray } from '@brackenfell/contract/open-tray';
+import type { PartCard } from '@brackenfell/contract/part';
 import { NearMisses, Tray } from '@brackenfell/contract/tray';
 import { demoWorld } from '@brackenfell/demo/world';
 import { CHECK_IDS } from '@brackenfell/core/fitment/check-ids';
@@ -24,6 +25,21 @@ describe('the tray of the SC20 over HTTP', () => {
         expect(finding.told.says).not.toBe('');
         if (finding.outcome !== 'unknown') expect(finding.sources.length).toBeGreaterThan(0);
       }
+    }
+  });
+
+  test('names for each figure of a plug a source that the plug’s own page names, and sends each source once', async () => {
+    const wren = await counter.as('specialist');
+    const { origins } = (await wren.get('/api/engines/skerrow-sc20/tray').expect(200)).body as Tray;
+    expect(new Set(origins.map((origin) => JSON.stringify(origin))).size).toBe(origins.length);
+    for (const row of tray.rows.slice(0, 6)) {
+      const { facts } = (await wren.get(`/api/parts/${row.partId}`).expect(200)).body as PartCard;
+      const named = new Map(facts.map(({ label, sources }) => [label, sources.map(({ name }) => name)]));
+      const used = row.findings.flatMap(({ sources }) => sources.map((place) => tray.sources[place]!));
+      const own = used.filter(({ fact }) => named.has(fact));
+      expect(own.length).toBeGreaterThan(10);
+      for (const { fact, source } of own)
+        expect([fact, named.get(fact)]).toEqual([fact, expect.arrayContaining([source.name])]);
     }
   });
 
