@@ -18,13 +18,17 @@ const isReached = ({ value, target, atLeast = false }: Figure): boolean =>
 const said = (value: number): string =>
   value >= 100 ? Math.round(value).toLocaleString('en-GB') : String(Number(value.toFixed(value < 1.1 ? 3 : 1)));
 
+/** A figure that misses its target by less than is usually told is told closer. */
+const measured = (figure: Figure): string =>
+  !isReached(figure) && said(figure.value) === said(figure.target) ? figure.value.toPrecision(4) : said(figure.value);
+
 /** A figure as the row of a table: what, before, measured, target, reached or not. */
 export function cellsOf(figure: Figure): readonly [string, string, string, string, string] {
-  const { what, value, target, before, unit, atLeast = false } = figure;
+  const { what, target, before, unit, atLeast = false } = figure;
   return [
     unit ? `${what}, ${unit}` : what,
     before === undefined ? '–' : said(before),
-    said(value),
+    measured(figure),
     `${atLeast ? '≥' : '≤'} ${said(target)}`,
     isReached(figure) ? 'reached' : '**not reached**',
   ];
