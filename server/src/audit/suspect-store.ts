@@ -127,6 +127,7 @@ export async function sharedNumbers(db: Database): Promise<PartSuspect[]> {
   return inStrides(
     shared.rows.map(({ normal }) => normal),
     async (some) =>
+      // Joined, so that each goes by the index: as a list to be among, all names are held against a thousand one by one.
       (
         await sql<PartSuspect>`
           select min(part_id) as "partId", max(part_id) as "otherId", '{}'::text[] as "edgeIds", array[min(printed)] as says
