@@ -1,10 +1,20 @@
 import { chromium, type Page } from '@playwright/test';
-import { ask, expect, expectTray, signIn, slipPane, slowly, test, type Counter } from './counter.ts';
+import { ask, expect, expectTray, signIn, slipPane, slowly, test, toRoom, type Counter } from './counter.ts';
 
 test('when the server is gone a banner says so, typed text is kept, and work goes on without a reload', async ({
   page,
   counter,
 }) => {
+  // The connection is gone for the moment in which a room would have come ahead.
+  const cut: string[] = [];
+  await page.route(
+    /assets\/shop-[\w-]{8}\.js$/,
+    (route) => {
+      cut.push(route.request().url());
+      return route.abort();
+    },
+    { times: 1 },
+  );
   await signIn(page, counter);
   await ask(page, 'skerrow sc20', /Skerrow SC20/);
   await expectTray(page);
@@ -12,6 +22,7 @@ test('when the server is gone a banner says so, typed text is kept, and work goe
   // Stored, not only on its way.
   await expect(slipPane(page)).toContainText('Kestrane, all 4');
   await page.evaluate(() => Object.assign(window, { stillTheSamePage: true }));
+  await expect.poll(() => cut.length).toBe(1);
 
   await counter.kill();
   const customer = slipPane(page).getByLabel('For', { exact: true });
@@ -31,6 +42,9 @@ test('when the server is gone a banner says so, typed text is kept, and work goe
   await expect(slipPane(page).getByRole('region', { name: 'Not sent yet' })).toHaveCount(0);
   await expect(customer).toHaveValue('Cawdle Minibus Co-operative');
   expect(await page.evaluate(() => 'stillTheSamePage' in window)).toBe(true);
+  await toRoom(page, 'g');
+  await expect(page.getByRole('listbox', { name: 'Vehicles' })).toBeVisible();
+  expect(await page.evaluate(() => 'stillTheSamePage' in window)).toBe(true);
   await page.reload();
   await expect(slipPane(page).getByLabel('For', { exact: true })).toHaveValue('Cawdle Minibus Co-operative');
 });
@@ -44,10 +58,13 @@ async function beginAndLoseTheServer(page: Page, counter: Counter): Promise<void
   await expect(slipPane(page)).toContainText('Kestrane, all 4');
   await page.keyboard.press('j');
   // What the slip is written with has come: the counter has been open for a while.
-  const has = (file: string) =>
-    page.evaluate((name) => performance.getEntriesByType('resource').some((one) => one.name.includes(name)), file);
-  await expect.poll(() => has('/assets/dialogs-')).toBe(true);
-  await expect.poll(() => has('/assets/sheets-')).toBe(true);
+  const missing = () =>
+    page.evaluate(() => {
+      const files = JSON.parse(document.getElementById('files-of-release')!.textContent) as string[];
+      const come = new Set(performance.getEntriesByType('resource').map((one) => new URL(one.name).pathname));
+      return files.filter((file) => !come.has(file));
+    });
+  await expect.poll(missing).toEqual([]);
   await counter.kill();
 }
 

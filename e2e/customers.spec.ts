@@ -179,7 +179,7 @@ test('a screen of a release that is gone says so instead of waiting, and the sli
   await page.route(/assets\/shop-[\w-]{8}\.js$/, (route) => route.fulfill({ status: 404, body: 'gone' }));
   await signIn(page, counter);
   await page.goto(`${counter.address}/house-rules`);
-  await expect(page.getByRole('alert')).toContainText('A newer version of Brackenfell is here');
+  await expect(page.getByRole('alert')).toContainText('A newer version of Brackenfell has taken its place');
   await expect(page.getByRole('navigation', { name: 'Rooms' })).toBeVisible();
 });
 

@@ -15,8 +15,29 @@ const withoutDialogOfList: Plugin = {
     id === '\0no-dialog' ? 'export const Root = null, Portal = null, Overlay = null, Content = null;' : undefined,
 };
 
+/** The page names the files of its release, which it fetches while its first screen is looked at (`controls/room.tsx`). */
+const filesOfRelease: Plugin = {
+  name: 'files-of-release',
+  transformIndexHtml: {
+    order: 'post',
+    handler: (_, { bundle }) =>
+      bundle && [
+        {
+          tag: 'script',
+          attrs: { type: 'application/json', id: 'files-of-release' },
+          children: JSON.stringify(
+            Object.keys(bundle)
+              .filter((file) => file.endsWith('.js'))
+              .map((file) => `/${file}`),
+          ),
+          injectTo: 'body',
+        },
+      ],
+  },
+};
+
 export default defineConfig({
-  plugins: [withoutDialogOfList, react(), tailwindcss()],
+  plugins: [withoutDialogOfList, filesOfRelease, react(), tailwindcss()],
   build: {
     target: 'es2023',
     // Rooms are fetched ahead one by one: a list of what each of them needs would be a part of the first load.

@@ -297,6 +297,29 @@ describe('a screen that is not part of the first load', () => {
     expect(missing).toHaveBeenCalledTimes(2);
   });
 
+  test('is not imported before the files of the page are here: one that failed while the server was away is fetched again', async () => {
+    const files = ['/assets/shop-1.js', '/assets/counter-2.js'];
+    document.body.innerHTML = `<script type="application/json" id="files-of-release">${JSON.stringify(files)}</script>`;
+    let isAway = true;
+    const come: unknown[] = [];
+    globalThis.fetch = jest.fn((file: unknown) => {
+      if (isAway) return Promise.reject(new Error('away'));
+      come.push(file);
+      return Promise.resolve({ ok: true, arrayBuffer: () => Promise.resolve(new ArrayBuffer(0)) } as Response);
+    });
+    const imported = jest.fn(() => Promise.resolve(Sheet));
+    room(imported);
+    const all = fetchRooms();
+    await jest.advanceTimersByTimeAsync(5000);
+    expect(imported).not.toHaveBeenCalled();
+    isAway = false;
+    await jest.advanceTimersByTimeAsync(5000);
+    await all;
+    expect(come).toEqual(expect.arrayContaining(files));
+    expect(imported).toHaveBeenCalledTimes(1);
+    document.body.innerHTML = '';
+  });
+
   test('is there at once when it has been fetched before, and keeps what was typed when it comes while it is waited for', async () => {
     health(true);
     const fetchAll = async () => {

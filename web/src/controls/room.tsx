@@ -5,10 +5,13 @@ const TRY_AGAIN_MS = 1500;
 const MOST_MISSING = 2;
 const loads: (() => Promise<unknown>)[] = [];
 
-/** A screen's file is gone though the server is there: a newer release has taken its place. */
+/**
+ * A screen's file does not come though the server is there: a newer release has taken its place, or the connection was gone
+ * when it was imported, which a browser holds against it for as long as the page stands.
+ */
 export class GoneError extends Error {
   constructor() {
-    super('This page is of an earlier release.');
+    super('A file of this page does not come.');
   }
 }
 
@@ -20,7 +23,7 @@ const serves = (): Promise<boolean> =>
 
 /**
  * Loads until it succeeds: a server that is away for a while must not take down the screen that asks for another. Where the
- * server is there and the file still is not, waiting would never end: that is thrown.
+ * server is there and the file still does not come, waiting would never end: that is thrown.
  */
 async function patiently<T>(load: () => Promise<T>): Promise<T> {
   for (let missing = 0; ;) {
@@ -67,8 +70,22 @@ export function SheetOnItsWay() {
   );
 }
 
-/** Fetches every screen, one after another, so that none has to be waited for, nor the server be there, when it is entered. */
+/** The files of this release, which the build writes into the page; in development there are none. */
+const filesOfRelease = (): string[] =>
+  JSON.parse(document.getElementById('files-of-release')?.textContent ?? '[]') as string[];
+
+async function fetchFile(file: string): Promise<void> {
+  const answer = await fetch(file);
+  if (!answer.ok) throw new Error(`${file}: ${answer.status}`);
+  await answer.arrayBuffer();
+}
+
+/**
+ * Fetches every screen, one after another, so that none has to be waited for, nor the server be there, when it is entered.
+ * The files come first, into the browser's own store: a fetch that failed can be tried again, an import that failed cannot.
+ */
 export async function fetchRooms(): Promise<void> {
   // One that is gone says so when it is entered.
+  for (const file of filesOfRelease()) await patiently(() => fetchFile(file)).catch(() => undefined);
   for (const load of loads) await patiently(load).catch(() => undefined);
 }

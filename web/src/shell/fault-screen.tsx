@@ -6,12 +6,10 @@ export function FaultScreen({ error, resetErrorBoundary }: FallbackProps) {
   const isGone = error instanceof GoneError;
   return (
     <main className="desk-main col-span-2 grid content-start gap-3 p-6" role="alert">
-      <h1 className="text-head font-semibold">
-        {isGone ? 'A newer version of Brackenfell is here' : 'This screen failed'}
-      </h1>
+      <h1 className="text-head font-semibold">{isGone ? 'This screen did not come' : 'This screen failed'}</h1>
       <p className="max-w-prose">
         {isGone
-          ? 'The page was loaded before it came. Loading it again takes a second.'
+          ? 'A newer version of Brackenfell has taken its place, or the connection was gone when it was asked for. Loading the page again gets it, and takes a second.'
           : 'Something in it went wrong. The slip and everything else go on.'}{' '}
         What is on the slip is stored, and what was not sent yet is kept on this computer.
       </p>
