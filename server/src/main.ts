@@ -8,6 +8,7 @@ import { createContext } from './context/context.ts';
 import { openDatabase } from './db/database.ts';
 import { sayLost } from './db/say-lost.ts';
 import { sweepReceipts } from './http/receipt-store.ts';
+import { tellBusy } from './jobs/give-way.ts';
 import { listen } from './tidings/listen-store.ts';
 import { serveMetrics } from './metrics/metrics.ts';
 import { keepToShop } from './shop/write-as-shop.ts';
@@ -54,7 +55,7 @@ function main(): void {
   });
   let stopping = false;
   const worker = keepAlive(
-    () => fork(WORKER),
+    () => tellBusy(fork(WORKER)),
     (code) => {
       log.error({ code }, 'the job worker stopped and is started again; its job is taken up anew');
     },

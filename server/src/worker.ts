@@ -1,12 +1,15 @@
+import { constants, setPriority } from 'node:os';
 import pino from 'pino';
 import { readConfig } from './context/config.ts';
 import { openDatabase } from './db/database.ts';
 import { sayLost } from './db/say-lost.ts';
+import { restBeside } from './jobs/give-way.ts';
 import { workJobs } from './jobs/work-jobs.ts';
 import { keepToShop } from './shop/write-as-shop.ts';
 
-/** Works jobs in a process and on connections of its own, so that an audit never holds the counter up. */
+/** Works jobs in a process and on connections of its own, which give way to the counter: an audit never holds it up. */
 function work(): void {
+  setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
   const config = readConfig(process.env);
   const log = pino({ level: config.logLevel });
   const db = openDatabase(config.databaseUrl, (error) => sayLost(log, error), {
@@ -19,7 +22,7 @@ function work(): void {
   if (!process.connected) process.exit(0);
   process.on('disconnect', () => process.exit(0));
   process.on('SIGINT', () => undefined);
-  void workJobs(db, log, new AbortController().signal);
+  void workJobs(db, log, new AbortController().signal, restBeside(process));
 }
 
 work();

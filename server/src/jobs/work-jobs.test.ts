@@ -1,3 +1,4 @@
+import { setTimeout as sleep } from 'node:timers/promises';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import pino from 'pino';
 import { silentLog } from '../context/log.ts';
@@ -26,6 +27,21 @@ const stateOf = async (id: string) => (await readJob(counter.db, id))!;
 describe('the worker of jobs', () => {
   test('does nothing where nothing waits', async () => {
     expect(await workOneJob(counter.db, log)).toBe(false);
+  });
+
+  test('rests after each step by how long that step was, whatever it rested before', async () => {
+    await asked();
+    const steps: number[] = [];
+    const RESTED_MS = 200;
+    const begun = performance.now();
+    await workOneJob(counter.db, log, async (workedMs) => {
+      steps.push(workedMs);
+      await sleep(RESTED_MS);
+    });
+    const tookMs = performance.now() - begun;
+    expect(steps.length).toBeGreaterThan(2);
+    expect(Math.min(...steps)).toBeGreaterThan(0);
+    expect(steps.reduce((sum, ms) => sum + ms, 0)).toBeLessThan(tookMs - (steps.length - 1) * RESTED_MS);
   });
 
   test('never shares a job with another worker', async () => {

@@ -3,6 +3,7 @@ import type { Logger } from 'pino';
 import { leaveAudit, workAudit } from '../audit/work-audit.ts';
 import type { Database } from '../db/database.ts';
 import { isSaid, leaveImport, workImport } from '../imports/work-import.ts';
+import type { Rest } from './give-way.ts';
 import { beat, claimJob, endJob, sayAlive, type Job } from './store.ts';
 
 const PULSE_MS = 15_000;
@@ -35,16 +36,21 @@ const WORK: Readonly<
   },
 };
 
-/** Works one waiting job, if there is one. True when it did. */
-export async function workOneJob(db: Database, log: Logger): Promise<boolean> {
+const WITHOUT_REST: Rest = () => Promise.resolve();
+
+/** Works one waiting job, if there is one, with a rest after each of its steps. True when it did. */
+export async function workOneJob(db: Database, log: Logger, rest: Rest = WITHOUT_REST): Promise<boolean> {
   const job = await claimJob(db);
   if (!job) return false;
   // One step over a large catalogue may take longer than a worker may stay silent.
   const pulse = setInterval(() => void sayAlive(db, job.id).catch(() => undefined), PULSE_MS);
+  let since = performance.now();
   try {
     if (job.tries > MOST_TRIES) throw new GivenUp(`given up after ${MOST_TRIES} tries`);
     const outcome = await WORK[job.kind].run(db, job, async (share, doing) => {
       if (await beat(db, job.id, share, doing)) throw new Cancelled();
+      await rest(performance.now() - since);
+      since = performance.now();
     });
     await endJob(db, job.id, 'done', outcome);
   } catch (error) {
@@ -61,9 +67,14 @@ export async function workOneJob(db: Database, log: Logger): Promise<boolean> {
 const LOOK_EVERY_MS = 700;
 
 /** Works jobs one after another until told to stop. */
-export async function workJobs(db: Database, log: Logger, signal: AbortSignal): Promise<void> {
+export async function workJobs(
+  db: Database,
+  log: Logger,
+  signal: AbortSignal,
+  rest: Rest = WITHOUT_REST,
+): Promise<void> {
   while (!signal.aborted) {
-    const worked = await workOneJob(db, log).catch((error: unknown) => {
+    const worked = await workOneJob(db, log, rest).catch((error: unknown) => {
       log.warn({ err: error }, 'jobs cannot be looked at');
       return false;
     });
