@@ -4,10 +4,10 @@ import { describe, expect, jest, test } from '@jest/globals';
 import { restAfter, restBeside, tellBusy } from './give-way.ts';
 
 describe('a worker beside the counter', () => {
-  test('has the share of the time that the counter leaves, and never rests longer than a second', () => {
+  test('rests the longer the busier the counter is, and never longer than a second', () => {
     expect(restAfter(200, 0)).toBe(0);
-    expect(restAfter(200, 0.5)).toBe(200);
-    expect(restAfter(200, 0.75)).toBeCloseTo(600);
+    expect(restAfter(200, 0.5)).toBe(400);
+    expect(restAfter(100, 0.75)).toBeCloseTo(600);
     expect(restAfter(200, 1)).toBe(1000);
     expect(restAfter(60_000, 0.5)).toBe(1000);
   });

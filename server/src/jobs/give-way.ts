@@ -40,9 +40,9 @@ export function restBeside(server: Pick<NodeJS.Process, 'on'>): Rest {
 
 /**
  * How long a worker rests, in ms, after it has worked for `workedMs` beside a server that is busy for that share of the time, 0 to 1.
- * The counter goes first, and the worker has the share of the time that it leaves; a second a rest at most, so that a list ends
- * however busy the day is.
+ * The counter goes first: the worker has less than the share of the time that it leaves, for it keeps the database busy as well. A
+ * second a rest at most, so that a list ends however busy the day is.
  */
 export function restAfter(workedMs: number, busy: number): number {
-  return Math.min(LONGEST_REST_MS, (workedMs * busy) / Math.max(1 - busy, 0.01));
+  return Math.min(LONGEST_REST_MS, (2 * workedMs * busy) / Math.max(1 - busy, 0.01));
 }
