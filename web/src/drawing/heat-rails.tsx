@@ -3,8 +3,8 @@ import { memo, useMemo } from 'react';
 import type { DrawingOf } from '@brackenfell/contract/tray';
 
 const WIDTH = 218;
-const HEIGHT = 206;
-const TOP = 36;
+const HEIGHT = 210;
+const TOP = 40;
 const LEFT = 26;
 /** Room beyond the last rail for its codes and its maker's name. */
 const RIGHT = 42;
@@ -107,14 +107,18 @@ const Scales = memo(function Scales({ heat }: { heat: DrawingOf<'plug'>['heat'] 
           </text>
         </g>
       ))}
-      <text x={2} y={12} className="fill-slate" fontSize="12">
-        {isCrowded ? 'hot, bar' : 'hot'}
+      {/* Over its figures, under the makers' names; which way is hot stands beyond the last rail. */}
+      <text x={LEFT - 6} y={TOP - 7} textAnchor="end" className="fill-slate" fontSize="12">
+        bar
       </text>
-      {!isCrowded && (
-        <text x={2} y={25} className="fill-slate" fontSize="12">
-          bar
+      {[
+        { word: 'hot', at: TOP - 1 },
+        { word: 'cold', at: HEIGHT - 6 },
+      ].map(({ word, at }) => (
+        <text key={word} x={WIDTH} y={at} textAnchor="end" className="fill-slate" fontSize="12">
+          {word}
         </text>
-      )}
+      ))}
       {low !== null && high !== null && (
         <rect x={LEFT} y={y(low)} width={WIDTH - LEFT} height={y(high) - y(low)} className="fill-lichen-wash" />
       )}
