@@ -1,5 +1,5 @@
 import { runAudit } from './catalogue.ts';
-import { ask, expect, pressTimes, signIn, test } from './counter.ts';
+import { READS, ask, expect, pressTimes, signIn, test } from './counter.ts';
 
 test('the editor cuts a false equal by keyboard, and takes it back', async ({ page, counter }) => {
   await signIn(page, counter, 'Corwin');
@@ -16,32 +16,33 @@ test('the editor cuts a false equal by keyboard, and takes it back', async ({ pa
   await expect(evidence).not.toContainText('Reference cut by Corwin');
 });
 
-test('from “it’s a Skerrow” to one engine by answering keys, each statement taken back at will', async ({
-  page,
-  counter,
-}) => {
-  await signIn(page, counter);
-  const known = page.getByRole('region', { name: 'Known so far' });
-  await page.keyboard.press('f');
-  await page.keyboard.type('skerrow');
-  await page.keyboard.press('Enter');
-  await expect(known).toContainText('“It’s a Skerrow”');
-  await page.keyboard.press('Escape');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('?');
-  await page.keyboard.press('n');
-  await expect(known).toContainText('Cannot tell');
-  await page.keyboard.press('t');
-  await page.keyboard.press('2');
-  await expect(known).not.toContainText('Cannot tell');
-  for (let i = 0; i < 6; i += 1) {
-    if (await page.getByRole('heading', { name: /One engine is left|take the same plug/ }).isVisible()) break;
-    await page.keyboard.press('a');
-    await page.waitForTimeout(400);
-  }
-  await expect(page.getByRole('heading', { name: /One engine is left|take the same plug/ })).toBeVisible();
-});
+test(
+  'from “it’s a Skerrow” to one engine by answering keys, each statement taken back at will',
+  READS,
+  async ({ page, counter }) => {
+    await signIn(page, counter);
+    const known = page.getByRole('region', { name: 'Known so far' });
+    await page.keyboard.press('f');
+    await page.keyboard.type('skerrow');
+    await page.keyboard.press('Enter');
+    await expect(known).toContainText('“It’s a Skerrow”');
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('?');
+    await page.keyboard.press('n');
+    await expect(known).toContainText('Cannot tell');
+    await page.keyboard.press('t');
+    await page.keyboard.press('2');
+    await expect(known).not.toContainText('Cannot tell');
+    for (let i = 0; i < 6; i += 1) {
+      if (await page.getByRole('heading', { name: /One engine is left|take the same plug/ }).isVisible()) break;
+      await page.keyboard.press('a');
+      await page.waitForTimeout(400);
+    }
+    await expect(page.getByRole('heading', { name: /One engine is left|take the same plug/ })).toBeVisible();
+  },
+);
 
-test('a plate is looked up in the simulated register, which may not know', async ({ page, counter }) => {
+test('a plate is looked up in the simulated register, which may not know', READS, async ({ page, counter }) => {
   await signIn(page, counter);
   await page.keyboard.press('y');
   await page.keyboard.type('zz 1234');
@@ -53,7 +54,7 @@ test('a plate is looked up in the simulated register, which may not know', async
   await expect(page.getByRole('heading', { name: 'One engine is left' })).toBeVisible();
 });
 
-test('a part’s number is read position by position, and its references are drawn', async ({ page, counter }) => {
+test('a part’s number is read position by position, and its references are drawn', READS, async ({ page, counter }) => {
   await signIn(page, counter);
   await ask(page, 'HB/17V/55.J1', /HB\/17V\/55\.J1/);
   const positions = page.getByRole('region', { name: 'The number, position by position' });

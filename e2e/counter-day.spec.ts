@@ -1,6 +1,17 @@
-import { ask, expect, expectAccessible, expectTray, pickRow, signIn, slipPane, test, whyPanel } from './counter.ts';
+import {
+  READS,
+  ask,
+  expect,
+  expectAccessible,
+  expectTray,
+  pickRow,
+  signIn,
+  slipPane,
+  test,
+  whyPanel,
+} from './counter.ts';
 
-test('price and stock are answered on the phone without a slip', async ({ page, counter }) => {
+test('price and stock are answered on the phone without a slip', READS, async ({ page, counter }) => {
   await signIn(page, counter);
   await ask(page, '26g63dr', /KN 426G-63DR/);
   await expect(page.getByLabel('Price and stock')).toContainText('£9.40');
@@ -81,45 +92,47 @@ test('a line is taken off, put back by undo, and counted up; a note is written',
   await expect(slipPane(page)).toContainText('Pump runs rough; plug looked sooty');
 });
 
-test('where nothing will do, the plugs that one check alone keeps out are listed, and one is tried', async ({
-  page,
-  counter,
-}) => {
-  await signIn(page, counter);
-  await page.goto(`${counter.address}/counter/parts?engine=skerrow-tl24`);
-  await expectTray(page);
-  await page.keyboard.press('n');
-  const list = page.getByRole('dialog', { name: /Nearly fits/ });
-  const first = list.getByRole('region', { name: 'Kept out by reach alone' }).getByRole('button').first();
-  const printed = await first.innerText();
-  await expectAccessible(page);
-  await first.press('Enter');
-  await expect(list).toHaveCount(0);
-  await expect(page.locator('[data-tray] [aria-selected="true"]')).toHaveAttribute('data-row', printed);
-  await expect(whyPanel(page)).toContainText('Reach');
-});
+test(
+  'where nothing will do, the plugs that one check alone keeps out are listed, and one is tried',
+  READS,
+  async ({ page, counter }) => {
+    await signIn(page, counter);
+    await page.goto(`${counter.address}/counter/parts?engine=skerrow-tl24`);
+    await expectTray(page);
+    await page.keyboard.press('n');
+    const list = page.getByRole('dialog', { name: /Nearly fits/ });
+    const first = list.getByRole('region', { name: 'Kept out by reach alone' }).getByRole('button').first();
+    const printed = await first.innerText();
+    await expectAccessible(page);
+    await first.press('Enter');
+    await expect(list).toHaveCount(0);
+    await expect(page.locator('[data-tray] [aria-selected="true"]')).toHaveAttribute('data-row', printed);
+    await expect(whyPanel(page)).toContainText('Reach');
+  },
+);
 
-test('in the ask line every character is text, and a scanner’s burst on the desk commands nothing', async ({
-  page,
-  counter,
-}) => {
-  await signIn(page, counter);
-  await page.keyboard.press('/');
-  await page.keyboard.type('j=?;2');
-  await expect(page.getByRole('combobox', { name: /Ask/ })).toHaveValue('j=?;2');
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys and actions of this screen' })).toBeVisible();
-  await page.keyboard.press('Escape');
-  // A burst: far faster than fingers, ending in a command key. It must open no sheet.
-  await page.evaluate(() => {
-    for (const key of '290000419630=')
-      window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
-  });
-  await expect(page.getByRole('dialog')).toHaveCount(0);
-});
+test(
+  'in the ask line every character is text, and a scanner’s burst on the desk commands nothing',
+  READS,
+  async ({ page, counter }) => {
+    await signIn(page, counter);
+    await page.keyboard.press('/');
+    await page.keyboard.type('j=?;2');
+    await expect(page.getByRole('combobox', { name: /Ask/ })).toHaveValue('j=?;2');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog', { name: 'Keys and actions of this screen' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    // A burst: far faster than fingers, ending in a command key. It must open no sheet.
+    await page.evaluate(() => {
+      for (const key of '290000419630=')
+        window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+    });
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+  },
+);
 
-test('each planted trap looks on screen as it is judged', async ({ page, counter }) => {
+test('each planted trap looks on screen as it is judged', READS, async ({ page, counter }) => {
   await signIn(page, counter);
   const traps = [
     ['skerrow-sc20', 'TS 500 187', 'Refuse', 'it leaks, overheats and works loose'],

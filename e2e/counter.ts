@@ -6,11 +6,14 @@ import { startServer, stopServer, type RunningServer } from '@brackenfell/script
 
 const TEMPLATE = 'template_world';
 
-async function asSuper(statement: string): Promise<void> {
-  const client = new pg.Client({ connectionString: process.env.BRACKENFELL_TEST_SUPER_URL! });
+/** Rows of a statement, in the database that makes others or in the one named. */
+async function asSuper(statement: string, database?: string): Promise<readonly unknown[]> {
+  const at = new URL(process.env.BRACKENFELL_TEST_SUPER_URL!);
+  if (database !== undefined) at.pathname = database;
+  const client = new pg.Client({ connectionString: at.href });
   await client.connect();
   try {
-    await client.query(statement);
+    return (await client.query<Record<string, unknown>>(statement)).rows;
   } finally {
     await client.end();
   }
@@ -48,6 +51,11 @@ export class Counter {
     await asSuper(`drop database ${this.#database} with (force)`);
   }
 
+  /** How often anything has been written by somebody signed in: each such call leaves a receipt. */
+  async written(): Promise<unknown> {
+    return await asSuper('select count(*) from request_receipt', this.#database);
+  }
+
   get address(): string {
     return `http://127.0.0.1:${this.#port}`;
   }
@@ -70,9 +78,17 @@ export function slowly(page: Page): Page {
   return page;
 }
 
-/** Counters opened ahead: the next one while a journey is walked. */
+/** A journey that writes nothing, and is held to that: it is walked at a counter where others read too. */
+export const READS = { tag: '@reads' } as const;
+
+/** Counters opened ahead: the next one while a journey is walked, and one that stands for all who only read. */
 class CountersAhead {
   #next: Promise<Counter> | undefined;
+  #standing: Promise<Counter> | undefined;
+
+  standing(): Promise<Counter> {
+    return (this.#standing ??= openCounter());
+  }
 
   async take(): Promise<Counter> {
     const taken = await (this.#next ?? openCounter());
@@ -84,6 +100,7 @@ class CountersAhead {
 
   async close(): Promise<void> {
     await (await this.#next)?.close();
+    await (await this.#standing)?.close();
   }
 }
 
@@ -111,7 +128,14 @@ export const test = base.extend<{ counter: Counter }, { ahead: CountersAhead }>(
     },
     { scope: 'worker' },
   ],
-  counter: async ({ ahead }, use) => {
+  counter: async ({ ahead }, use, { tags }) => {
+    if (tags.includes(READS.tag)) {
+      const standing = await ahead.standing();
+      const before = await standing.written();
+      await use(standing);
+      expect(await standing.written(), 'a journey that reads has written').toEqual(before);
+      return;
+    }
     const counter = await ahead.take();
     await use(counter);
     await counter.close();

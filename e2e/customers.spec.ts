@@ -1,31 +1,32 @@
-import { ask, expect, expectAccessible, expectTray, pressTimes, signIn, slipPane, test } from './counter.ts';
+import { READS, ask, expect, expectAccessible, expectTray, pressTimes, signIn, slipPane, test } from './counter.ts';
 
-test('a part measured with a tape leads from the ask line to parts and to the engine that takes them', async ({
-  page,
-  counter,
-}) => {
-  await signIn(page, counter);
-  await page.keyboard.press('/');
-  await page.keyboard.type('m14 reach 12.5 hex 21 washer by tape', { delay: 45 });
-  const offered = page.getByRole('option', { name: /Search by dimension/ });
-  await expect(offered).toContainText('M14, reach 12.5 mm, hex 21 mm, gasket');
-  await expect(offered).toHaveAttribute('aria-selected', 'true');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Search by dimension' })).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Plugs' })).toContainText('KN 412G-59N');
-  const engines = page.getByRole('region', { name: 'Engines' });
-  await expect(engines).toContainText('Dunmarrow DD70');
-  await expectAccessible(page);
-  // A figure that cannot be a reach is asked back and changes nothing.
-  await page.getByLabel(/^Reach/).fill('190');
-  await expect(page.getByText(/Usual is|Did you mean/)).toBeVisible();
-  await expect(engines).toContainText('Dunmarrow DD70');
-  await engines.getByRole('button', { name: 'Its parts' }).first().press('Enter');
-  await expectTray(page);
-  await expect(page.getByRole('region', { name: 'What the engine asks' })).toContainText('DD70');
-});
+test(
+  'a part measured with a tape leads from the ask line to parts and to the engine that takes them',
+  READS,
+  async ({ page, counter }) => {
+    await signIn(page, counter);
+    await page.keyboard.press('/');
+    await page.keyboard.type('m14 reach 12.5 hex 21 washer by tape', { delay: 45 });
+    const offered = page.getByRole('option', { name: /Search by dimension/ });
+    await expect(offered).toContainText('M14, reach 12.5 mm, hex 21 mm, gasket');
+    await expect(offered).toHaveAttribute('aria-selected', 'true');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'Search by dimension' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Plugs' })).toContainText('KN 412G-59N');
+    const engines = page.getByRole('region', { name: 'Engines' });
+    await expect(engines).toContainText('Dunmarrow DD70');
+    await expectAccessible(page);
+    // A figure that cannot be a reach is asked back and changes nothing.
+    await page.getByLabel(/^Reach/).fill('190');
+    await expect(page.getByText(/Usual is|Did you mean/)).toBeVisible();
+    await expect(engines).toContainText('Dunmarrow DD70');
+    await engines.getByRole('button', { name: 'Its parts' }).first().press('Enter');
+    await expectTray(page);
+    await expect(page.getByRole('region', { name: 'What the engine asks' })).toContainText('DD70');
+  },
+);
 
-test('a colour said of a part rules no engine out', async ({ page, counter }) => {
+test('a colour said of a part rules no engine out', READS, async ({ page, counter }) => {
   await signIn(page, counter);
   const left = page.getByRole('listbox', { name: 'Engines left' }).getByRole('option');
   await expect(left.first()).toBeVisible();
@@ -130,7 +131,7 @@ test('a rule settled otherwise for one customer stands on the slip with its reas
   await expect(slipPane(page)).not.toContainText('Boot grease');
 });
 
-test('every list says what is moved to, and goes to its ends', async ({ page, counter }) => {
+test('every list says what is moved to, and goes to its ends', READS, async ({ page, counter }) => {
   await signIn(page, counter, 'Isolde');
   const saysEachMove = async (name: string) => {
     const list = page.getByRole('listbox', { name });
@@ -159,29 +160,34 @@ test('every list says what is moved to, and goes to its ends', async ({ page, co
   await saysEachMove('Batches');
 });
 
-test('every key of the help is a button that does it, with single-key commands off', async ({ page, counter }) => {
-  await signIn(page, counter);
-  await page.evaluate(() => {
-    const kept = JSON.parse(localStorage.getItem('brackenfell.settings') ?? '{}') as object;
-    localStorage.setItem('brackenfell.settings', JSON.stringify({ ...kept, singleKeys: false }));
-  });
-  await page.reload();
-  await page.getByRole('button', { name: /keys/ }).click();
-  await page.getByRole('button', { name: 'Write what was said' }).click();
-  await expect(page.getByRole('dialog')).toHaveCount(0);
-  await expect(page.getByLabel(/What was said/)).toBeFocused();
-});
+test(
+  'every key of the help is a button that does it, with single-key commands off',
+  READS,
+  async ({ page, counter }) => {
+    await signIn(page, counter);
+    await page.evaluate(() => {
+      const kept = JSON.parse(localStorage.getItem('brackenfell.settings') ?? '{}') as object;
+      localStorage.setItem('brackenfell.settings', JSON.stringify({ ...kept, singleKeys: false }));
+    });
+    await page.reload();
+    await page.getByRole('button', { name: /keys/ }).click();
+    await page.getByRole('button', { name: 'Write what was said' }).click();
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+    await expect(page.getByLabel(/What was said/)).toBeFocused();
+  },
+);
 
-test('a screen of a release that is gone says so instead of waiting, and the slip stays in sight', async ({
-  page,
-  counter,
-}) => {
-  await page.route(/assets\/shop-[\w-]{8}\.js$/, (route) => route.fulfill({ status: 404, body: 'gone' }));
-  await signIn(page, counter);
-  await page.goto(`${counter.address}/house-rules`);
-  await expect(page.getByRole('alert')).toContainText('A newer version of Brackenfell has taken its place');
-  await expect(page.getByRole('navigation', { name: 'Rooms' })).toBeVisible();
-});
+test(
+  'a screen of a release that is gone says so instead of waiting, and the slip stays in sight',
+  READS,
+  async ({ page, counter }) => {
+    await page.route(/assets\/shop-[\w-]{8}\.js$/, (route) => route.fulfill({ status: 404, body: 'gone' }));
+    await signIn(page, counter);
+    await page.goto(`${counter.address}/house-rules`);
+    await expect(page.getByRole('alert')).toContainText('A newer version of Brackenfell has taken its place');
+    await expect(page.getByRole('navigation', { name: 'Rooms' })).toBeVisible();
+  },
+);
 
 test('a person sees where they are signed in and what was tried, and changes a PIN; a supervisor keeps one out', async ({
   page,

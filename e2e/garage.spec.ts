@@ -1,4 +1,4 @@
-import { ask, expect, expectAccessible, expectTray, signIn, slipPane, test, toRoom } from './counter.ts';
+import { READS, ask, expect, expectAccessible, expectTray, signIn, slipPane, test, toRoom } from './counter.ts';
 
 test('a taxi is remembered from its slip, read, found by its plate, and its declined advice raised once, by keyboard', async ({
   page,
@@ -132,20 +132,21 @@ test('two entries of one person are merged after a second word, and every vehicl
   await expect(page.getByRole('listbox', { name: 'Vehicles' }).getByRole('option')).toHaveCount(4);
 });
 
-test('a garage book that cannot be asked says so, and one that finds nothing says what to do', async ({
-  page,
-  counter,
-}) => {
-  await signIn(page, counter);
-  let fails = true;
-  await page.route('**/api/garage**', (route) => (fails ? route.abort() : route.continue()));
-  await toRoom(page, 'g');
-  const list = page.getByRole('complementary', { name: 'Vehicles' });
-  await expect(list.getByRole('alert')).toBeVisible();
-  await expectAccessible(page);
-  fails = false;
-  await page.getByRole('textbox', { name: 'Find a vehicle by name, phone or plate' }).fill('no such thing');
-  await expect(list).toContainText('Nothing answers to “no such thing”: try fewer characters.');
-  await page.goto(`${counter.address}/garage/vehicles/999999`);
-  await expect(page.getByRole('main', { name: 'Vehicle' }).getByRole('alert')).toContainText('no such vehicle');
-});
+test(
+  'a garage book that cannot be asked says so, and one that finds nothing says what to do',
+  READS,
+  async ({ page, counter }) => {
+    await signIn(page, counter);
+    let fails = true;
+    await page.route('**/api/garage**', (route) => (fails ? route.abort() : route.continue()));
+    await toRoom(page, 'g');
+    const list = page.getByRole('complementary', { name: 'Vehicles' });
+    await expect(list.getByRole('alert')).toBeVisible();
+    await expectAccessible(page);
+    fails = false;
+    await page.getByRole('textbox', { name: 'Find a vehicle by name, phone or plate' }).fill('no such thing');
+    await expect(list).toContainText('Nothing answers to “no such thing”: try fewer characters.');
+    await page.goto(`${counter.address}/garage/vehicles/999999`);
+    await expect(page.getByRole('main', { name: 'Vehicle' }).getByRole('alert')).toContainText('no such vehicle');
+  },
+);

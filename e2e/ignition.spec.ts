@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import {
+  READS,
   ask,
   expect,
   expectAccessible,
@@ -60,7 +61,7 @@ test('a coil is asked about until the build is known, then sold with its questio
   await expect(page.getByRole('radio', { name: /to Feb 2018/ })).toBeChecked();
 });
 
-test('a reading that the meter cannot give is not an answer', async ({ page, counter }) => {
+test('a reading that the meter cannot give is not an answer', READS, async ({ page, counter }) => {
   await signIn(page, counter);
   await ask(page, 'ow12', /Ostrel OW12/);
   await expectTray(page);
@@ -104,31 +105,32 @@ test('a lead set one lead short is refused, and the right one is labelled', asyn
   await expect(whyPanel(page)).toContainText('of another pairing');
 });
 
-test('every key that a tray prints on its buttons does something there, whatever the kind of part', async ({
-  page,
-  counter,
-}) => {
-  await signIn(page, counter);
-  await ask(page, 'hf22', /Dunmarrow HF22/);
-  await expectTray(page);
-  const tabs = page.getByRole('tablist', { name: 'Kind of part' }).getByRole('tab');
-  // Plugs, coil, leads, cap and rotor.
-  await expect(tabs).toHaveCount(5);
-  for (const tab of await tabs.all()) {
-    await expect(tab).toHaveAttribute('aria-selected', 'true');
+test(
+  'every key that a tray prints on its buttons does something there, whatever the kind of part',
+  READS,
+  async ({ page, counter }) => {
+    await signIn(page, counter);
+    await ask(page, 'hf22', /Dunmarrow HF22/);
     await expectTray(page);
-    const printed = await page
-      .getByRole('toolbar', { name: /picked row/ })
-      .locator('kbd')
-      .allTextContents();
-    expect(printed.length).toBeGreaterThan(4);
-    await page.keyboard.press('?');
-    const help = page.getByRole('dialog', { name: 'Keys and actions of this screen' });
-    await expect(help).toBeVisible();
-    const bound = await help.locator('li .num').allTextContents();
-    expect(printed.filter((key) => !bound.includes(key))).toEqual([]);
-    await page.keyboard.press('Escape');
-    await expect(help).toBeHidden();
-    await page.keyboard.press('i');
-  }
-});
+    const tabs = page.getByRole('tablist', { name: 'Kind of part' }).getByRole('tab');
+    // Plugs, coil, leads, cap and rotor.
+    await expect(tabs).toHaveCount(5);
+    for (const tab of await tabs.all()) {
+      await expect(tab).toHaveAttribute('aria-selected', 'true');
+      await expectTray(page);
+      const printed = await page
+        .getByRole('toolbar', { name: /picked row/ })
+        .locator('kbd')
+        .allTextContents();
+      expect(printed.length).toBeGreaterThan(4);
+      await page.keyboard.press('?');
+      const help = page.getByRole('dialog', { name: 'Keys and actions of this screen' });
+      await expect(help).toBeVisible();
+      const bound = await help.locator('li .num').allTextContents();
+      expect(printed.filter((key) => !bound.includes(key))).toEqual([]);
+      await page.keyboard.press('Escape');
+      await expect(help).toBeHidden();
+      await page.keyboard.press('i');
+    }
+  },
+);

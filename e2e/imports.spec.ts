@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, signIn, test, toRoom } from './counter.ts';
+import { READS, expect, expectAccessible, signIn, test, toRoom } from './counter.ts';
 
 const page4 = (page: Page) => page.getByRole('main', { name: 'Import' });
 const heading = (page: Page) => page4(page).getByRole('heading', { level: 1 });
@@ -118,7 +118,7 @@ test('by pointer: a list that cannot be read says what to do; a column is read o
   await expect(heading(page)).toHaveText('1 row to write');
 });
 
-test('a specialist sees who may take a list in', async ({ page, counter }) => {
+test('a specialist sees who may take a list in', READS, async ({ page, counter }) => {
   await signIn(page, counter);
   await page.goto(`${counter.address}/catalogue/imports`);
   await expect(page4(page)).toContainText('by an editor or a supervisor');

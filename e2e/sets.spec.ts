@@ -1,4 +1,5 @@
 import {
+  READS,
   ask,
   expect,
   expectAccessible,
@@ -61,7 +62,7 @@ test('a code that follows the coil sells one coil, and no plugs before it', asyn
   await expectAccessible(page);
 });
 
-test('two candidates stand in one drawing, with what tells them apart', async ({ page, counter }) => {
+test('two candidates stand in one drawing, with what tells them apart', READS, async ({ page, counter }) => {
   await signIn(page, counter);
   await ask(page, 'sc20', /Skerrow SC20/);
   await expectTray(page);

@@ -1,5 +1,5 @@
 import { demoStaff } from '@brackenfell/demo/staff';
-import { ask, expect, expectAccessible, expectTray, signIn, slipPane, test } from './counter.ts';
+import { READS, ask, expect, expectAccessible, expectTray, signIn, slipPane, test } from './counter.ts';
 
 test('a supervisor changes the rate of tax by keyboard: a slip that is begun keeps its own, the next has the new one', async ({
   page,
@@ -92,23 +92,24 @@ test('who becomes a supervisor gets a password that lets others in; a weak one m
   await expect(may).toHaveValue('editor');
 });
 
-test('the numbers of the catalogue go on where a page ends, and the address keeps how they were narrowed', async ({
-  page,
-  counter,
-}) => {
-  await signIn(page, counter);
-  await page.goto(`${counter.address}/catalogue/numbers`);
-  const rows = page.getByRole('region', { name: 'List of numbers' }).getByRole('row');
-  await expect(rows).toHaveCount(101);
-  await page.keyboard.press('e');
-  await expect(rows).toHaveCount(201);
-  await page.getByRole('combobox', { name: 'Kind' }).click();
-  await page.getByRole('option', { name: 'plugs', exact: true }).click();
-  await page.getByLabel('Begins with').fill('ivx');
-  await expect(rows.nth(1)).toContainText('IVX');
-  const narrowed = await rows.count();
-  await page.reload();
-  await expect(rows).toHaveCount(narrowed);
-  await page.getByLabel('Begins with').fill('nothing begins so');
-  await expect(page.getByText('No number of this catalogue answers to all of that.')).toBeVisible();
-});
+test(
+  'the numbers of the catalogue go on where a page ends, and the address keeps how they were narrowed',
+  READS,
+  async ({ page, counter }) => {
+    await signIn(page, counter);
+    await page.goto(`${counter.address}/catalogue/numbers`);
+    const rows = page.getByRole('region', { name: 'List of numbers' }).getByRole('row');
+    await expect(rows).toHaveCount(101);
+    await page.keyboard.press('e');
+    await expect(rows).toHaveCount(201);
+    await page.getByRole('combobox', { name: 'Kind' }).click();
+    await page.getByRole('option', { name: 'plugs', exact: true }).click();
+    await page.getByLabel('Begins with').fill('ivx');
+    await expect(rows.nth(1)).toContainText('IVX');
+    const narrowed = await rows.count();
+    await page.reload();
+    await expect(rows).toHaveCount(narrowed);
+    await page.getByLabel('Begins with').fill('nothing begins so');
+    await expect(page.getByText('No number of this catalogue answers to all of that.')).toBeVisible();
+  },
+);
