@@ -164,8 +164,10 @@ async function latency(): Promise<void> {
   const full = ['full, as written', 'full, one wrong', 'full, a beginning'];
   hold('suggestions ÷ pk route', worst(quick, 0.5), 2);
   hold('suggestions ÷ pk route, p95', worst(quick, 0.95), 2.5);
+  hold('suggestions, p95 ÷ the pk route’s own p95', worst(quick, 0.95) / ratio('pk', 0.95), 2.5);
   hold('full answer ÷ pk route', worst(full, 0.5), 3);
   hold('full answer ÷ pk route, p95', worst(full, 0.95), 4.5);
+  hold('full answer, p95 ÷ the pk route’s own p95', worst(full, 0.95) / ratio('pk', 0.95), 4.5);
   hold('? ÷ pk route', ratio('one ?', 0.5), 2);
   hold('* ÷ pk route', ratio('a run *', 0.5), 4);
   hold('words of a vehicle ÷ pk route', ratio('words of a vehicle', 0.5), 4);
