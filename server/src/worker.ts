@@ -1,4 +1,4 @@
-import { constants, setPriority } from 'node:os';
+import { constants, getPriority, setPriority } from 'node:os';
 import pino from 'pino';
 import { readConfig } from './context/config.ts';
 import { openDatabase } from './db/database.ts';
@@ -9,7 +9,8 @@ import { keepToShop } from './shop/write-as-shop.ts';
 
 /** Works jobs in a process and on connections of its own, which give way to the counter: an audit never holds it up. */
 function work(): void {
-  setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
+  // Who started all of it low keeps it low: nobody may raise their own.
+  setPriority(Math.max(getPriority(), constants.priority.PRIORITY_BELOW_NORMAL));
   const config = readConfig(process.env);
   const log = pino({ level: config.logLevel });
   const db = openDatabase(config.databaseUrl, (error) => sayLost(log, error), {

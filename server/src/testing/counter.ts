@@ -44,8 +44,6 @@ export interface TestCounter {
   readonly superuser: Database;
   /** What the application has asked its database, in order; emptied by whoever counts. */
   readonly statements: string[];
-  /** Settles as soon as the application has asked so many more. */
-  nextStatements(many: number): Promise<void>;
   readonly anonymous: Agent;
   readonly app: ReturnType<typeof createApp>;
   /** What its open pages are told by. It hears nothing by itself: see `url`. */
@@ -100,12 +98,8 @@ export async function openTestCounter(): Promise<TestCounter> {
   await asSuper(`create database ${name} template ${TEMPLATE} owner brackenfell_owner`);
   const inDatabase = (url: string) => url.replace(TEMPLATE, name);
   const statements: string[] = [];
-  let asked = 0;
-  const waiting = new Set<{ readonly until: number; readonly go: () => void }>();
   const onStatement = (statement: string) => {
     statements.push(statement);
-    asked += 1;
-    for (const { until, go } of waiting) if (asked >= until) go();
   };
   const db = openDatabase(inDatabase(setting('BRACKENFELL_TEST_APP_URL')), () => undefined, { onStatement });
   const owner = openDatabase(inDatabase(setting('BRACKENFELL_TEST_OWNER_URL')), () => undefined, {
@@ -123,7 +117,6 @@ export async function openTestCounter(): Promise<TestCounter> {
     owner,
     superuser,
     statements,
-    nextStatements: (many) => new Promise((go) => waiting.add({ until: asked + many, go })),
     app,
     live: context.live,
     url: inDatabase(setting('BRACKENFELL_TEST_APP_URL')),
