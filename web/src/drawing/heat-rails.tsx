@@ -150,7 +150,7 @@ const Scales = memo(function Scales({ heat }: { heat: DrawingOf<'plug'>['heat'] 
               <text
                 key={word}
                 x={x}
-                y={isCrowded ? 25 - (i % 2) * 13 : (words.length > 1 ? 12 : 25) + w * 13}
+                y={isCrowded ? 22 - (i % 2) * 13 : (words.length > 1 ? 12 : 25) + w * 13}
                 textAnchor="middle"
                 className="fill-slate"
                 fontSize="12"
