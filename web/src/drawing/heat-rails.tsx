@@ -144,14 +144,15 @@ const Scales = memo(function Scales({ heat }: { heat: DrawingOf<'plug'>['heat'] 
       ))}
       {heat.rails.map((rail, i) => {
         const x = railX(heat.rails.length, i);
+        const isFirstOfLong = isCrowded && i === 0;
         return (
           <g key={rail.maker}>
             {namesOver(rail.maker).map((word, w, words) => (
               <text
                 key={word}
-                x={x}
+                x={isFirstOfLong ? 0 : x}
                 y={isCrowded ? 22 - (i % 2) * 13 : (words.length > 1 ? 12 : 25) + w * 13}
-                textAnchor="middle"
+                textAnchor={isFirstOfLong ? 'start' : 'middle'}
                 className="fill-slate"
                 fontSize="12"
               >
