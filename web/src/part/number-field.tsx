@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import { call } from '../wire/call.ts';
 
@@ -37,7 +37,8 @@ export function NumberField({ label, text, part, onChange, first = false, anyKin
   const answered = asked.length > 1 && found.data !== undefined && !found.isPlaceholderData;
   const sold = asked.length > 1 ? (found.data?.parts.filter(({ kind }) => anyKind || isPartKind(kind)) ?? []) : [];
   const only = answered && sold.length === 1 ? sold[0] : undefined;
-  useEffect(() => {
+  // Before anything else is heard: a key pressed in between would find that nothing is looked up and nothing found.
+  useLayoutEffect(() => {
     if (answered && only?.partId !== part?.partId) onChange(text, only);
   });
   const says = part

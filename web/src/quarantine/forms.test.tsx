@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, render, screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { NewSeller } from './new-seller.tsx';
 import { NewNotice } from './notices-page.tsx';
@@ -82,6 +82,20 @@ describe('a recall notice whose number is still looked up', () => {
     expect(sent.map(({ body }) => body)).toEqual([
       { partId: '7', code: 'F4-0431', from: 'Kestrane', says: 'cracked insulators' },
     ]);
+  });
+  const whole = [{ partId: '7', code: 'F4-0431', from: 'Kestrane', says: 'cracked insulators' }];
+  const form = () => screen.getByRole('form');
+  test('is sent where it is told in the moment in which the answer is there, and is not yet shown', async () => {
+    await tell();
+    // Nothing is due any more.
+    fireEvent.change(field('Batch code'), { target: { value: 'F4-0432' } });
+    fireEvent.change(field('Batch code'), { target: { value: 'F4-0431' } });
+    new MutationObserver((_, watch) => {
+      watch.disconnect();
+      fireEvent.submit(form());
+    }).observe(form(), { childList: true, subtree: true, characterData: true });
+    answer([PART]);
+    await waitFor(() => expect(sent.map(({ body }) => body)).toEqual(whole));
   });
   test('is not sent by itself once anything of it was changed, nor where there is no such number', async () => {
     await tell();
