@@ -1,4 +1,4 @@
-import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
+import { useId, useLayoutEffect, useRef, type KeyboardEvent } from 'react';
 import { Select } from 'radix-ui';
 
 interface ChoiceProps<V extends string> {
@@ -37,7 +37,7 @@ export function Choice<V extends string>({
   const typeAhead = ({ key, ctrlKey, metaKey, altKey }: KeyboardEvent) => {
     if (options.length === 0 && key.length === 1 && !(ctrlKey || metaKey || altKey)) typed.current += key.toLowerCase();
   };
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (typed.current === '' || options.length === 0) return;
     const found = options.find(({ says }) => says.toLowerCase().startsWith(typed.current));
     typed.current = '';

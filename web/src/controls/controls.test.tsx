@@ -2,7 +2,7 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { act, cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { Suspense, useState } from 'react';
+import { Suspense, useLayoutEffect, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { watchForBursts } from '../keys/keys.ts';
 import { changeSettings } from '../settings/settings.ts';
@@ -21,17 +21,22 @@ afterEach(() => {
   window.localStorage.clear();
 });
 
-test('what is typed at a choice before there is anything to choose from chooses once it is fetched', async () => {
+test('what is typed at a choice before there is anything to choose from chooses once it is fetched, before another key', async () => {
   const chosen = jest.fn();
+  const heard: number[] = [];
   const sellers = ['Eastgate Factors', 'Fellpost Online'].map((says) => ({ value: says, says }));
-  const choice = (options: typeof sellers) => (
-    <Choice label="From" value="" options={options} onChange={chosen} autoFocus />
-  );
-  const { rerender } = render(choice([]));
+  function Form({ options }: { options: typeof sellers }) {
+    useLayoutEffect(() => {
+      heard.push(chosen.mock.calls.length);
+    });
+    return <Choice label="From" value="" options={options} onChange={chosen} autoFocus />;
+  }
+  const { rerender } = render(<Form options={[]} />);
   await userEvent.keyboard('Fellpost{Tab}');
-  rerender(choice(sellers));
-  rerender(choice(sellers));
+  rerender(<Form options={sellers} />);
+  rerender(<Form options={sellers} />);
   expect(chosen.mock.calls).toEqual([['Fellpost Online']]);
+  expect(heard).toEqual([0, 1, 1]);
 });
 
 describe('a figure typed of one plug', () => {

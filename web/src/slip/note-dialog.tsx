@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 import { Dialog } from '../controls/dialog.tsx';
 import { useDraft } from '../controls/draft.ts';
 
@@ -15,7 +15,7 @@ interface NoteDialogProps {
 /** Writes down what was said or found, as it was said; half typed it is kept. */
 export function NoteDialog({ docket, draft, wording = '', store, onClose }: NoteDialogProps) {
   const { text, set, clear } = useDraft(`note ${draft}`);
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (text === '' && wording !== '') set(wording);
     // Only at first: an emptied field stays empty.
     // oxlint-disable-next-line react/exhaustive-deps

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { toast } from '../controls/toast.ts';
 import type { EngineCard as EngineCardData } from '@brackenfell/contract/engine';
 import type { OpenRow, OpenTray } from '@brackenfell/contract/open-tray';
@@ -105,7 +105,7 @@ export function JudgedTray({ tray: judged, asked, engine, onMore }: JudgedTrayPr
   };
   const proveRow = (row: OpenRow | undefined) => row && go('/counter/proof', { inspect: row.partId });
   const takeRef = useRef(take);
-  useEffect(() => {
+  useLayoutEffect(() => {
     takeRef.current = take;
   });
   const onTake = useMemo(() => (row: OpenRow) => takeRef.current(row), []);

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import type { OpenTray } from '@brackenfell/contract/open-tray';
 import type { RowPick } from './row-pick.ts';
 
@@ -8,7 +8,7 @@ import type { RowPick } from './row-pick.ts';
  */
 export function usePickKept(tray: OpenTray, wanted: string | null, pick: RowPick): void {
   const served = useRef<{ tray: OpenTray; wanted: string | null }>(undefined);
-  useEffect(() => {
+  useLayoutEffect(() => {
     const before = served.current;
     const asks = wanted !== null && before?.wanted !== wanted;
     const id = asks ? wanted : before?.tray.rows[pick.index]?.partId;
