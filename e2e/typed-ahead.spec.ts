@@ -30,6 +30,8 @@ test(
   READS,
   async ({ page, counter }) => {
     await signIn(page, counter);
+    // What was clicked before has the hand still, and is not meant by the Enter.
+    await page.getByRole('button', { name: 'keys', exact: true }).focus();
     await pressWhileBusy(page, ['/', 'o', 'w', '1', '2', 'Enter']);
     await expectTray(page);
     await expect(page).toHaveURL(/engine=ostrel-ow12/);

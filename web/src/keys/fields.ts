@@ -11,17 +11,17 @@ export const isTyping = (target: EventTarget | null): boolean =>
     /^(INPUT|TEXTAREA)$/.test(target.tagName) ||
     target.closest('[role="combobox"], [data-choice]') !== null);
 
+const isControl = (target: EventTarget | null): target is HTMLElement =>
+  target instanceof HTMLElement && (isTickBox(target) || /^(BUTTON|A)$/.test(target.tagName));
+
 /** Enter and Space on a focused control are that control's own; with Ctrl they are a command. */
 export const isOfControl = ({ key, target, ctrlKey, metaKey, altKey, shiftKey }: KeyboardEvent): boolean =>
-  /^(Enter| )$/.test(key) &&
-  !(ctrlKey || metaKey || altKey || shiftKey) &&
-  target instanceof HTMLElement &&
-  (isTickBox(target) || /^(BUTTON|A)$/.test(target.tagName));
+  /^(Enter| )$/.test(key) && !(ctrlKey || metaKey || altKey || shiftKey) && isControl(target);
 
 type TextField = HTMLInputElement | HTMLTextAreaElement;
 
 /** The field of text that has the focus. */
-export function fieldInHand(): TextField | undefined {
+function fieldInHand(): TextField | undefined {
   const on = document.activeElement;
   const isField = on instanceof HTMLTextAreaElement || (on instanceof HTMLInputElement && isTyping(on));
   return isField ? on : undefined;
@@ -41,6 +41,10 @@ export interface Struck {
 /** Keys that are no text and act on what has the hand: they have to come after the text that was typed before them. */
 export const isOfFields = (key: string): boolean => /^(Escape|Tab|Backspace|ArrowUp|ArrowDown)$/.test(key);
 
+/** Whether a key is one of the control's that has the hand. */
+export const isOfControlInHand = ({ key, shiftKey }: Struck): boolean =>
+  /^(Enter| )$/.test(key) && !shiftKey && isControl(document.activeElement);
+
 /** Strikes a key as a person would, at what has the hand: whoever listens hears it, and a field does what fields do. */
 export function strike({ key, shiftKey }: Struck): void {
   const at = document.activeElement ?? document.body;
@@ -49,12 +53,19 @@ export function strike({ key, shiftKey }: Struck): void {
   if (!at.dispatchEvent(press)) return;
   const field = fieldInHand();
   if (key === 'Tab') stepOn(at, shiftKey);
+  else if (isOfControlInHand({ key, shiftKey })) workControl(at as HTMLElement, key);
   else if (field && key === 'Backspace') {
     const end = field.selectionEnd ?? 0;
     const start = field.selectionStart ?? 0;
     writeInto(field, '', start === end ? Math.max(0, start - 1) : start, end);
   } else if (field && key.length === 1) writeInto(field, key, field.selectionStart ?? 0, field.selectionEnd ?? 0);
   else if (field instanceof HTMLInputElement && key === 'Enter') field.form?.requestSubmit();
+}
+
+/** As the browser does: a button is pressed by both keys, a link followed by Enter, a box ticked by Space. */
+function workControl(control: HTMLElement, key: string): void {
+  if (control instanceof HTMLInputElement && key === 'Enter') control.form?.requestSubmit();
+  else if (control.tagName !== 'A' || key === 'Enter') control.click();
 }
 
 /** The hand goes to what follows, round in a sheet. */

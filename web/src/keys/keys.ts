@@ -1,7 +1,16 @@
 import { useLayoutEffect, useRef, useSyncExternalStore } from 'react';
 import { tinykeys } from 'tinykeys';
 import { currentSettings } from '../settings/settings.ts';
-import { fieldInHand, isOfControl, isOfFields, isOurs, isTyping, strike, takeOut, type Struck } from './fields.ts';
+import {
+  isOfControl,
+  isOfControlInHand,
+  isOfFields,
+  isOurs,
+  isTyping,
+  strike,
+  takeOut,
+  type Struck,
+} from './fields.ts';
 import { InTurn } from './in-turn.ts';
 import { ScanWatch, STUMBLE_MS } from './scan-watch.ts';
 
@@ -61,6 +70,9 @@ export function keyClashes(
     );
 }
 
+/** Sends what is filled in, from a field too: the one command that is no single key. */
+const AS_WHOLE = 'Control+Enter';
+
 /** A command waits this long for the key after it: only then is it known not to be the beginning of a scan. */
 const HOLD_MS = 30;
 
@@ -79,9 +91,10 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 /** A key that has waited goes where it would have gone by now: to what has the hand, or to its command. */
 const inTurn = new InTurn<Waiting>(
   (waiting) => {
-    if (fieldInHand() || isOfFields(waiting.key)) {
+    const takesText = () => isTyping(document.activeElement);
+    if (waiting.press !== AS_WHOLE && (takesText() || isOfFields(waiting.key) || isOfControlInHand(waiting))) {
       strike(waiting);
-      return fieldInHand() ? 'written' : 'commanded';
+      return takesText() ? 'written' : 'commanded';
     }
     act(waiting.press);
     return 'commanded';
@@ -117,14 +130,15 @@ const somethingWaits = (): boolean => inTurn.isAtIt || held.some((one) => 'press
  * sheet: what was typed behind it waits too, and so does what comes when the field is there and they are not yet in it.
  */
 function waitBehind(event: KeyboardEvent): void {
-  const { key, shiftKey } = event;
-  const isChord = event.ctrlKey || event.metaKey || event.altKey;
-  const waits = key.length === 1 || key === 'Enter' || isOfFields(key);
-  if (!somethingWaits() || !waits || isChord || isOfControl(event)) return;
+  const { key, shiftKey, ctrlKey } = event;
+  const isOther = event.metaKey || event.altKey;
+  const isWhole = key === 'Enter' && ctrlKey && !isOther && !shiftKey;
+  const waits = isWhole || (!ctrlKey && (key.length === 1 || key === 'Enter' || isOfFields(key)));
+  if (!somethingWaits() || !waits || isOther) return;
   event.preventDefault();
   // Nobody hears of it before its turn. A letter may be the next of a sequence, which the key map has to hear of.
-  if (isOfFields(key)) event.stopPropagation();
-  held.push({ press: key, key, shiftKey, event });
+  if (isWhole || isOfFields(key) || isOfControl(event)) event.stopPropagation();
+  held.push({ press: isWhole ? AS_WHOLE : key, key, shiftKey, event });
 }
 
 const isHeld = (event: KeyboardEvent): boolean => {

@@ -219,6 +219,97 @@ describe('a busy machine', () => {
     expect(done).toEqual([]);
   });
 
+  test('lets no Enter press the button that was clicked before, while what it was typed for has not opened', async () => {
+    const sent: string[] = [];
+    drewAddress(window.location);
+    render(
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          sent.push(screen.getByLabelText<HTMLInputElement>('Ask').value);
+        }}
+      >
+        <button type="button" onClick={() => sent.push('clicked')}>
+          Add
+        </button>
+        <Opens />
+      </form>,
+    );
+    screen.getByRole('button').focus();
+    for (const key of ['/', 'j', 'w']) press(key, { afterMs: 40 });
+    expect(press('Enter', { afterMs: 40 }).defaultPrevented).toBe(true);
+    await settleReact(() => jest.advanceTimersByTimeAsync(2000));
+    drewAddress(undefined);
+    expect(sent).toEqual(['jw']);
+  });
+
+  test('has letters choose at a choice that the key before them brings, and command nothing', async () => {
+    const chosen: string[] = [];
+    function Desk() {
+      const [isThere, come] = useState(false);
+      return (
+        <>
+          <Keys keys={[does('d', { run: () => come(true) }), does('f')]} />
+          {isThere && (
+            <button type="button" role="combobox" autoFocus onKeyDown={({ key }) => chosen.push(key)}>
+              From
+            </button>
+          )}
+        </>
+      );
+    }
+    drewAddress(window.location);
+    render(<Desk />);
+    for (const key of ['d', 'f', 'e']) press(key, { afterMs: 40 });
+    await settleReact(() => jest.advanceTimersByTimeAsync(2000));
+    drewAddress(undefined);
+    expect(chosen).toEqual(['f', 'e']);
+    expect(done).toEqual([]);
+  });
+
+  test('has Enter and Space press the button that the key before them leads to', async () => {
+    drewAddress(window.location);
+    render(
+      <>
+        <Keys keys={[does('o', { run: () => screen.getByRole('button').focus() }), does('Enter')]} />
+        <button type="button" onClick={() => done.push('clicked')}>
+          Add
+        </button>
+      </>,
+    );
+    for (const key of ['o', 'Enter', ' ']) press(key, { afterMs: 40 });
+    expect(done).toEqual([]);
+    await settleReact(() => jest.advanceTimersByTimeAsync(2000));
+    drewAddress(undefined);
+    expect(done).toEqual(['clicked', 'clicked']);
+  });
+
+  test('lets no Ctrl Enter of a sheet be the desk’s, because the sheet was not there yet', async () => {
+    function Sheet() {
+      const [isOpen, open] = useState(false);
+      const note = () => done.push(screen.getByLabelText<HTMLInputElement>('Note').value);
+      return (
+        <>
+          <Keys keys={[does('n', { run: () => open(true) }), does('Control+Enter')]} />
+          {isOpen && (
+            <div role="dialog">
+              <Keys keys={[does('Control+Enter', { run: note })]} inDialog />
+              <input aria-label="Note" autoFocus defaultValue="" />
+            </div>
+          )}
+        </>
+      );
+    }
+    drewAddress(window.location);
+    render(<Sheet />);
+    for (const key of ['n', '4', '2']) press(key, { afterMs: 40 });
+    press('Enter', { afterMs: 40, more: { ctrlKey: true } });
+    expect(done).toEqual([]);
+    await settleReact(() => jest.advanceTimersByTimeAsync(2000));
+    drewAddress(undefined);
+    expect(done).toEqual(['42']);
+  });
+
   test('whose sheet never comes forgets what was typed for it, says so, and gives the keys back to the desk', async () => {
     drewAddress(window.location);
     render(<Keys keys={[does('n', { run: () => void awaitSheet() }), does('j'), does('k')]} />);
