@@ -5,6 +5,7 @@ import { useDraftOf } from '../controls/draft.ts';
 import { OneOf } from '../controls/one-of.tsx';
 import { AskedBack } from '../measuring/asked-back.tsx';
 import { NumberField, type FoundPart } from '../part/number-field.tsx';
+import { useOnceFound } from '../part/once-found.ts';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
 import { DayField } from './day-field.tsx';
@@ -31,27 +32,30 @@ export function FittedDialog({ vehicle, onClose }: { readonly vehicle: GarageVeh
   const { units } = useSettings();
   const draft = useDraftOf<Form>(`fitted ${vehicle.vehicleId}`, EMPTY);
   const { text, part, quantity, on, served, how } = draft.value;
-  const change = (next: Partial<Form>) => draft.set({ ...draft.value, ...next });
+  const once = useOnceFound();
+  const change = (next: Partial<Form>) => {
+    once.end();
+    draft.set({ ...draft.value, ...next });
+  };
   const write = useGarageWrite();
   const reading = readServed(served, vehicle.countsIn, units);
   const run = oneOf(reading);
   const pieces = /^[1-9]\d?$/.test(quantity.trim()) ? Number(quantity) : undefined;
   const isKnown = how === 'said' || on !== '' || run !== undefined;
-  const isReady =
-    part !== undefined &&
-    pieces !== undefined &&
-    pieces <= 48 &&
-    isKnown &&
-    (served.trim() === '' || run !== undefined);
-  const store = () => {
-    if (!isReady || write.isPending) return;
-    const body = { partId: part.partId, quantity: pieces, on: on || null, served: run ?? null, how };
+  const isWhole = pieces !== undefined && pieces <= 48 && isKnown && (served.trim() === '' || run !== undefined);
+  const send = (partId: string) => {
+    if (!isWhole || write.isPending) return;
+    const body = { partId, quantity: pieces, on: on || null, served: run ?? null, how };
     write.mutate(() => call('addFittedRecord', { params: { vehicleId: vehicle.vehicleId }, body }), {
       onSuccess: () => {
         draft.clear();
         onClose();
       },
     });
+  };
+  const store = () => {
+    if (part) send(part.partId);
+    else once.wait();
   };
   return (
     <Dialog title={`What sits in ${vehicle.called}`} onClose={onClose}>
@@ -69,7 +73,10 @@ export function FittedDialog({ vehicle, onClose }: { readonly vehicle: GarageVeh
             text={text}
             part={part}
             first
-            onChange={(next, found) => change({ text: next, part: found })}
+            onChange={(next, found) => {
+              change({ text: next, part: found });
+              if (found && once.isDue) send(found.partId);
+            }}
           />
         </div>
         <label className="grid grid-cols-[1fr_9rem] items-center gap-2">
@@ -96,9 +103,12 @@ export function FittedDialog({ vehicle, onClose }: { readonly vehicle: GarageVeh
         </label>
         <AskedBack reading={reading} onChoose={(value) => change({ served: value })} />
         {!isKnown && <p className="text-soft">Known is what has its day or its distance.</p>}
-        <button type="submit" className="button-act justify-self-start" disabled={!isReady}>
-          Write it down
-        </button>
+        <p className="flex items-center gap-3">
+          <button type="submit" className="button-act" disabled={!isWhole || (!part && !once.isLooking)}>
+            Write it down
+          </button>
+          {once.isDue && once.isLooking && <span role="status">As soon as its number is found.</span>}
+        </p>
       </form>
     </Dialog>
   );
