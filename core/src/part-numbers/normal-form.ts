@@ -42,10 +42,22 @@ export const LONGEST_PART_NUMBER = 64;
  * Part numbers: Written alike.
  */
 export function normalForm(printed: string, significant = ''): string {
+  if (ONLY_LATIN.test(printed)) return latinForm(printed.toUpperCase(), significant);
   let out = '';
   for (const ch of printed.normalize('NFKC').toUpperCase()) {
     const latin = LOOK_ALIKE_SCRIPTS[ch] ?? ch;
     if (/[\p{L}\p{N}]/u.test(latin) || significant.includes(latin)) out += latin;
   }
+  return out;
+}
+
+/** Nearly all there are; a list brings a million. */
+// oxlint-disable-next-line no-control-regex -- all of the first 128 characters
+const ONLY_LATIN = /^[\u0000-\u007f]*$/;
+
+function latinForm(upper: string, significant: string): string {
+  let out = '';
+  for (const ch of upper)
+    if ((ch >= '0' && ch <= '9') || (ch >= 'A' && ch <= 'Z') || significant.includes(ch)) out += ch;
   return out;
 }

@@ -21,6 +21,14 @@ describe('the normal form', () => {
     expect(normalForm('EX-4+', '+')).toBe('EX4+');
   });
 
+  test('what separates its signs changes nothing, be it on every keyboard or on none', () => {
+    fc.assert(
+      fc.property(fc.string(), fc.constantFrom('', '+', '-/'), (text, significant) =>
+        expect(normalForm(text, significant)).toBe(normalForm(`·${text}`, significant)),
+      ),
+    );
+  });
+
   test('normalising twice changes nothing', () => {
     fc.assert(fc.property(fc.string(), (text) => expect(normalForm(normalForm(text))).toBe(normalForm(text))));
   });
