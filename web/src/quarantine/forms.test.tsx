@@ -51,6 +51,7 @@ describe('a reason that others will rest on', () => {
 
 describe('a recall notice whose number is still looked up', () => {
   const PART = { partId: '7', printed: 'KN 419G-63DR', maker: 'Kestrane', kind: 'plug', worn: false };
+  const whole = [{ partId: '7', code: 'F4-0431', from: 'Kestrane', says: 'cracked insulators' }];
   /** What was typed until then is looked up with the number itself: all of it is answered at once. */
   let asked: ((parts: readonly object[]) => void)[] = [];
   const answer = (parts: readonly object[]) => asked.forEach((one) => one(parts));
@@ -79,11 +80,8 @@ describe('a recall notice whose number is still looked up', () => {
     await tell();
     answer([PART]);
     await waitFor(() => expect(field('Batch code').value).toBe(''));
-    expect(sent.map(({ body }) => body)).toEqual([
-      { partId: '7', code: 'F4-0431', from: 'Kestrane', says: 'cracked insulators' },
-    ]);
+    expect(sent.map(({ body }) => body)).toEqual(whole);
   });
-  const whole = [{ partId: '7', code: 'F4-0431', from: 'Kestrane', says: 'cracked insulators' }];
   const form = () => screen.getByRole('form');
   test('is sent where it is told in the moment in which the answer is there, and is not yet shown', async () => {
     await tell();
