@@ -74,8 +74,18 @@ test('a gauge unplugged in mid-series, a server killed and a page reloaded lose 
   counter,
 }) => {
   await setUp(page, counter, 'sc20', /Skerrow SC20/);
+  // What the line is set up by is asked anew after a reading, and has no answer when the server is killed.
+  let isAsked = false;
+  let tellKilled: () => void = () => undefined;
+  const killed = new Promise<void>((resolve) => (tellKilled = resolve));
+  await page.route('**/set-up?*', async (route) => {
+    isAsked = true;
+    await killed;
+    await route.abort();
+  });
   await takeReading(page, 1);
   await expect(plugRow(page, 1)).toContainText('inside');
+  await expect.poll(() => isAsked).toBe(true);
   await gapPanel(page).getByRole('button', { name: 'Unplug it' }).click();
   await expect(gapPanel(page)).toContainText('not reading: it is unplugged');
   await page.locator('[data-desk]').focus();
@@ -84,6 +94,8 @@ test('a gauge unplugged in mid-series, a server killed and a page reloaded lose 
   await expect(plugRow(page, 1)).toContainText('inside');
 
   await counter.kill();
+  tellKilled();
+  await expect(page.getByText('The server does not answer.').first()).toBeVisible();
   await page.locator('[data-desk]').focus();
   await typeGap(page, '1.09');
   await expect(plugRow(page, 2)).toContainText('kept here, not sent yet');
@@ -92,6 +104,7 @@ test('a gauge unplugged in mid-series, a server killed and a page reloaded lose 
   // Half typed, and the page is gone.
   await page.keyboard.type('1.0', { delay: 45 });
   await counter.start();
+  await page.unroute('**/set-up?*');
   await page.reload();
   await expect(plugRow(page, 2)).toContainText('inside');
   await expect(plugRow(page, 3)).toContainText('open by 0.20 mm');

@@ -10,6 +10,7 @@ import { useKeys } from '../keys/keys.ts';
 import { useMayMend } from '../session/use-session.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { useTray } from '../tray/use-tray.ts';
+import { whyNotHad } from '../wire/until-back.ts';
 
 const MOST_SHOWN = 12;
 
@@ -25,12 +26,13 @@ export function EnginePage() {
     { press: 'Enter', does: 'Judge parts for it', run: () => go('/counter/parts', { engine: engineId }) },
     ...(mayMend ? [{ press: 'w', does: 'Mend what is recorded of it', run: mend }] : []),
   ]);
+  const why = whyNotHad(engine);
   if (!engine.data)
     return (
       <main className="desk-main col-span-2 p-6" aria-label="Engine">
-        {engine.error ? (
+        {why ? (
           <p role="alert" className="text-madder">
-            {engine.error.message}
+            {why}
           </p>
         ) : (
           <p className="text-soft">Fetching the engine …</p>
@@ -81,7 +83,7 @@ export function EnginePage() {
               Candidates
               {tray.data ? `, ${printCount(tray.data.counts.byReference + tray.data.counts.bySize)} judged` : ''}
             </h2>
-            {tray.isPending && <p className="text-soft">Judging …</p>}
+            {!tray.data && <p className="text-soft">{whyNotHad(tray) ?? 'Judging …'}</p>}
             {[...VERDICTS].reverse().map((verdict) => {
               const count = tray.data?.counts.verdicts[verdict] ?? 0;
               const own = rows.filter((row) => row.verdict === verdict);

@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
+import { UNTIL_BACK } from '../wire/until-back.ts';
 
 export function useEngine(engineId: string | undefined) {
   const { units } = useSettings();
@@ -9,6 +10,7 @@ export function useEngine(engineId: string | undefined) {
     queryFn: () => call('getEngine', { params: { engineId: engineId! }, query: { units } }),
     enabled: engineId !== undefined,
     staleTime: 60_000,
+    ...UNTIL_BACK,
     placeholderData: (previous) => (previous?.engineId === engineId ? previous : undefined),
   });
 }

@@ -4,20 +4,22 @@ import type { PaperView } from '@brackenfell/contract/hand-over';
 import type { Slip } from '@brackenfell/contract/slip';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
+import { UNTIL_BACK, whyNotHad } from '../wire/until-back.ts';
 import { useTicked } from './use-ticks.ts';
 
 /** What a fitter leaves with, as the slip stands. */
 export function useHandOver(slip: Slip | undefined) {
   const { units } = useSettings();
-  const { data, error } = useQuery({
+  const asked = useQuery({
     queryKey: ['hand-over', slip?.slipId, slip?.version, units],
     queryFn: () => call('getHandOver', { params: { slipId: slip!.slipId }, query: { units } }),
     enabled: slip !== undefined && slip.engineId !== null,
     // The slip as it stood shows while it is asked anew; another customer's never.
     placeholderData: (before, query) => (query?.queryKey[1] === slip?.slipId ? before : undefined),
     staleTime: 0,
+    ...UNTIL_BACK,
   });
-  return { card: useTicked(data), troubled: error?.message };
+  return { card: useTicked(asked.data), troubled: whyNotHad(asked) };
 }
 
 const papersOf = (slipId: string | undefined) => ['papers', slipId];

@@ -5,6 +5,7 @@ import { useCounter } from '../counter/use-counter.ts';
 import { useEngine } from '../engine/use-engine.ts';
 import { useKeys } from '../keys/keys.ts';
 import { useSession } from '../session/use-session.ts';
+import { whyNotHad } from '../wire/until-back.ts';
 import { ComebackDesk } from './comeback-desk.tsx';
 import { CompressionDesk } from './compression-desk.tsx';
 import type { DeskProps } from './desk-props.ts';
@@ -27,7 +28,9 @@ const deskAfter = (desk: DeskId) => DESKS[(DESKS.findIndex(({ id }) => id === de
 /** What came out of the engine, and what came back after work: what it says, and what not to sell yet. */
 export function OldPartsStage() {
   const { engineId, slip, go } = useCounter();
-  const { data: engine, error } = useEngine(engineId);
+  const asked = useEngine(engineId);
+  const engine = asked.data;
+  const why = whyNotHad(asked);
   const { data: me } = useSession();
   const params = useParams();
   const desk = deskIn(params.desk);
@@ -47,8 +50,8 @@ export function OldPartsStage() {
       <main className="desk-main col-span-2" aria-label="Old parts stage">
         <div className="max-w-2xl p-6">
           <h1 className="pb-2 text-head font-semibold">Old parts</h1>
-          <p className="pb-3 text-soft" role={error ? 'alert' : undefined}>
-            {error?.message ??
+          <p className="pb-3 text-soft" role={why ? 'alert' : undefined}>
+            {why ??
               (!engineId
                 ? 'Reading old parts needs the engine: how its cylinders stand decides what a sign means.'
                 : engine

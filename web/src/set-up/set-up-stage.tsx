@@ -4,6 +4,7 @@ import { Key } from '../controls/key.tsx';
 import { useCounter } from '../counter/use-counter.ts';
 import { useKeys } from '../keys/keys.ts';
 import { useSession } from '../session/use-session.ts';
+import { whyNotHad } from '../wire/until-back.ts';
 import { SetUpDesk } from './set-up-desk.tsx';
 import { useSetUp } from './use-set-up.ts';
 
@@ -96,8 +97,7 @@ interface OpenLineProps {
 
 function OpenLine({ slip, line, engineId, others, mayWrite }: OpenLineProps) {
   const setUp = useSetUp(slip, line, engineId);
-  if (setUp.error && !setUp.data) return <Waiting says={setUp.error.message} />;
-  if (!setUp.data) return <Waiting says="Fetching what it is set up by …" />;
+  if (!setUp.data) return <Waiting says={whyNotHad(setUp) ?? 'Fetching what it is set up by …'} />;
   return (
     <SetUpDesk slip={slip} line={line} engineId={engineId} setUp={setUp.data} others={others} mayWrite={mayWrite} />
   );

@@ -4,6 +4,7 @@ import type { HouseRules } from '@brackenfell/core/house-rules/house-rules';
 import type { SetUp } from '@brackenfell/contract/set-up';
 import type { Slip, SlipLine } from '@brackenfell/contract/slip';
 import { call } from '../wire/call.ts';
+import { UNTIL_BACK } from '../wire/until-back.ts';
 
 /** A place of the engine with its sheets as core reads them. */
 export interface PlaceOfSetUp {
@@ -53,6 +54,7 @@ export function useSetUp(slip: Slip, line: SlipLine | undefined, engineId: strin
       ),
     enabled: engineId !== undefined && line !== undefined,
     staleTime: 0,
+    ...UNTIL_BACK,
     placeholderData: (before) => before,
   });
 }

@@ -5,6 +5,7 @@ import { Key } from '../controls/key.tsx';
 import { useEngine } from '../engine/use-engine.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { useOtherHalf } from '../counter/use-other-half.ts';
+import { whyNotHad } from '../wire/until-back.ts';
 import { JudgedTray } from './judged-tray.tsx';
 import { Kinds } from './kinds.tsx';
 import { useTray } from './use-tray.ts';
@@ -30,7 +31,7 @@ export function PartsStage() {
     beside,
     slip: slip.data,
   });
-  const problem = tray.error ?? engine.error;
+  const problem = whyNotHad(tray) ?? whyNotHad(engine);
   if (!engineId) {
     return (
       <main className="desk-main col-span-2" aria-label="Parts stage">
@@ -49,7 +50,7 @@ export function PartsStage() {
   if (!tray.data || !engine.data) {
     const waiting = problem ? (
       <p role="alert" className="p-6 text-madder">
-        {problem.message}
+        {problem}
       </p>
     ) : (
       <p className="p-6 text-soft">Judging every candidate …</p>

@@ -5,6 +5,7 @@ import { MOST_EXPLAINED } from '@brackenfell/contract/tray-limits';
 import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
+import { UNTIL_BACK } from '../wire/until-back.ts';
 
 interface TrayAsked {
   readonly kind?: PartKind;
@@ -47,6 +48,7 @@ export function useTray(
     select: openTray,
     enabled: engineId !== undefined,
     staleTime: 30_000,
+    ...UNTIL_BACK,
     placeholderData: (previous) => (previous?.engineId === engineId && previous?.kind === kind ? previous : undefined),
   });
   /** What it is the answer to; undefined while an answer from before still stands in its place. */

@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react';
 
-const ASK_AGAIN_MS = 1500;
+export const ASK_AGAIN_MS = 1500;
 
 let away = false;
 let timer: ReturnType<typeof setInterval> | undefined;
