@@ -28,6 +28,7 @@ test('blades for a gap are told by keyboard, in any unit, with what tells a gap 
   await expect(made.getByRole('img').first()).toBeVisible();
 
   // The shop's own drawer is another: what it owns is reckoned with from then on, for everybody.
+  await expect(page.getByRole('button', { name: /^Mend the list/ })).toBeVisible();
   await page.getByLabel('Gap, or its range').press('Escape');
   await page.keyboard.press('e');
   await page.getByLabel(/thousandths of an inch/).fill('18 20 32');

@@ -130,7 +130,7 @@ function SwapTest({ engine, plan, typed, kept, cylinder }: ReadingProps & { read
   const steps = planSwap(plan, cylinder, by === 'coil-each' && hasLeads ? 'coil-with-lead' : by);
   const [results, setResults] = useState(kept);
   const { keep } = useKept('swap-test', engine.engineId);
-  const { data: house } = useHouseRules();
+  const { data: house, error: houseAway } = useHouseRules();
   const { slip } = useCounter();
   const conclusion = conclude(steps, results, oneOrAll(house?.rules ?? [], slip.data?.rules ?? []));
   const at = results.length;
@@ -201,11 +201,15 @@ function SwapTest({ engine, plan, typed, kept, cylinder }: ReadingProps & { read
             <Mark kind={conclusion.blamed ? 'match' : conclusion.settled ? 'acceptable' : 'unknown'} rem={1} />
             <span>{conclusion.says}</span>
           </p>
-          {conclusion.sell.length > 0 && (
-            <p>
-              To sell: <b className="font-semibold">{conclusion.sell.join(', ')}</b>.
-            </p>
-          )}
+          {conclusion.sell.length > 0 &&
+            (house || houseAway ? (
+              <p>
+                To sell: <b className="font-semibold">{conclusion.sell.join(', ')}</b>.
+                {!house && ' Whether one or all, by this shop’s own rule, could not be asked: this is by a usual one.'}
+              </p>
+            ) : (
+              <p className="text-soft">Looking whether this shop sells one or all …</p>
+            ))}
           <p className="text-slate">Not yet: {conclusion.notYet.join(', ')}.</p>
         </div>
       </div>

@@ -1,18 +1,23 @@
 import type { Span } from '@brackenfell/core/facts/fact-shapes';
 import type { Say } from '@brackenfell/core/fitment/say';
-import { bladeOf, engraved, thicknessMm, type OwnedBlade } from '@brackenfell/core/gap/blade-sets';
+import { bladeOf, engraved, thicknessMm } from '@brackenfell/core/gap/blade-sets';
 import { feelerStack, goNoGo, type FeelerStack } from '@brackenfell/core/gap/feeler-stack';
 import { middleOf } from '@brackenfell/core/gap/gap-move';
 import { StackView } from './stack-view.tsx';
+import type { Blades } from './use-blades.ts';
 
 interface FeelerPanelProps {
   readonly range: Span;
-  readonly blades: readonly OwnedBlade[];
+  readonly known: Blades | undefined;
   readonly say: Say;
 }
 
+const ASSUMED = 'Which blades this shop owns could not be asked: a usual set is reckoned with.';
+
 /** What the blades make of a range, in words: what sets it and what tells it. */
-export function feelerWords({ range, blades, say }: FeelerPanelProps): readonly string[] {
+export function feelerWords({ range, known, say }: FeelerPanelProps): readonly string[] {
+  if (!known) return [];
+  const { blades, areAssumed } = known;
   const thick = blades.map(thicknessMm);
   const named = (stack: FeelerStack | null) =>
     stack ? stack.bladesMm.map((mm) => engraved(bladeOf(blades, mm)!)).join(' + ') : 'none of these blades';
@@ -23,11 +28,14 @@ export function feelerWords({ range, blades, say }: FeelerPanelProps): readonly 
       ? `To set ${say.quantity('gap', middleOf(range))}: ${named(answer.stack)}`
       : `Nearest to ${say.quantity('gap', middleOf(range))}: ${named(answer.below)} below, ${named(answer.above)} above`,
     ...(range.low === range.high ? [] : [`Go: ${named(pair.go)}. No-go: ${named(pair.noGo)}`]),
+    ...(areAssumed ? [ASSUMED] : []),
   ];
 }
 
 /** Which of the shop's blades make the gap, and which pair tells one inside its range. */
-export function FeelerPanel({ range, blades, say }: FeelerPanelProps) {
+export function FeelerPanel({ range, known, say }: FeelerPanelProps) {
+  if (!known) return <p className="text-soft">Looking which blades this shop owns …</p>;
+  const { blades, areAssumed } = known;
   const thick = blades.map(thicknessMm);
   const answer = feelerStack(thick, middleOf(range));
   const pair = goNoGo(thick, range);
@@ -37,6 +45,11 @@ export function FeelerPanel({ range, blades, say }: FeelerPanelProps) {
       : [['The nearest below', answer.below] as const, ['The nearest above', answer.above] as const];
   return (
     <>
+      {areAssumed && (
+        <p role="status" className="text-gorse">
+          {ASSUMED}
+        </p>
+      )}
       {answer.kind === 'near' && <p>These blades make nothing within 0.01 mm of it, three together at most.</p>}
       <div className="flex flex-wrap gap-x-2 gap-y-2">
         {range.low !== range.high && <StackView title="Go: it enters" stack={pair.go} blades={blades} say={say} />}

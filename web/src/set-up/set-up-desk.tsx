@@ -55,7 +55,7 @@ const hardest = ({ places }: OpenSetUp): PlaceOfSetUp =>
 /** Everything a line of plugs is set up by, on one desk. */
 export function SetUpDesk({ slip, line, engineId, setUp, others, mayWrite }: SetUpDeskProps) {
   const say = sayIn(useSettings().units);
-  const { blades } = useBlades();
+  const { known: blades } = useBlades();
   const engine = useEngine(engineId);
   const series = useGapSeries(slip, line, mayWrite);
   const torques = useMemo(() => torquesOf(setUp), [setUp]);
@@ -134,7 +134,7 @@ export function SetUpDesk({ slip, line, engineId, setUp, others, mayWrite }: Set
                 <h2 className="text-lead font-semibold">
                   Feelers <span className="font-normal text-soft">of the blades owned</span>
                 </h2>
-                <FeelerPanel range={range} blades={blades} say={say} />
+                <FeelerPanel range={range} known={blades} say={say} />
               </section>
             )}
             {torques.map(({ at, desk }) => (

@@ -6,10 +6,22 @@ import { call } from '../wire/call.ts';
 
 const KEY = ['blades'];
 
-/** The shop's feeler blades; a usual set until somebody has said which there are. */
-export function useBlades() {
-  const owned = useQuery({ queryKey: KEY, queryFn: () => call('getBlades', {}) });
-  return { blades: owned.data?.blades ?? USUAL_BLADES, owned: owned.data };
+/** Blades to reckon with. */
+export interface Blades {
+  readonly blades: readonly OwnedBlade[];
+  /** Which are owned could not be asked: these are a usual set. */
+  readonly areAssumed: boolean;
+}
+
+/** The shop’s feeler blades, a usual set where nobody has said which there are; undefined while they are asked for. */
+export function useBlades(): { readonly known: Blades | undefined; readonly owned: BladesOwned | undefined } {
+  const { data: owned, error } = useQuery({ queryKey: KEY, queryFn: () => call('getBlades', {}) });
+  const known = owned
+    ? { blades: owned.blades ?? USUAL_BLADES, areAssumed: false }
+    : error
+      ? { blades: USUAL_BLADES, areAssumed: true }
+      : undefined;
+  return { known, owned };
 }
 
 export function useSaveBlades() {

@@ -14,7 +14,7 @@ import { useTyped } from './use-typed.ts';
 export function FeelersPage() {
   const { typed, text, set } = useTyped();
   const { units } = useSettings();
-  const { blades, owned } = useBlades();
+  const { known, owned } = useBlades();
   const reading = readGap(typed, units);
   const say = sayIn(units);
   return (
@@ -23,7 +23,7 @@ export function FeelersPage() {
       about="Which blades make a gap, or tell one inside its range."
       answerLabel="What the blades make"
       fields={<GapField text={text('gap')} reading={reading} onType={(gap) => set('gap', gap)} />}
-      beside={owned && <BladesOwned key={owned.at} owned={owned} blades={blades} />}
+      beside={owned && <BladesOwned key={owned.at} owned={owned} />}
     >
       {reading?.kind === 'read' ? (
         <section aria-label="To set and to tell it">
@@ -32,8 +32,8 @@ export function FeelersPage() {
               ? `For ${say.quantity('gap', reading.low)}`
               : `For ${say.quantity('gap', middleOf(reading))}, the middle of ${say.span('gap', reading)}, and to tell one inside`}
           </h2>
-          <FeelerPanel range={reading} blades={blades} say={say} />
-          <CopyText title="Feelers" lines={feelerWords({ range: reading, blades, say })} />
+          <FeelerPanel range={reading} known={known} say={say} />
+          <CopyText title="Feelers" lines={feelerWords({ range: reading, known, say })} />
         </section>
       ) : (
         <p className="text-soft">Type a gap, and the blades for it stand here.</p>
