@@ -174,3 +174,39 @@ test('a delivery begun before the server went is kept over a reload, and taken i
   });
   expect(deliveries.filter(({ seller }) => seller.startsWith('Fellpost'))).toHaveLength(1);
 });
+
+test('an engine taken while the slip has no number yet is the slip’s, whenever the server hears of it', async ({
+  page,
+  counter,
+}) => {
+  const engineOf = (says: string) =>
+    expect(page.getByRole('navigation', { name: 'Stages' }).getByRole('button', { name: /^Engine/ })).toContainText(
+      says,
+    );
+  let answer: () => void = () => undefined;
+  const mayAnswer = new Promise<void>((resolve) => (answer = resolve));
+  await page.route('**/api/slips', async (route) => {
+    await mayAnswer;
+    await route.continue();
+  });
+  await signIn(page, counter);
+  await ask(page, 'sc20g', /Skerrow SC20G/);
+  await expectTray(page);
+  await page.keyboard.press('6');
+  const heading = page.getByRole('main', { name: 'Old parts stage' }).getByRole('heading', { level: 1 });
+  await expect(heading).toContainText('Nothing is read yet');
+  for (const key of ['b', 'Enter', 'w', 'w', 'w']) await page.keyboard.press(key);
+  await expect(heading).not.toContainText('Nothing is read yet');
+
+  await ask(page, 'h6', /Dunmarrow H6/);
+  await engineOf('H6');
+  await page.keyboard.press('6');
+  await expect(heading).toContainText('Nothing is read yet');
+  answer();
+  await expect(slipPane(page).getByRole('region', { name: 'Not sent yet' })).toHaveCount(0);
+  await expect(slipPane(page)).toContainText('Dunmarrow H6');
+  await expect(heading).toContainText('Nothing is read yet');
+  await page.reload();
+  await engineOf('H6');
+  await expect(slipPane(page)).toContainText('Dunmarrow H6');
+});

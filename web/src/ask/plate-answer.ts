@@ -1,4 +1,5 @@
 import { toast } from '../controls/toast.ts';
+import { useChangeSlip } from '../counter/use-change-slip.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { slipCall } from '../counter/slip-call.ts';
 import { nameNewSlip, useSlipWrite } from '../counter/slip-outbox.ts';
@@ -10,7 +11,8 @@ import { keepSaid } from '../counter/said-shelf.ts';
  * begun, for the vehicle is the customer's.
  */
 export function useTakePlate(): (plate: string) => Promise<void> {
-  const { slip, go } = useCounter();
+  const { go } = useCounter();
+  const change = useChangeSlip();
   const write = useSlipWrite();
   return async (typed) => {
     const plate = typed.trim().toUpperCase();
@@ -21,11 +23,9 @@ export function useTakePlate(): (plate: string) => Promise<void> {
         return;
       }
       const vehicle = `${found.says.replace(/\.$/, '')}, ${plate}`;
-      const current = slip.data?.state === 'open' ? slip.data.slipId : undefined;
+      const current = change({ vehicle }, `vehicle: ${vehicle}`);
       const slipId = current ?? nameNewSlip();
-      if (current)
-        write.mutate(slipCall('changeSlip', { params: { slipId }, body: { vehicle } }, `vehicle: ${vehicle}`));
-      else write.mutate(slipCall('createSlip', { body: { vehicle } }, 'new slip'), {}, slipId);
+      if (!current) write.mutate(slipCall('createSlip', { body: { vehicle } }, 'new slip'), {}, slipId);
       keepSaid(slipId, found.statements);
       go('/counter/engine', { slip: slipId });
       toast(`${plate}: ${found.says} Told by the ${found.register}.`);

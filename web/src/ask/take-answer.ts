@@ -4,24 +4,16 @@ import { isPartKind } from '@brackenfell/core/facts/part-kinds';
 import type { PartAnswer } from '@brackenfell/contract/ask';
 import type { AskedDimensions } from '@brackenfell/contract/dimensions';
 import { useCounter } from '../counter/use-counter.ts';
-import { slipCall } from '../counter/slip-call.ts';
-import { useSlipWrite } from '../counter/slip-outbox.ts';
+import { useChangeSlip } from '../counter/use-change-slip.ts';
 import { useTakePlate } from './plate-answer.ts';
 import type { Take } from './takers.ts';
 
 /** What taking an answer does: the engine goes on the slip, a part becomes the one in hand. */
 export function useTake(done: () => void): Take {
-  const { slip, go, engineId, inHand } = useCounter();
-  const write = useSlipWrite();
+  const { go, engineId, inHand } = useCounter();
+  const change = useChangeSlip();
   const navigate = useNavigate();
   const takePlate = useTakePlate();
-  const current = slip.data?.state === 'open' ? slip.data : undefined;
-  const change = (details: { engineId?: string; vehicle?: string }) => {
-    if (current)
-      write.mutate(
-        slipCall('changeSlip', { params: { slipId: current.slipId }, body: details }, 'what the slip is for'),
-      );
-  };
   return {
     part: (part: PartAnswer) => {
       done();
@@ -39,7 +31,7 @@ export function useTake(done: () => void): Take {
     },
     engine: (id: string, vehicle?: string) => {
       done();
-      change(vehicle ? { engineId: id, vehicle } : { engineId: id });
+      change({ engineId: id, ...(vehicle ? { vehicle } : {}) }, 'what the slip is for');
       go('/counter/parts', { engine: id });
     },
     slip: (slipId: string) => {

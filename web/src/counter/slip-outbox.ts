@@ -4,12 +4,14 @@ import { toast } from '../controls/toast.ts';
 import type { ProblemCode } from '@brackenfell/contract/problem';
 import type { HandOver, LineTicks } from '@brackenfell/contract/hand-over';
 import type { Slip } from '@brackenfell/contract/slip';
+import type { SlipDetails } from '@brackenfell/core/slip/details';
 import { useSession } from '../session/use-session.ts';
 import { call, ProblemError } from '../wire/call.ts';
 import { NEW_SLIP, Outbox, type Intent, type Outcome } from '../wire/outbox.ts';
 import { onServerReturn } from '../wire/server-presence.ts';
 import type { SlipCall } from './slip-call.ts';
 import { keptNow } from './last-kept.ts';
+import { saidUnsent } from './said-unsent.ts';
 import { inverseOf, type Undo } from './undo.ts';
 import { pushUndo } from './undo-stack.ts';
 
@@ -127,6 +129,16 @@ export function useUnsent(slipId: string | undefined): readonly Intent[] {
       waiting.filter((intent) => asBegun(intent.slipId) === asBegun(slipId ?? null)),
     [waiting, slipId],
   );
+}
+
+/** What was said here of what a slip is for and is on its way; the same object as long as it says the same. */
+export function useSaidUnsent(slipId: string | undefined): Partial<SlipDetails> {
+  const said = useSyncExternalStore(outbox.subscribe, () =>
+    slipId === undefined
+      ? '{}'
+      : JSON.stringify(saidUnsent(outbox.waiting.filter((intent) => asBegun(intent.slipId) === asBegun(slipId)))),
+  );
+  return useMemo(() => JSON.parse(said) as Partial<SlipDetails>, [said]);
 }
 
 /** The number of a slip that was begun here, once the server has given it one. */

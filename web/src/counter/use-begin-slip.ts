@@ -7,14 +7,14 @@ import { nameNewSlip, useSlipWrite } from './slip-outbox.ts';
  * until the server has answered, so that what follows need not wait for it.
  */
 export function useBeginSlip() {
-  const { slipId, slip, inHand, build, staying, duty, go } = useCounter();
+  const { slipId, ofSlip, inHand, build, staying, duty, go } = useCounter();
   const write = useSlipWrite();
   return (engineId: string | undefined): string => {
     // The address is ahead of what is drawn where the next answer comes on the heels of the first.
     const begun = slipId ?? new URLSearchParams(window.location.search).get('slip') ?? undefined;
     if (begun !== undefined) {
       // An engine picked before the slip knew it goes on the slip first, so that what follows is judged for it.
-      if (engineId && slip.data?.engineId === null)
+      if (engineId && ofSlip === null)
         write.mutate(
           slipCall('changeSlip', { params: { slipId: begun }, body: { engineId } }, 'engine chosen'),
           {},

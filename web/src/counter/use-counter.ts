@@ -1,6 +1,7 @@
 import { useCallback, useMemo } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { forgetSaid } from './said-shelf.ts';
+import { useSaidUnsent } from './slip-outbox.ts';
 import { useSlip } from './use-slip.ts';
 import { forgetCounter } from './last-address.ts';
 
@@ -10,18 +11,22 @@ export function useCounter() {
   const navigate = useNavigate();
   const slipId = search.get('slip') ?? undefined;
   const slip = useSlip(slipId);
-  const engineId = slip.data?.engineId ?? search.get('engine') ?? undefined;
+  // What was said here stands at once, whether the server has it or not.
+  const said = useSaidUnsent(slipId);
+  const ofSlip = 'engineId' in said ? said.engineId : slip.data?.engineId;
+  const engineId = ofSlip ?? search.get('engine') ?? undefined;
   // The address tells what was taken in hand last; the slip remembers it when the address says nothing.
   const inHand = search.get('inHand') ?? slip.data?.inHand?.partId ?? undefined;
 
   // What was only asked about joins the tray beside what is in hand, and never takes its place.
   const asked = search.get('asked') ?? undefined;
 
-  const build = slip.data?.build ?? search.get('build') ?? undefined;
+  const build = ('build' in said ? said.build : slip.data?.build) ?? search.get('build') ?? undefined;
 
-  const staying = (slip.data ? slip.data.staying : search.get('staying')) ?? undefined;
+  const known = { ...slip.data, ...said };
+  const staying = ('staying' in known ? known.staying : search.get('staying')) ?? undefined;
   // A slip keeps its own duty; without one the address does.
-  const duty = slip.data ? slip.data.duty : (search.get('duty') ?? '');
+  const duty = ('duty' in known ? known.duty : search.get('duty')) ?? '';
 
   /** Goes to a path keeping slip, engine, build, kind of part and part in hand, with the given changes; `null` takes one away. */
   const go = useCallback(
@@ -46,7 +51,7 @@ export function useCounter() {
     void navigate('/counter/engine');
   }, [navigate]);
   return useMemo(
-    () => ({ slipId, slip, engineId, inHand, asked, build, staying, duty, search, go, clear }),
-    [slipId, slip, engineId, inHand, asked, build, staying, duty, search, go, clear],
+    () => ({ slipId, slip, engineId, ofSlip, inHand, asked, build, staying, duty, search, go, clear }),
+    [slipId, slip, engineId, ofSlip, inHand, asked, build, staying, duty, search, go, clear],
   );
 }

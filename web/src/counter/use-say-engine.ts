@@ -1,6 +1,5 @@
 import { useCounter } from './use-counter.ts';
-import { slipCall } from './slip-call.ts';
-import { useSlipWrite } from './slip-outbox.ts';
+import { useChangeSlip } from './use-change-slip.ts';
 
 interface Said {
   /** The build, by its label. */
@@ -11,12 +10,10 @@ interface Said {
 
 /** Says more of the engine in hand: on the slip where there is one, and in the address. */
 export function useSayEngine() {
-  const { slip, go } = useCounter();
-  const write = useSlipWrite();
+  const { ofSlip, go } = useCounter();
+  const change = useChangeSlip();
   return (engineId: string, said: Said) => {
-    const current = slip.data;
-    if (current?.state === 'open' && current.engineId === engineId)
-      write.mutate(slipCall('changeSlip', { params: { slipId: current.slipId }, body: said }, 'more of the engine'));
+    if (ofSlip === engineId) change(said, 'more of the engine');
     go(window.location.pathname, { ...said }, { replace: true });
   };
 }

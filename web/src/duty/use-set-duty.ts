@@ -1,15 +1,12 @@
 import { useCounter } from '../counter/use-counter.ts';
-import { slipCall } from '../counter/slip-call.ts';
-import { useSlipWrite } from '../counter/slip-outbox.ts';
+import { useChangeSlip } from '../counter/use-change-slip.ts';
 
 /** Says what the engine is used for: on the slip where there is one, and in the address. */
 export function useSetDuty() {
-  const { slip, go } = useCounter();
-  const write = useSlipWrite();
+  const { go } = useCounter();
+  const change = useChangeSlip();
   return (duty: string) => {
-    const current = slip.data;
-    if (current?.state === 'open')
-      write.mutate(slipCall('changeSlip', { params: { slipId: current.slipId }, body: { duty } }, 'duty'));
+    change({ duty }, 'duty');
     go(window.location.pathname, { duty: duty || null }, { replace: true });
   };
 }

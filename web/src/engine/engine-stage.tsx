@@ -6,8 +6,7 @@ import { usePickList } from '../controls/pick-list.ts';
 import { Mark } from '../controls/mark.tsx';
 import { useKeys, type KeyBinding } from '../keys/keys.ts';
 import { useCounter } from '../counter/use-counter.ts';
-import { slipCall } from '../counter/slip-call.ts';
-import { useSlipWrite } from '../counter/slip-outbox.ts';
+import { useChangeSlip } from '../counter/use-change-slip.ts';
 import { useMayMend } from '../session/use-session.ts';
 import { ANSWER_KEYS, AskQuestion, WhyThis } from './ask-question.tsx';
 import { KnownSoFar } from './known-so-far.tsx';
@@ -17,7 +16,7 @@ const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'];
 
 /** Which engine it is for: what was said narrows, one question settles, a row is taken. The engine is never guessed. */
 export function EngineStage() {
-  const { slip, inHand, go } = useCounter();
+  const { inHand, go } = useCounter();
   const { said, say, takeBack, startOver } = useSaid();
   const identified = useIdentify(said);
   const data = identified.data;
@@ -26,21 +25,13 @@ export function EngineStage() {
   const list = usePickList({ label: 'Engines left', row: 'engine', count: rows.length, picked, pick });
   const { here } = list;
   const row = rows[here];
-  const write = useSlipWrite();
+  const change = useChangeSlip();
   const sentence = useRef<HTMLInputElement>(null);
   const plate = useRef<HTMLInputElement>(null);
 
   const take = (engine: EngineLeft | undefined) => {
     if (!engine) return;
-    const current = slip.data;
-    if (current?.state === 'open')
-      write.mutate(
-        slipCall(
-          'changeSlip',
-          { params: { slipId: current.slipId }, body: { engineId: engine.engineId } },
-          `engine ${engine.code}`,
-        ),
-      );
+    change({ engineId: engine.engineId }, `engine ${engine.code}`);
     go('/counter/parts', { engine: engine.engineId, ...(inHand ? { row: inHand } : {}) });
   };
   const answer = (id: string) => {
