@@ -1,12 +1,28 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { guessColumns, unitAsked, type Column } from './columns.ts';
-import { decimalMark, readMoney, readRow, type ReadRow } from './read-row.ts';
+import { decimalMark, readMoney, rowReader, type ReadRow } from './read-row.ts';
 import { sortRow, type Ours } from './sort-row.ts';
 
 const NONE = { mark: undefined, asked: new Set<number>() };
 const read = (cells: readonly string[], columns: readonly Column[], mark?: '.' | ',') =>
-  readRow(cells, columns, { ...NONE, mark });
+  rowReader(columns, { ...NONE, mark })(cells);
+
+test('a cell that a list says again and again is read as it was the first time, in whichever column and row', () => {
+  const columns = guessColumns(['Number', 'Maker', 'Net price', 'Price', 'Gap mm', 'Reach mm', 'Thread']);
+  const cell = fc.constantFrom('', '0.9', '0,9', '19', '1,234', '12.50', 'M14 × 1.25', '=1+1', 'KX 1', '43', 'none');
+  const options = { ...NONE, asked: new Set([5]) };
+  fc.assert(
+    fc.property(fc.array(fc.array(cell, { minLength: 7, maxLength: 7 }), { maxLength: 20 }), (rows) => {
+      const reader = rowReader(columns, options);
+      for (const cells of rows) expect(reader(cells)).toEqual(rowReader(columns, options)(cells));
+    }),
+  );
+  // More of them than are remembered.
+  const reader = rowReader(columns, NONE);
+  const read = Array.from({ length: 12_000 }, (_, i) => reader(['K', '', ((i + 1) / 100).toFixed(2)]).netMinor);
+  expect(read).toEqual(read.map((_, i) => i + 1));
+});
 
 describe('the headings of a list', () => {
   test('tell what each column is and the unit of its figures; what they do not tell is left out', () => {
@@ -43,7 +59,7 @@ describe('the unit of a column', () => {
     expect(unitAsked({ heading: 'Reach mm', use: 'reach', unit: 'mm' }, ['19', '26.5', '12.7'])).toBeUndefined();
   });
   test('nothing is read of a column while its unit is asked: its rows wait', () => {
-    const row = readRow(['KX 1', '43'], [{ heading: 'No', use: 'number' }, gap], { ...NONE, asked: new Set([1]) });
+    const row = rowReader([{ heading: 'No', use: 'number' }, gap], { ...NONE, asked: new Set([1]) })(['KX 1', '43']);
     expect([row.figuresMm, row.doubtful]).toEqual([{}, ['gap 43: mm?']]);
   });
 });

@@ -1,5 +1,5 @@
 import { unitAsked, type Column } from './columns.ts';
-import { decimalMark, readRow, type ReadRow } from './read-row.ts';
+import { decimalMark, rowReader, type ReadRow } from './read-row.ts';
 
 interface Cells {
   readonly cells: readonly string[];
@@ -17,13 +17,12 @@ export function readingOf(columns: readonly Column[], sample: readonly (readonly
   const waits = new Set(asked.flatMap((one, i) => (one ? [i] : [])));
   const priced = columns.flatMap(({ use }, i) => (use === 'net-price' || use === 'our-price' ? [i] : []));
   const mark = decimalMark(priced.flatMap(cellsOf));
+  const readRow = rowReader(columns, { mark, asked: waits });
   const read = ({ cells, broken }: Cells): ReadRow => {
     const wrong =
       broken ??
       (cells.slice(columns.length).some(Boolean) ? `${cells.length} cells under ${columns.length} headings` : null);
-    return wrong === null
-      ? readRow(cells, columns, { mark, asked: waits })
-      : { number: cells[0] ?? '', figuresMm: {}, invalid: [wrong], doubtful: [] };
+    return wrong === null ? readRow(cells) : { number: cells[0] ?? '', figuresMm: {}, invalid: [wrong], doubtful: [] };
   };
   const firsts = columns.map((_, i) => cellsOf(i).find((cell) => cell !== '') ?? '');
   return { asked, firsts, read };

@@ -1,7 +1,7 @@
 import { normalForm } from '../part-numbers/normal-form.ts';
 import { readBarcode } from '../part-numbers/barcode.ts';
 import { readQuantity } from '../quantities/read-quantity.ts';
-import { FIGURE_USE_IDS, FIGURE_USES, isFigureUse, unitWords, type Column, type FigureUse } from './columns.ts';
+import { FIGURE_USE_IDS, FIGURE_USES, unitWords, type Column, type ColumnUnit, type FigureUse } from './columns.ts';
 import { readTold, TOLD_USES, type Stated, type ToldUse } from './told.ts';
 
 /** A row of a list as it was read; what is blank states nothing. */
@@ -75,92 +75,113 @@ interface ReadOptions {
   readonly asked: ReadonlySet<number>;
 }
 
-/** Reads one row by its columns. Nothing is left out silently: what does not read says why. */
-export function readRow(cells: readonly string[], columns: readonly Column[], { mark, asked }: ReadOptions): ReadRow {
-  const invalid: string[] = [];
-  const doubtful: string[] = [];
-  const textOf = (use: Column['use']): string | undefined => {
-    const at = columns.findIndex((column) => column.use === use);
-    const cell = at < 0 ? '' : (cells[at] ?? '').trim();
-    if (cell === '') return undefined;
-    if (!FORMULA.test(cell)) return cell;
-    invalid.push(`${columns[at]!.heading}: a formula, not a value`);
-    return undefined;
-  };
-  const moneyOf = (use: 'net-price' | 'our-price'): number | undefined => {
-    const cell = textOf(use);
-    const read = cell === undefined ? undefined : readMoney(cell, mark);
-    if (read?.kind === 'asked') doubtful.push(read.says);
-    if (read?.kind === 'unreadable') invalid.push(read.says);
-    return read?.kind === 'minor' ? read.minor : undefined;
-  };
-  const number = textOf('number') ?? '';
-  if (normalForm(number) === '' && invalid.length === 0) invalid.push('no part number');
-  if (number.length > LONGEST_NUMBER) invalid.push(`a number of ${number.length} characters`);
-  const packOf = (): number | undefined => {
-    const pack = textOf('pack');
-    const many = Number(pack);
-    if (pack === undefined || (Number.isInteger(many) && many >= 1 && many <= MOST_IN_A_PACK))
-      return pack === undefined ? undefined : many;
-    invalid.push(`packs of “${pack}”`);
-    return undefined;
-  };
-  const code = textOf('barcode');
-  const barcode = code === undefined ? undefined : readBarcode(code);
-  if (barcode?.kind === 'wrong-check-digit')
-    invalid.push(`barcode ${barcode.digits}: its check digit would be ${barcode.expected}`);
-  if (barcode?.kind === 'not-a-barcode') invalid.push(`“${code}” is no barcode`);
-  const figuresMm = Object.fromEntries(
-    FIGURE_USE_IDS.flatMap((use) => {
-      const read = figureOf(use, cells, columns, asked);
-      if (read === undefined) return [];
-      if (typeof read === 'number') return [[use, read]];
-      doubtful.push(read.says);
-      return [];
-    }),
-  );
-  const told = Object.fromEntries(
-    TOLD_USES.flatMap((use) => {
-      const cell = textOf(use);
-      if (cell === undefined) return [];
-      const read = readTold(use, cell);
-      if (read.kind === 'told') return [[use, read.stated]];
-      doubtful.push(read.says);
-      return [];
-    }),
-  );
-  return {
-    number,
-    maker: textOf('maker'),
-    netMinor: moneyOf('net-price'),
-    ourMinor: moneyOf('our-price'),
-    packOf: packOf(),
-    barcode: barcode?.kind === 'barcode' ? barcode.digits : undefined,
-    equalTo: textOf('equal-to'),
-    figuresMm,
-    ...(Object.keys(told).length > 0 ? { told } : {}),
-    invalid,
-    doubtful,
+/** So many different cells of a column are remembered. */
+const MOST_REMEMBERED = 5000;
+
+/** A cell that was read before is answered from memory: the rows of a list say the same again and again. */
+function remembering<T extends object | number>(read: (cell: string) => T): (cell: string) => T {
+  const known = new Map<string, T>();
+  return (cell) => {
+    const before = known.get(cell);
+    if (before !== undefined) return before;
+    if (known.size >= MOST_REMEMBERED) known.clear();
+    const found = read(cell);
+    known.set(cell, found);
+    return found;
   };
 }
 
-/** One length in mm; undefined where nothing is stated, or the question why it is not taken. */
-function figureOf(
-  use: FigureUse,
-  cells: readonly string[],
+/** How the rows of a list are read by its columns. Nothing is left out silently: what does not read says why. */
+export function rowReader(
   columns: readonly Column[],
-  asked: ReadonlySet<number>,
-): number | { readonly says: string } | undefined {
-  const at = columns.findIndex((column) => column.use === use);
-  const column = columns[at];
-  const cell = (cells[at] ?? '').trim();
-  if (column === undefined || cell === '' || !isFigureUse(column.use) || column.unit === undefined) return undefined;
-  if (asked.has(at)) return { says: `${use} ${cell}: ${unitWords(column.unit)}?` };
-  const isBare = /^[\d.,\s/–-]+$/.test(cell);
-  const read = readQuantity(isBare ? `${cell} ${column.unit}` : cell, FIGURE_USES[use], {
-    as: 'specification',
-    told: true,
+  { mark, asked }: ReadOptions,
+): (cells: readonly string[]) => ReadRow {
+  const placeOf = new Map([...columns.entries()].reverse().map(([at, { use }]) => [use, at]));
+  const money = remembering((cell) => readMoney(cell, mark));
+  const figures = FIGURE_USE_IDS.flatMap((use) => {
+    const at = placeOf.get(use);
+    const unit = at === undefined ? undefined : columns[at]!.unit;
+    if (at === undefined || unit === undefined) return [];
+    return [{ use, at, read: remembering((cell) => readFigure(use, cell, unit, asked.has(at))) }];
   });
+  const told = TOLD_USES.filter((use) => placeOf.has(use)).map((use) => ({
+    use,
+    read: remembering((cell) => readTold(use, cell)),
+  }));
+  return (cells) => {
+    const invalid: string[] = [];
+    const doubtful: string[] = [];
+    const textOf = (use: Column['use']): string | undefined => {
+      const at = placeOf.get(use);
+      const cell = at === undefined ? '' : (cells[at] ?? '').trim();
+      if (cell === '') return undefined;
+      if (!FORMULA.test(cell)) return cell;
+      invalid.push(`${columns[at!]!.heading}: a formula, not a value`);
+      return undefined;
+    };
+    const moneyOf = (use: 'net-price' | 'our-price'): number | undefined => {
+      const cell = textOf(use);
+      const read = cell === undefined ? undefined : money(cell);
+      if (read?.kind === 'asked') doubtful.push(read.says);
+      if (read?.kind === 'unreadable') invalid.push(read.says);
+      return read?.kind === 'minor' ? read.minor : undefined;
+    };
+    const number = textOf('number') ?? '';
+    if (normalForm(number) === '' && invalid.length === 0) invalid.push('no part number');
+    if (number.length > LONGEST_NUMBER) invalid.push(`a number of ${number.length} characters`);
+    const packOf = (): number | undefined => {
+      const pack = textOf('pack');
+      const many = Number(pack);
+      if (pack === undefined || (Number.isInteger(many) && many >= 1 && many <= MOST_IN_A_PACK))
+        return pack === undefined ? undefined : many;
+      invalid.push(`packs of “${pack}”`);
+      return undefined;
+    };
+    const code = textOf('barcode');
+    const barcode = code === undefined ? undefined : readBarcode(code);
+    if (barcode?.kind === 'wrong-check-digit')
+      invalid.push(`barcode ${barcode.digits}: its check digit would be ${barcode.expected}`);
+    if (barcode?.kind === 'not-a-barcode') invalid.push(`“${code}” is no barcode`);
+    const figuresMm: Partial<Record<FigureUse, number>> = {};
+    for (const { use, at, read } of figures) {
+      const cell = (cells[at] ?? '').trim();
+      const found = cell === '' ? undefined : read(cell);
+      if (typeof found === 'number') figuresMm[use] = found;
+      else if (found) doubtful.push(found.says);
+    }
+    const saidIn: Partial<Record<ToldUse, readonly Stated[]>> = {};
+    for (const { use, read } of told) {
+      const cell = textOf(use);
+      const found = cell === undefined ? undefined : read(cell);
+      if (found?.kind === 'told') saidIn[use] = found.stated;
+      else if (found) doubtful.push(found.says);
+    }
+    return {
+      number,
+      maker: textOf('maker'),
+      netMinor: moneyOf('net-price'),
+      ourMinor: moneyOf('our-price'),
+      packOf: packOf(),
+      barcode: barcode?.kind === 'barcode' ? barcode.digits : undefined,
+      equalTo: textOf('equal-to'),
+      figuresMm,
+      ...(Object.keys(saidIn).length > 0 ? { told: saidIn } : {}),
+      invalid,
+      doubtful,
+    };
+  };
+}
+
+/** One length in mm, or the question why it is not taken. */
+function readFigure(
+  use: FigureUse,
+  cell: string,
+  unit: ColumnUnit,
+  isAsked: boolean,
+): number | { readonly says: string } {
+  if (isAsked) return { says: `${use} ${cell}: ${unitWords(unit)}?` };
+  const isBare = /^[\d.,\s/–-]+$/.test(cell);
+  const read = readQuantity(isBare ? `${cell} ${unit}` : cell, FIGURE_USES[use], { as: 'specification', told: true });
   switch (read.kind) {
     case 'read':
       return read.low === read.high

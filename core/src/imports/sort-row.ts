@@ -120,6 +120,7 @@ export function sortRow(row: ReadRow, against: Against): SortedRow {
 /** What one column states beside what is held: a change where it fills a blank, a question where it is denied. */
 function besideHeld(use: StatingUse, row: ReadRow, { ours, ratings }: Against): Change | string | undefined {
   const stated = statedIn(row, use);
+  if (stated.length === 0) return undefined;
   const held = FACTS_OF[use].flatMap((fact) => {
     const one = ours?.facts[fact];
     return one ? [{ fact, ...one }] : [];

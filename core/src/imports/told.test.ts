@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { guessColumns, type Column } from './columns.ts';
-import { readRow, type ReadRow } from './read-row.ts';
+import { rowReader, type ReadRow } from './read-row.ts';
 import { sortRow, type HeldFacts } from './sort-row.ts';
 import { readTold, type ToldUse } from './told.ts';
 
@@ -46,7 +46,7 @@ describe('a cell that tells what a plug is', () => {
 });
 
 const HEADINGS = ['Number', 'Thread', 'Thread length mm', 'Seat', 'Heat', 'Centre electrode', 'Resistor'];
-const read = (...cells: string[]) => readRow(cells, guessColumns(HEADINGS), { mark: undefined, asked: new Set() });
+const read = (...cells: string[]) => rowReader(guessColumns(HEADINGS), { mark: undefined, asked: new Set() })(cells);
 
 test('headings tell these columns apart from a length of thread', () => {
   expect(guessColumns(HEADINGS).map(({ use }: Column) => use)).toEqual([

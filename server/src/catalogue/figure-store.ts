@@ -36,7 +36,8 @@ export async function choosePartFigures(trx: Writing, partIds: readonly string[]
     const page = partIds.slice(i, i + BATCH);
     await chooseFor(trx, 'part_id', page);
     await projectPlugs(trx, page);
-    await projectOthers(trx, page);
+    // A part stays of its kind.
+    if (!(await areAllPlugs(trx, page))) await projectOthers(trx, page);
   }
 }
 

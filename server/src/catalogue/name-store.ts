@@ -23,7 +23,10 @@ export async function addNames(trx: Writing, names: readonly NewName[]): Promise
                          ${names.map(({ printed, maker }) => normalForm(printed, maker.significant))}::text[],
                          ${names.map(({ printed, maker }) => foldKey(printed, maker.significant))}::text[])
     returning id, fold_key`.execute(trx);
-  const neighbours = rows.flatMap(({ id, fold_key }) => neighbourKeys(fold_key).map((hash) => [hash, id] as const));
+  // In the order of their index, which is the larger the more names there are.
+  const neighbours = rows
+    .flatMap(({ id, fold_key }) => neighbourKeys(fold_key).map((hash) => [hash, id] as const))
+    .sort(([a], [b]) => a - b);
   await sql`insert into name_neighbour (hash, name_id)
     select * from unnest(${neighbours.map(([hash]) => hash)}::bigint[], ${neighbours.map(([, id]) => id)}::bigint[])`.execute(
     trx,

@@ -45,6 +45,19 @@ describe('what the application may never write, whatever it sends', () => {
       sql`update chosen_figure set part_id = ${partId} where figure_id = ${figure.id}`.execute(counter.db);
     await expect(chosenFor(String(Number(figure.part_id) + 1))).rejects.toMatchObject(refused);
     await expect(chosenFor(figure.part_id!)).resolves.toBeDefined();
+    // One that may not, among others that may: none of them is written.
+    const { rows: chosen } = await sql<{ figure_id: string; part_id: string }>`
+      delete from chosen_figure where part_id is not null returning figure_id, part_id`.execute(counter.db);
+    const chooseAll = () =>
+      sql`insert into chosen_figure (figure_id, part_id, rules)
+            select *, true from unnest(${chosen.map((one) => one.figure_id)}::bigint[], ${chosen.map((one) => one.part_id)}::bigint[])`.execute(
+        counter.db,
+      );
+    const withdraw = (at: string) => sql`update figure set withdrawn_at = ${at}::timestamptz where id = ${figure.id}`;
+    await withdraw('2026-12-01').execute(counter.owner);
+    await expect(chooseAll()).rejects.toMatchObject(refused);
+    await sql`update figure set withdrawn_at = null where id = ${figure.id}`.execute(counter.owner);
+    await expect(chooseAll()).resolves.toMatchObject({ numAffectedRows: BigInt(chosen.length) });
   });
 
   test('what a vehicle ran, what sat in it and what was lent, otherwise than by taking it back or settling it once', async () => {

@@ -6,26 +6,36 @@ import type { FileRow } from './read-file.ts';
 
 /** The rows of a list as they came and where each lies, in their order. */
 export const readRows = (db: Database, importId: string, after: number, most: number, heap?: Heap) =>
+  rowsAfter(db, importId, after, most, heap).selectAll().execute();
+
+const rowsAfter = (db: Database, importId: string, after: number, most: number, heap?: Heap) =>
   db
     .selectFrom('list_row')
-    .selectAll()
     .where('import_id', '=', importId)
     .where('line', '>', after)
     .$if(heap !== undefined, (rows) => rows.where('heap', '=', heap!))
     .orderBy('line')
-    .limit(most)
-    .execute();
-export type KeptRow = Awaited<ReturnType<typeof readRows>>[number];
+    .limit(most);
+type KeptRow = Awaited<ReturnType<typeof readRows>>[number];
 
-/** The rows of a list, or of one of its heaps, page by page. */
-export async function* pagesOf(
+/** A row as it came. */
+export const AS_IT_CAME = ['line', 'cells', 'broken'] as const;
+/** What is written of a row. */
+export const AS_SORTED = ['line', 'number', 'part_id', 'equal_id', 'maker_id', 'read', 'changes'] as const;
+export type SortedRow = Pick<KeptRow, (typeof AS_SORTED)[number]>;
+
+/** The rows of a list, or of one of its heaps, page by page, with no more of each than is asked for. */
+export async function* pagesOf<C extends keyof KeptRow>(
   db: Database,
   importId: string,
   most: number,
+  columns: readonly (C | 'line')[],
   heap?: Heap,
-): AsyncGenerator<readonly KeptRow[]> {
+): AsyncGenerator<readonly Pick<KeptRow, C | 'line'>[]> {
   for (let after = -1; ;) {
-    const page = await readRows(db, importId, after, most, heap);
+    const page = (await rowsAfter(db, importId, after, most, heap)
+      .select(columns)
+      .execute()) as unknown as readonly Pick<KeptRow, C | 'line'>[];
     if (page.length > 0) yield page;
     if (page.length < most) return;
     after = page.at(-1)!.line;

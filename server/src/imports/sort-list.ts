@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { guessColumns } from '@brackenfell/core/imports/columns';
 import { readingOf, type ListReading } from '@brackenfell/core/imports/read-list';
 import type { ReadRow } from '@brackenfell/core/imports/read-row';
-import { HEAPS } from '@brackenfell/core/imports/sort-row';
+import { HEAPS, type Heap } from '@brackenfell/core/imports/sort-row';
 import { counted } from '@brackenfell/core/words/counted';
 import { readCatalogueVersion } from '../catalogue/version-store.ts';
 import type { Database, Writing } from '../db/database.ts';
@@ -10,6 +10,8 @@ import { readMakers } from './held-store.ts';
 import { placeRows, type PlacedRow } from './place-rows.ts';
 import { readList, type FileRow, type ListFile } from './read-file.ts';
 import {
+  AS_IT_CAME,
+  AS_SORTED,
   askOfTwice,
   countHeaps,
   dropPage,
@@ -17,7 +19,7 @@ import {
   pagesOf,
   readGone,
   readSample,
-  type KeptRow,
+  type SortedRow,
 } from './row-store.ts';
 import { dropFile, moveTo, readRemembered, type ImportFound } from './store.ts';
 import { UnreadableList } from './unreadable-list.ts';
@@ -93,8 +95,11 @@ export async function sortAll(
   await step(0, 'sorting');
   return db.transaction().execute(async (trx) => {
     const sample = await readSample(trx, list.id, SAMPLE);
-    const read = await sortRows(trx, list, { sample, pages: pagesOf(trx, list.id, PAGE), areKept: true }, (done) =>
-      step((0.9 * done) / Math.max(1, list.row_count), `${counted(done, 'row')} sorted`),
+    const read = await sortRows(
+      trx,
+      list,
+      { sample, pages: pagesOf(trx, list.id, PAGE, AS_IT_CAME), areKept: true },
+      (done) => step((0.9 * done) / Math.max(1, list.row_count), `${counted(done, 'row')} sorted`),
     );
     return settleSorted(trx, list, { ...read, outcome });
   });
@@ -186,7 +191,7 @@ export async function stillDoes(
   const isSameCatalogue = list.sorted_version === (await readCatalogueVersion(trx));
   let done = 0;
   for (const heap of isSameCatalogue ? (['changed'] as const) : (['changed', 'new'] as const))
-    for await (const page of pagesOf(trx, list.id, PAGE, heap)) {
+    for await (const page of pagesOf(trx, list.id, PAGE, [...AS_SORTED, 'cells', 'broken', 'heap'], heap)) {
       const placed = await placePage(trx, list, makers, reading, page);
       if (!page.every((row, i) => doesTheSame(row, placed[i]!))) return false;
       done += page.length;
@@ -195,7 +200,7 @@ export async function stillDoes(
   return true;
 }
 
-const doesTheSame = (row: KeptRow, now: PlacedRow): boolean =>
+const doesTheSame = (row: SortedRow & { readonly heap: Heap | null }, now: PlacedRow): boolean =>
   row.heap === now.heap &&
   row.part_id === now.partId &&
   row.equal_id === now.equalId &&

@@ -7,7 +7,7 @@ import { bumpCatalogueVersion, bumpVersionOfPlugs } from '../catalogue/version-s
 import type { Writing } from '../db/database.ts';
 import { settleClusters } from '../interchange/cluster-store.ts';
 import { readMakers, type Maker } from './held-store.ts';
-import { pagesOf, type KeptRow as Row } from './row-store.ts';
+import { AS_SORTED, pagesOf, type SortedRow as Row } from './row-store.ts';
 import { madeFacts, type ImportFound } from './store.ts';
 
 const PAGE = 1000;
@@ -33,7 +33,7 @@ export async function writeList(
   const joined = new Set<string>();
   let written = 0;
   for (const heap of ['new', 'changed'] as const)
-    for await (const rows of pagesOf(trx, list.id, PAGE, heap)) {
+    for await (const rows of pagesOf(trx, list.id, PAGE, AS_SORTED, heap)) {
       const ids = await makeParts(trx, list, rows, makers);
       await note(trx, list.id, [
         ...(await writePrices(trx, rows, ids)),
@@ -106,7 +106,8 @@ async function makeParts(
   const fresh = [...new Map(unheld.map((row) => [keyOf(row), row]))].filter(([key]) => !partOf.has(key));
   if (fresh.length > 0) {
     const { rows: parts } = await sql<{ id: string }>`
-      select nextval(pg_get_serial_sequence('part', 'id')) as id from generate_series(1, ${fresh.length}::int)`.execute(
+      select nextval(s.name) as id
+        from (select pg_get_serial_sequence('part', 'id')::regclass as name offset 0) s, generate_series(1, ${fresh.length}::int)`.execute(
       trx,
     );
     await sql`
