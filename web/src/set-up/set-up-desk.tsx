@@ -132,7 +132,10 @@ export function SetUpDesk({ slip, line, engineId, setUp, others, mayWrite }: Set
             {range && (
               <section aria-label="Feelers" className="set-up-panel">
                 <h2 className="text-lead font-semibold">
-                  Feelers <span className="font-normal text-soft">of the blades owned</span>
+                  Feelers{' '}
+                  <span className="font-normal text-soft">
+                    {blades?.areAssumed ? 'of a usual set' : 'of the blades owned'}
+                  </span>
                 </h2>
                 <FeelerPanel range={range} known={blades} say={say} />
               </section>
