@@ -47,9 +47,9 @@ test('a supplier’s list is taken in by keyboard: thousandths are asked, two ro
   await page.keyboard.press('Enter');
   await page.keyboard.press('p');
   await page.keyboard.press('Enter');
-  await expect(heading(page)).toHaveText('2 rows to write');
+  await expect(heading(page)).toHaveText('1 row to write');
   await page.reload();
-  await expect(heading(page)).toHaveText('2 rows to write');
+  await expect(heading(page)).toHaveText('1 row to write');
   await page.locator('[data-desk]').focus();
   await page.keyboard.press('h');
   await expect(page4(page).getByRole('region', { name: 'Rows', exact: true })).toContainText('that are invalid');

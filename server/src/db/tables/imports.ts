@@ -74,7 +74,6 @@ export interface SupplierPriceTable {
 }
 /** Each thing a list made or changed, with what was before: what taking it back goes by. */
 export interface ListMadeTable {
-  id: GeneratedAlways<string>;
   import_id: string;
   kind: 'part' | 'name' | 'figure' | 'reference' | 'price' | 'supplier-price';
   subject_id: string;

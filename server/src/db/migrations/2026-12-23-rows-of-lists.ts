@@ -1,8 +1,8 @@
 import { sql, type Kysely } from 'kysely';
 
 /**
- * Whether what rules is one of a part's own figures is asked once for all rows of a statement: a list states a million, and
- * each was asked for by itself.
+ * What each row of a list cost: whether what rules is one of a part's own figures is asked once for all rows of a statement,
+ * and what a list made is noted under what it made alone, by which it is found, not under a number of its own as well.
  */
 export async function up(db: Kysely<unknown>): Promise<void> {
   for (const statement of STATEMENTS) await sql.raw(statement).execute(db);
@@ -30,4 +30,5 @@ const STATEMENTS = [
     ) => `create trigger only_own_figures_rule_${event} after ${event} on chosen_figure referencing new table as ruling
        for each statement when (current_user = 'brackenfell_app') execute function refuse_foreign_figure()`,
   ),
+  `alter table list_made drop column id`,
 ];
