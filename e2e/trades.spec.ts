@@ -146,6 +146,13 @@ test('a tool of the kit is lent with a deposit to a day, its note is printed, an
   await dialog.getByRole('button', { name: 'Lend it' }).click();
   await expect(page.getByText(/write down who on the slip first/)).toBeVisible();
   await page.keyboard.press('Escape');
+  // Who it is for is still on its way when the tool is lent, and goes first.
+  let arrive: () => void = () => undefined;
+  const arrived = new Promise<void>((resolve) => (arrive = resolve));
+  await page.route(/\/api\/slips\/\d+$/, async (route) => {
+    if (route.request().method() !== 'GET') await arrived;
+    await route.continue();
+  });
   await slipPane(page).getByRole('textbox', { name: 'For', exact: true }).fill('Hesper Lowmoor');
   await page.keyboard.press('Enter');
   await lend.click();
@@ -153,6 +160,8 @@ test('a tool of the kit is lent with a deposit to a day, its note is printed, an
   await expect(dialog.getByRole('alert')).toContainText('An amount in £');
   await dialog.getByRole('textbox', { name: 'Deposit, £' }).fill('30');
   await page.keyboard.press('Enter');
+  await page.waitForTimeout(300);
+  arrive();
   const lent = stageOf(page).getByRole('region', { name: 'Lent' });
   await expect(lent).toContainText('£30.00');
   const opened = page.waitForEvent('popup');

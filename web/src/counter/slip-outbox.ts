@@ -100,13 +100,28 @@ export function useOutboxFlow(): void {
   }, [staffId, queries]);
 }
 
-/** Nobody waits longer than this to hand the counter over. */
-const HAND_OVER_MS = 3000;
+/** Nobody waits longer than this for what is on its way. */
+const LONGEST_WAIT_MS = 3000;
 
 /** Sends what a person wrote before their session ends here. Resolves with how many writes are still not known to be stored. */
 export function untilSent(staffId: string): Promise<number> {
   flush(staffId);
-  return outbox.untilSent(staffId, HAND_OVER_MS);
+  return outbox.untilSent((intent) => intent.staffId === staffId, LONGEST_WAIT_MS);
+}
+
+/**
+ * Sends what rests on a slip as it is here and is no write of the outbox, once what was written on the slip before is stored:
+ * ahead of that it would be printed, or refused, by a slip that lacks it.
+ */
+export function useAfterWrites(slipId: string | undefined): <T>(send: () => Promise<T>) => Promise<T> {
+  const { data: me } = useSession();
+  return async (send) => {
+    if (me) flush(me.id);
+    const isBefore = (intent: Intent) => intent.slipId !== null && asBegun(intent.slipId) === asBegun(slipId ?? null);
+    if ((await outbox.untilSent(isBefore, LONGEST_WAIT_MS)) > 0)
+      throw new Error('What was written on this slip before is not stored yet: once more when it is.');
+    return send();
+  };
 }
 
 function useWaiting(): readonly Intent[] {

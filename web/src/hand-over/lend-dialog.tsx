@@ -4,6 +4,7 @@ import { dayAfter } from '@brackenfell/core/words/calendar';
 import { Dialog } from '../controls/dialog.tsx';
 import { useDraftOf } from '../controls/draft.ts';
 import { todayHere } from '../controls/moment.ts';
+import { useAfterWrites } from '../counter/slip-outbox.ts';
 import { AskedBack } from '../measuring/asked-back.tsx';
 import { call } from '../wire/call.ts';
 import { useLoanWrite } from './use-loans.ts';
@@ -18,6 +19,7 @@ interface LendProps {
 export function LendDialog({ slipId, tool, onClose }: LendProps) {
   const draft = useDraftOf(`lend ${slipId} ${tool}`, { tool, deposit: '25', dueOn: dayAfter(todayHere(), 7) });
   const write = useLoanWrite();
+  const afterWrites = useAfterWrites(slipId);
   const { deposit, dueOn } = draft.value;
   const reading = readPence(deposit);
   const isReady = reading?.kind === 'plain' && dueOn !== '' && draft.value.tool.trim() !== '';
@@ -29,7 +31,7 @@ export function LendDialog({ slipId, tool, onClose }: LendProps) {
           event.preventDefault();
           if (!isReady || write.isPending) return;
           const body = { tool: draft.value.tool.trim(), depositMinor: oneOf(reading)!, dueOn };
-          write.mutate(() => call('lendTool', { params: { slipId }, body }), {
+          write.mutate(() => afterWrites(() => call('lendTool', { params: { slipId }, body })), {
             onSuccess: () => {
               draft.clear();
               onClose();

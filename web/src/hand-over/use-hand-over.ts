@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { toast } from '../controls/toast.ts';
 import type { PaperView } from '@brackenfell/contract/hand-over';
 import type { Slip } from '@brackenfell/contract/slip';
+import { useAfterWrites } from '../counter/slip-outbox.ts';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
 import { UNTIL_BACK, whyNotHad } from '../wire/until-back.ts';
@@ -33,17 +34,20 @@ export function usePapers(slipId: string | undefined) {
     queryFn: () => call('listPapers', { params: { slipId: slipId! } }),
     enabled: slipId !== undefined,
   });
+  const afterWrites = useAfterWrites(slipId);
   const print = useMutation({
     mutationFn: ({ kind, size }: Pick<PaperView, 'kind' | 'size'>) =>
-      call('printPaper', {
-        params: { slipId: slipId! },
-        body: {
-          kind,
-          size,
-          units: units === 'imperial' ? 'imperial' : 'both',
-          origin: window.location.origin,
-        },
-      }),
+      afterWrites(() =>
+        call('printPaper', {
+          params: { slipId: slipId! },
+          body: {
+            kind,
+            size,
+            units: units === 'imperial' ? 'imperial' : 'both',
+            origin: window.location.origin,
+          },
+        }),
+      ),
     onSuccess: (paper) => {
       void queries.invalidateQueries({ queryKey: papersOf(slipId) });
       openPaper(paper.paperId);

@@ -127,16 +127,17 @@ describe('a write on a slip', () => {
   test('is stored before whoever wrote it hands over; nobody waits for a server that is gone, nor for another’s', async () => {
     const far = server();
     const page = new Outbox(shelf(), far);
+    const isMine = ({ staffId }: Intent) => staffId === '1';
     page.add({ ...intent('addNote', 'another’s'), staffId: '2' });
-    expect(await page.untilSent('1', 60_000)).toBe(0);
+    expect(await page.untilSent(isMine, 60_000)).toBe(0);
     page.add(intent('addNote', 'mine'));
-    const isSent = page.untilSent('1', 60_000);
+    const isSent = page.untilSent(isMine, 60_000);
     void page.flush('1');
     expect(await isSent).toBe(0);
     far.state.away = true;
     page.add(intent('addNote', 'mine once more'));
     void page.flush('1');
-    expect(await page.untilSent('1', 20)).toBe(1);
+    expect(await page.untilSent(isMine, 20)).toBe(1);
     expect(page.waiting.map(({ says }) => says)).toEqual(['another’s', 'mine once more']);
   });
 

@@ -123,9 +123,9 @@ export class Outbox<R> {
     }
   }
 
-  /** Waits until all of one person's is stored, no longer than so many milliseconds. Resolves with how many are left. */
-  untilSent(staffId: string, mostMs: number): Promise<number> {
-    const left = () => this.#waiting.filter((intent) => intent.staffId === staffId).length;
+  /** Waits until all that is meant is stored, no longer than so many milliseconds. Resolves with how much is left. */
+  untilSent(isMeant: (intent: Intent) => boolean, mostMs: number): Promise<number> {
+    const left = () => this.#waiting.filter(isMeant).length;
     if (left() === 0) return Promise.resolve(0);
     return new Promise((resolve) => {
       const done = () => {
