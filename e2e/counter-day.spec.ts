@@ -10,6 +10,7 @@ import {
   test,
   whyPanel,
 } from './counter.ts';
+import { bringScanner } from './scanner.ts';
 
 test('price and stock are answered on the phone without a slip', READS, async ({ page, counter }) => {
   await signIn(page, counter);
@@ -124,9 +125,9 @@ test(
     await expect(page.getByRole('dialog', { name: 'Keys and actions of this screen' })).toBeVisible();
     await page.keyboard.press('Escape');
     // A burst: far faster than fingers, ending in a command key. It must open no sheet.
+    await bringScanner(page);
     await page.evaluate(() => {
-      for (const key of '290000419630=')
-        window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+      for (const key of window.scannerKeys([...'290000419630='])) window.dispatchEvent(key);
     });
     await expect(page.getByRole('dialog')).toHaveCount(0);
   },

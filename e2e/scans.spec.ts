@@ -1,16 +1,14 @@
 import { ask, expect, expectTray, signIn, slipPane, test } from './counter.ts';
+import { bringScanner } from './scanner.ts';
 import type { Page } from '@playwright/test';
 
 /** A scanner types far faster than fingers and ends with Enter; a field takes its characters as typed text. */
 async function scan(page: Page, code: string): Promise<void> {
+  await bringScanner(page);
   await page.evaluate((typed) => {
     const target = document.activeElement ?? document.body;
-    // A key bears the time at which the system had it, not that at which a busy page gets to it: made first, then sent.
-    const made = [...typed, 'Enter'].map(
-      (key) => new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }),
-    );
     const setText = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value');
-    for (const press of made) {
+    for (const press of window.scannerKeys([...typed, 'Enter'])) {
       if (!target.dispatchEvent(press) || !(target instanceof HTMLInputElement) || press.key === 'Enter') continue;
       setText?.set?.call(target, target.value + press.key);
       target.dispatchEvent(new Event('input', { bubbles: true }));

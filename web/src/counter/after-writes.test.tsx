@@ -7,6 +7,8 @@ import { slipCall } from './slip-call.ts';
 import { sawSlip, useAfterWrites, useSlipWrite } from './slip-outbox.ts';
 import { slip } from '../testing/slips.ts';
 
+const WREN = { id: '1', name: 'Wren', initials: 'WR', role: 'specialist' };
+
 beforeEach(() => void jest.useFakeTimers());
 afterEach(() => {
   cleanup();
@@ -23,8 +25,8 @@ test('a paper is not printed ahead of what was written on its slip before: it wa
       }),
   );
   const client = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } });
-  client.setQueryData(['session'], { id: '1', name: 'Wren', initials: 'WR', role: 'specialist' });
-  const { result } = renderHook(
+  client.setQueryData(['session'], WREN);
+  const { result, rerender } = renderHook(
     () => ({ write: useSlipWrite(), here: useAfterWrites('7'), elsewhere: useAfterWrites('8') }),
     {
       wrapper: ({ children }: { children: ReactNode }) => (
@@ -44,9 +46,16 @@ test('a paper is not printed ahead of what was written on its slip before: it wa
   await tooEarly;
   expect(print).toHaveBeenCalledTimes(1);
 
+  // A colleague's write waits for the colleague, and holds nobody up.
+  client.setQueryData(['session'], { id: '2', name: 'Isolde', initials: 'IS', role: 'supervisor' });
+  rerender();
+  expect(await result.current.here(print)).toBe('printed');
+  client.setQueryData(['session'], WREN);
+  rerender();
+
   const waiting = result.current.here(print);
   await jest.advanceTimersByTimeAsync(1000);
-  expect(print).toHaveBeenCalledTimes(1);
+  expect(print).toHaveBeenCalledTimes(2);
   const stored = slip({ slipId: '7', version: 4 });
   arrive({ ok: true, status: 200, json: () => Promise.resolve(stored) } as Response);
   expect(await waiting).toBe('printed');

@@ -117,7 +117,7 @@ export function useAfterWrites(slipId: string | undefined): <T>(send: () => Prom
   const { data: me } = useSession();
   return async (send) => {
     if (me) flush(me.id);
-    const isBefore = (intent: Intent) => intent.slipId !== null && asBegun(intent.slipId) === asBegun(slipId ?? null);
+    const isBefore = isOwnOf(slipId, me?.id);
     if ((await outbox.untilSent(isBefore, LONGEST_WAIT_MS)) > 0)
       throw new Error('What was written on this slip before is not stored yet: once more when it is.');
     return send();
@@ -146,12 +146,17 @@ export function useUnsent(slipId: string | undefined): readonly Intent[] {
   );
 }
 
-/** What was said here of what a slip is for and is on its way; the same object as long as it says the same. */
+/** What one person wrote on a slip; a colleague's write waits for them. */
+const isOwnOf =
+  (slipId: string | undefined, staffId: string | undefined) =>
+  (intent: Intent): boolean =>
+    slipId !== undefined && intent.staffId === staffId && asBegun(intent.slipId) === asBegun(slipId);
+
+/** What who is signed in said of what a slip is for and is on its way; the same object as long as it says the same. */
 export function useSaidUnsent(slipId: string | undefined): Partial<SlipDetails> {
+  const { data: me } = useSession();
   const said = useSyncExternalStore(outbox.subscribe, () =>
-    slipId === undefined
-      ? '{}'
-      : JSON.stringify(saidUnsent(outbox.waiting.filter((intent) => asBegun(intent.slipId) === asBegun(slipId)))),
+    JSON.stringify(saidUnsent(outbox.waiting.filter(isOwnOf(slipId, me?.id)))),
   );
   return useMemo(() => JSON.parse(said) as Partial<SlipDetails>, [said]);
 }
