@@ -42,7 +42,7 @@ test('a paper is not printed ahead of what was written on its slip before: it wa
   expect(await result.current.elsewhere(print)).toBe('printed');
 
   const tooEarly = expect(result.current.here(print)).rejects.toThrow('is not stored yet');
-  await jest.advanceTimersByTimeAsync(4000);
+  await jest.advanceTimersByTimeAsync(10_500);
   await tooEarly;
   expect(print).toHaveBeenCalledTimes(1);
 

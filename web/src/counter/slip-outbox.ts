@@ -8,7 +8,7 @@ import type { SlipDetails } from '@brackenfell/core/slip/details';
 import { useSession } from '../session/use-session.ts';
 import { call, ProblemError } from '../wire/call.ts';
 import { NEW_SLIP, Outbox, type Intent, type Outcome } from '../wire/outbox.ts';
-import { onServerReturn } from '../wire/server-presence.ts';
+import { isServerAway, onServerReturn } from '../wire/server-presence.ts';
 import type { SlipCall } from './slip-call.ts';
 import { keptNow } from './last-kept.ts';
 import { saidUnsent } from './said-unsent.ts';
@@ -100,14 +100,17 @@ export function useOutboxFlow(): void {
   }, [staffId, queries]);
 }
 
-/** Nobody waits longer than this for what is on its way. */
-const LONGEST_WAIT_MS = 3000;
+/** Nobody waits longer than this to hand the counter over. */
+const HAND_OVER_MS = 3000;
 
 /** Sends what a person wrote before their session ends here. Resolves with how many writes are still not known to be stored. */
 export function untilSent(staffId: string): Promise<number> {
   flush(staffId);
-  return outbox.untilSent((intent) => intent.staffId === staffId, LONGEST_WAIT_MS);
+  return outbox.untilSent((intent) => intent.staffId === staffId, HAND_OVER_MS);
 }
+
+/** What was written before is waited for so long while the server answers. */
+const ARRIVES_MS = 10_000;
 
 /**
  * Sends what rests on a slip as it is here and is no write of the outbox, once what was written on the slip before is stored:
@@ -117,9 +120,8 @@ export function useAfterWrites(slipId: string | undefined): <T>(send: () => Prom
   const { data: me } = useSession();
   return async (send) => {
     if (me) flush(me.id);
-    const isBefore = isOwnOf(slipId, me?.id);
-    if ((await outbox.untilSent(isBefore, LONGEST_WAIT_MS)) > 0)
-      throw new Error('What was written on this slip before is not stored yet: once more when it is.');
+    const left = await outbox.untilSent(isOwnOf(slipId, me?.id), isServerAway() ? 0 : ARRIVES_MS);
+    if (left > 0) throw new Error('What was written on this slip before is not stored yet: once more when it is.');
     return send();
   };
 }

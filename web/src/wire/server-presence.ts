@@ -47,12 +47,11 @@ export function onServerReturn(heard: () => void): () => void {
   return () => returns.delete(heard);
 }
 
+export const isServerAway = (): boolean => away;
+
 export function useServerAway(): boolean {
-  return useSyncExternalStore(
-    (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
-    () => away,
-  );
+  return useSyncExternalStore((listener) => {
+    listeners.add(listener);
+    return () => listeners.delete(listener);
+  }, isServerAway);
 }
