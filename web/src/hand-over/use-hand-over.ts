@@ -12,11 +12,12 @@ import { useTicked } from './use-ticks.ts';
 export function useHandOver(slip: Slip | undefined) {
   const { units } = useSettings();
   const asked = useQuery({
-    queryKey: ['hand-over', slip?.slipId, slip?.version, units],
+    queryKey: ['hand-over', slip?.slipId, slip?.engineId, slip?.version, units],
     queryFn: () => call('getHandOver', { params: { slipId: slip!.slipId }, query: { units } }),
     enabled: slip !== undefined && slip.engineId !== null,
-    // The slip as it stood shows while it is asked anew; another customer's never.
-    placeholderData: (before, query) => (query?.queryKey[1] === slip?.slipId ? before : undefined),
+    // The slip as it stood shows while it is asked anew; another customer's never, nor another engine's.
+    placeholderData: (before, query) =>
+      query?.queryKey[1] === slip?.slipId && query?.queryKey[2] === slip?.engineId ? before : undefined,
     staleTime: 0,
     ...UNTIL_BACK,
   });

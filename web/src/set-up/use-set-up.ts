@@ -37,8 +37,9 @@ const open = ({ plug, places, ...setUp }: SetUp): OpenSetUp => ({
 export function useSetUp(slip: Slip, line: SlipLine | undefined, engineId: string | undefined) {
   const coil = slip.lines.find(({ partKind, kind }) => partKind === 'coil' && kind === 'sale')?.partId;
   const { slipId, duty, build, version } = slip;
+  const reckonedFor = [engineId, line?.partId, slipId, build, duty].join(' ');
   return useQuery({
-    queryKey: ['set up', engineId, line?.partId, slipId, version, coil],
+    queryKey: ['set up', reckonedFor, version, coil],
     queryFn: async () =>
       open(
         await call('getSetUp', {
@@ -55,6 +56,7 @@ export function useSetUp(slip: Slip, line: SlipLine | undefined, engineId: strin
     enabled: engineId !== undefined && line !== undefined,
     staleTime: 0,
     ...UNTIL_BACK,
-    placeholderData: (before) => before,
+    // Of another engine, part, build or duty nothing stands.
+    placeholderData: (before, query) => (query?.queryKey[1] === reckonedFor ? before : undefined),
   });
 }

@@ -68,6 +68,24 @@ test.each([
   },
 );
 
+test.each([
+  ['how a plug is set up in another engine', (engine: number): unknown => useSetUp(slip(), PLUGS, String(engine)).data],
+  ['a card of another engine', (engine: number): unknown => useHandOver(slip({ engineId: String(engine) })).card],
+  ['a tray judged for another build', (build: number): unknown => useTray('7', { build: String(build) }).data],
+] as const)('%s does not stand in while the server is out of reach', async (_, useShown) => {
+  const state = server();
+  const { result, rerender } = watch(useShown);
+  await pass(0);
+  expect(result.current).toHaveProperty('nth', 1);
+  state.is = 'away';
+  rerender({ version: 2 });
+  await pass(20_000);
+  expect(result.current).toBeUndefined();
+  state.is = 'there';
+  await pass(2000);
+  expect(result.current).toHaveProperty('nth', 2);
+});
+
 test('what cannot be had says why from the first, and is had once the server is back; a refusal is not asked again', async () => {
   const state = server();
   state.is = 'away';

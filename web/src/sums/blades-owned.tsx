@@ -12,11 +12,11 @@ import { printBlades, readBlades, type TypedBlades } from './typed-blades.ts';
 
 interface BladesOwnedProps {
   readonly owned: Owned;
+  readonly blades: readonly OwnedBlade[];
 }
 
 /** The shop's own blades, of both systems: what is missing in its drawer is not reckoned with. */
-export function BladesOwned({ owned }: BladesOwnedProps) {
-  const blades = owned.blades ?? USUAL_BLADES;
+export function BladesOwned({ owned, blades }: BladesOwnedProps) {
   const { data: me } = useSession();
   const [mending, mend] = useState(false);
   const mayMend = me?.role === 'specialist' || me?.role === 'supervisor';

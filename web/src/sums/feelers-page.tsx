@@ -23,7 +23,7 @@ export function FeelersPage() {
       about="Which blades make a gap, or tell one inside its range."
       answerLabel="What the blades make"
       fields={<GapField text={text('gap')} reading={reading} onType={(gap) => set('gap', gap)} />}
-      beside={owned && <BladesOwned key={owned.at} owned={owned} />}
+      beside={owned && known && <BladesOwned key={owned.at} owned={owned} blades={known.blades} />}
     >
       {reading?.kind === 'read' ? (
         <section aria-label="To set and to tell it">

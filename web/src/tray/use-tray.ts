@@ -5,6 +5,7 @@ import { MOST_EXPLAINED } from '@brackenfell/contract/tray-limits';
 import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
+import { useServerAway } from '../wire/server-presence.ts';
 import { UNTIL_BACK } from '../wire/until-back.ts';
 
 interface TrayAsked {
@@ -41,15 +42,21 @@ export function useTray(
     ...(slip && slip.readings.length > 0 ? { slip: slip.slipId } : {}),
   };
   const readings = (slip?.readings ?? []).map(({ readingId }) => readingId).join();
+  const judgedBy = [build, duty, staying, beside].join(' ');
+  const isAway = useServerAway();
   const answer = useQuery({
     // A reading more judges anew.
-    queryKey: ['tray', engineId, query, readings],
+    queryKey: ['tray', engineId, judgedBy, query, readings],
     queryFn: () => call('getTray', { params: { engineId: engineId! }, query }),
     select: openTray,
     enabled: engineId !== undefined,
     staleTime: 30_000,
     ...UNTIL_BACK,
-    placeholderData: (previous) => (previous?.engineId === engineId && previous?.kind === kind ? previous : undefined),
+    // What was judged otherwise stands for a moment, and not while it cannot be judged anew.
+    placeholderData: (previous, before) =>
+      previous?.engineId === engineId && previous?.kind === kind && (!isAway || before?.queryKey[2] === judgedBy)
+        ? previous
+        : undefined,
   });
   /** What it is the answer to; undefined while an answer from before still stands in its place. */
   const isAwaited = answer.isPlaceholderData || (answer.isFetching && !answer.isFetchedAfterMount);
