@@ -1,6 +1,7 @@
 import { sql } from 'kysely';
 import { auditedPlug, contradictionOf } from '@brackenfell/core/catalogue-audit/reference-contradiction';
 import type { RecordedFactId } from '@brackenfell/core/facts/facts';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { ReadRow } from '@brackenfell/core/imports/read-row';
 import type { HeldFacts, Ours } from '@brackenfell/core/imports/sort-row';
 import { STATED_FACTS, statedOf } from '@brackenfell/core/imports/stated';
@@ -23,6 +24,7 @@ export async function readMakers(db: Database): Promise<readonly Maker[]> {
 
 interface Named {
   readonly partId: string;
+  readonly kind: PartKind;
   readonly makerId: string;
   readonly normal: string;
 }
@@ -34,12 +36,12 @@ export async function readNamed(db: Database, makers: readonly Maker[], numbers:
     Boolean,
   );
   const { rows } = await sql<Named>`
-    select distinct n.part_id as "partId", n.maker_id as "makerId", n.normal_form as normal
+    select distinct n.part_id as "partId", p.kind, n.maker_id as "makerId", n.normal_form as normal
       from unnest(${forms}::text[]) form
       -- Each by the index, whatever the database believes of a table that has just grown.
       cross join lateral (select part_id, maker_id, normal_form from part_name
                            where normal_form = form and kind <> 'barcode' offset 0) n
-      cross join lateral (select 1 from part where id = n.part_id and kind <> 'unheld' offset 0) p
+      cross join lateral (select kind from part where id = n.part_id and kind <> 'unheld' offset 0) p
      order by n.part_id`.execute(db);
   const byForm = new Map<string, Named[]>();
   for (const row of rows) byForm.set(row.normal, [...(byForm.get(row.normal) ?? []), row]);
@@ -88,12 +90,9 @@ export async function readHeld(db: Database, supplier: string, { ids, stated, pa
   const scales: HeatScales = paired.length === 0 ? new Map() : await readHeatScales(db);
   const sheets = await readPartSheets(db, scales, paired);
   const facts = await readFacts(db, stated);
-  const plugs = await readPlugs(db, stated);
   const byId = new Map(rows.map((row) => [row.id, row]));
   return {
     oursOf: (id: string): Ours => ({ ...byId.get(id)!, facts: facts.get(id) ?? {} }),
-    /** Of a part of which a row states something. */
-    isPlug: (id: string): boolean => plugs.has(id),
     isSaid: (from: string, to: string): boolean => pairs.has(`${from} ${to}`),
     /** What is held of the one, and where nothing is, what its row states, against the other. */
     contradiction: (from: string | undefined, row: ReadRow, to: string): string | undefined => {
@@ -107,13 +106,6 @@ export async function readHeld(db: Database, supplier: string, { ids, stated, pa
       return contradictionOf(auditedPlug(sheet), auditedPlug(sheets.get(to)!));
     },
   };
-}
-
-/** Which of the parts are plugs. */
-async function readPlugs(db: Database, ids: readonly string[]): Promise<ReadonlySet<string>> {
-  if (ids.length === 0) return new Set();
-  const rows = await db.selectFrom('part').select('id').where('id', 'in', ids).where('kind', '=', 'plug').execute();
-  return new Set(rows.map(({ id }) => id));
 }
 
 /** What rules of each part and a list can state; of several of one rank the first. */

@@ -54,7 +54,7 @@ export const rowView = (row: Awaited<ReturnType<typeof readRows>>[number]): Impo
   heap: row.heap ?? 'doubtful',
   number: row.number,
   changes: row.changes.map(({ what, ours, theirs }) => ({ what, ours, theirs })),
-  why: row.why,
+  why: [...row.why],
 });
 
 const PAGE = 1000;

@@ -6,7 +6,7 @@ import { readList } from './read-file.ts';
 const all = async (bytes: Buffer | string) => {
   const file = await readList(typeof bytes === 'string' ? Buffer.from(bytes) : bytes);
   const rows = [];
-  for await (const row of file.rows) rows.push(row);
+  for await (const handful of file.rows) rows.push(...handful);
   return { ...file, rows };
 };
 const cells = async (bytes: Buffer | string) => (await all(bytes)).rows.map((row) => row.cells);

@@ -1,4 +1,4 @@
-import { Readable } from 'node:stream';
+import { finished } from 'node:stream/promises';
 import { parse } from 'csv-parse';
 import { readSheet } from './read-sheet.ts';
 import { UnreadableList } from './unreadable-list.ts';
@@ -18,7 +18,8 @@ export interface ListFile {
   readonly headings: readonly string[];
   /** How many rows there are, give or take a few: for saying how far one is. */
   readonly rowsAbout: number;
-  readonly rows: AsyncIterable<FileRow> | Iterable<FileRow>;
+  /** In handfuls, as they come. */
+  readonly rows: AsyncIterable<readonly FileRow[]> | Iterable<readonly FileRow[]>;
 }
 
 const LONGEST_CELL = 400;
@@ -96,14 +97,19 @@ async function sniff(text: string): Promise<Delimiter> {
 
 async function fromText(text: string, letters: string): Promise<ListFile> {
   const delimiter = await sniff(text);
-  const rows = textRows(text, delimiter);
-  const first = await rows.next();
+  const handfuls = textRows(text, delimiter);
+  const first = await handfuls.next();
   if (first.done) throw new UnreadableList('The file has no rows.');
+  const [heading, ...rest] = first.value;
+  async function* rows(): AsyncGenerator<readonly FileRow[]> {
+    yield rest;
+    yield* handfuls;
+  }
   return {
     form: `${DELIMITERS[delimiter]} between cells, ${letters}`,
-    headings: headingsOf(first.value.cells),
+    headings: headingsOf(heading!.cells),
     rowsAbout: linesIn(text),
-    rows,
+    rows: rows(),
   };
 }
 
@@ -120,16 +126,32 @@ function* piecesOf(text: string): Generator<string> {
   for (let i = 0; i < text.length; i += PIECE) yield text.slice(i, i + PIECE);
 }
 
-async function* textRows(text: string, delimiter: Delimiter): AsyncGenerator<FileRow> {
+async function* textRows(text: string, delimiter: Delimiter): AsyncGenerator<readonly FileRow[], void> {
+  const parted = parse(options(delimiter));
+  let handful: FileRow[] = [];
+  const take = (): readonly FileRow[] => {
+    const taken = handful;
+    handful = [];
+    return taken;
+  };
+  // Heard one by one: each of a million rows would else be waited for.
+  parted.on('data', ({ record, info }: { record: string[]; info: { lines: number } }) => {
+    handful.push({ line: info.lines, cells: record.map(clean) });
+  });
+  const ended = finished(parted);
+  // It is heard of below, where it is waited for.
+  ended.catch(() => undefined);
   try {
-    const parted = Readable.from(piecesOf(text)).pipe(parse(options(delimiter))) as AsyncIterable<{
-      record: string[];
-      info: { lines: number };
-    }>;
-    for await (const { record, info } of parted) yield { line: info.lines, cells: record.map(clean) };
+    for (const piece of piecesOf(text)) {
+      await new Promise<void>((resolve, reject) => parted.write(piece, (error) => (error ? reject(error) : resolve())));
+      if (handful.length > 0) yield take();
+    }
+    parted.end();
+    await ended;
   } catch (error) {
     throw new UnreadableList(sayParse(error));
   }
+  if (handful.length > 0) yield take();
 }
 
 /** Why text does not part into cells, in words of the one who sent it. */
@@ -150,7 +172,20 @@ async function fromSheet(bytes: Buffer): Promise<ListFile> {
   const rows = (await readSheet(bytes)).map(({ line, cells }) => ({ line, cells: cells.map(clean) }));
   const [first, ...rest] = rows.filter(({ cells }) => cells.some((cell) => cell !== ''));
   if (!first) throw new UnreadableList('The first sheet has no rows.');
-  return { form: 'spreadsheet', headings: headingsOf(first.cells), rowsAbout: rest.length, rows: rest };
+  return { form: 'spreadsheet', headings: headingsOf(first.cells), rowsAbout: rest.length, rows: inHandfuls(rest) };
+}
+
+const HANDFUL = 1000;
+
+function* inHandfuls(rows: Iterable<FileRow>): Generator<readonly FileRow[]> {
+  let handful: FileRow[] = [];
+  for (const row of rows) {
+    handful.push(row);
+    if (handful.length < HANDFUL) continue;
+    yield handful;
+    handful = [];
+  }
+  if (handful.length > 0) yield handful;
 }
 
 const HEAD_LINES = 100;
@@ -171,7 +206,12 @@ function fromJsonLines(text: string, letters: string): ListFile {
       if (cells.some((cell) => cell !== '')) yield { line, cells };
     }
   }
-  return { form: `JSON lines, ${letters}`, headings: headingsOf(headings), rowsAbout: linesIn(text), rows: rows() };
+  return {
+    form: `JSON lines, ${letters}`,
+    headings: headingsOf(headings),
+    rowsAbout: linesIn(text),
+    rows: inHandfuls(rows()),
+  };
 }
 
 /** The objects of a text of JSON lines, of its first lines or of all; blank lines are passed over. */

@@ -21,7 +21,9 @@ type KeptRow = Awaited<ReturnType<typeof readRows>>[number];
 /** A row as it came. */
 export const AS_IT_CAME = ['line', 'cells', 'broken'] as const;
 /** What is written of a row. */
-export const AS_SORTED = ['line', 'number', 'part_id', 'equal_id', 'maker_id', 'read', 'changes'] as const;
+export const AS_SORTED = [
+  ...(['line', 'number', 'part_id', 'equal_id', 'maker_id', 'read', 'changes', 'again_of'] as const),
+] as const;
 export type SortedRow = Pick<KeptRow, (typeof AS_SORTED)[number]>;
 
 /** The rows of a list, or of one of its heaps, page by page, with no more of each than is asked for. */
@@ -97,29 +99,57 @@ export async function keepPlaced(
   placed: readonly PlacedRow[],
 ): Promise<void> {
   const rows = page.map(({ line, cells, broken }, i) => {
-    const { heap, read, partId, equalId, makerId, changes, why } = placed[i]!;
+    const { heap, read, partId, equalId, makerId, changes, why, subject, said } = placed[i]!;
+    const { number } = read;
+    // Written out: put together of two others, each of a million rows took as long as all the rest of it.
     return {
-      ...{ line, cells, broken, heap, number: read.number, part_id: partId, equal_id: equalId, maker_id: makerId },
-      ...{ read, changes, why },
+      line,
+      cells,
+      broken,
+      heap,
+      number,
+      part_id: partId,
+      equal_id: equalId,
+      maker_id: makerId,
+      read,
+      changes,
+      why,
+      subject,
+      said,
     };
   });
   await sql`
-    insert into list_row (import_id, line, cells, broken, heap, number, part_id, equal_id, maker_id, read, changes, why)
+    insert into list_row (import_id, line, cells, broken, heap, number, part_id, equal_id, maker_id, read, changes, why, subject, said)
     select ${importId}::bigint, r.* from json_to_recordset(${JSON.stringify(rows)}::json) as r
-      (line int, cells text[], broken text, heap text, number text, part_id bigint, equal_id bigint, maker_id text, read jsonb,
-       changes jsonb, why text[])`.execute(trx);
+      (line int, cells json, broken text, heap text, number text, part_id bigint, equal_id bigint, maker_id text, read json,
+       changes json, why json, subject text, said bigint)`.execute(trx);
 }
 
-/** Rows of one number that state different things: which of them holds is asked of a person. */
-export async function askOfTwice(db: Database, importId: string): Promise<void> {
-  // Looked for once, before any row is touched: beside the update it would be looked for row by row.
+/**
+ * Rows of one number. Where they state different things, which of them holds is asked of a person; where they state the same, the
+ * first does, and of the others no more is kept than what each of them calls equal.
+ */
+export async function settleTwice(db: Database, importId: string): Promise<void> {
+  // Looked for once, before any row is touched: beside the update they would be looked for row by row.
   await sql`
     with twice as materialized (
-      select coalesce(part_id::text, maker_id || ' ' || upper(number)) as subject, count(*) as times
+      select subject, count(*) as times, min(line) as first, min(said) <> max(said) as differs
         from list_row where import_id = ${importId} and heap in ('new', 'changed', 'same')
-       group by 1 having count(*) > 1 and count(distinct read - 'equalTo' - 'number') > 1)
-    update list_row r set heap = 'doubtful', why = r.why || array['stands ' || t.times || ' times in this list, and not alike']
-      from twice t
-     where r.import_id = ${importId} and r.heap in ('new', 'changed', 'same')
-       and coalesce(r.part_id::text, r.maker_id || ' ' || upper(r.number)) = t.subject`.execute(db);
+       group by subject having count(*) > 1),
+    paired as materialized (
+      select r.subject, r.equal_id, min(r.line) as first from twice t join list_row r on r.subject = t.subject
+       where r.import_id = ${importId} and r.heap in ('new', 'changed', 'same') and r.equal_id is not null group by 1, 2),
+    again as materialized (
+      select r.line, t.*, (select json_agg(c) from json_array_elements(r.changes) c
+                            where c ->> 'what' = 'equal-to' and p.first is not distinct from r.line) as kept
+        from twice t join list_row r on r.subject = t.subject left join paired p on p.subject = r.subject and p.equal_id = r.equal_id
+       where r.import_id = ${importId} and r.heap in ('new', 'changed', 'same') and (t.differs or r.line > t.first))
+    update list_row r
+       set heap = case when a.differs then 'doubtful' when a.kept is null then 'same' else r.heap end,
+           changes = case when a.differs then r.changes else coalesce(a.kept, '[]') end,
+           again_of = case when not a.differs then a.first end,
+           why = (r.why::jsonb || to_jsonb(case when a.differs then 'stands ' || a.times || ' times in this list, and not alike'
+                                                else 'stands in line ' || a.first || ' already' end))::json
+      from again a
+     where r.import_id = ${importId} and r.line = a.line`.execute(db);
 }

@@ -5,6 +5,7 @@ import type { ReadRow } from '@brackenfell/core/imports/read-row';
 import { HEAPS, type Heap } from '@brackenfell/core/imports/sort-row';
 import { counted } from '@brackenfell/core/words/counted';
 import { readCatalogueVersion } from '../catalogue/version-store.ts';
+import { OneBehind } from '../db/all-ended.ts';
 import type { Database, Writing } from '../db/database.ts';
 import { readMakers } from './held-store.ts';
 import { placeRows, type PlacedRow } from './place-rows.ts';
@@ -12,7 +13,7 @@ import { readList, type FileRow, type ListFile } from './read-file.ts';
 import {
   AS_IT_CAME,
   AS_SORTED,
-  askOfTwice,
+  settleTwice,
   countHeaps,
   dropPage,
   keepPlaced,
@@ -67,14 +68,16 @@ async function inPages(
   rows: ListFile['rows'],
   many: number,
 ): Promise<{ readonly first: readonly FileRow[]; readonly pages: AsyncIterable<readonly FileRow[]> }> {
-  const source = Symbol.asyncIterator in rows ? rows[Symbol.asyncIterator]() : rows[Symbol.iterator]();
+  const handfuls = Symbol.asyncIterator in rows ? rows[Symbol.asyncIterator]() : rows[Symbol.iterator]();
+  let ahead: FileRow[] = [];
   const take = async (most: number): Promise<readonly FileRow[]> => {
-    const taken: FileRow[] = [];
-    while (taken.length < most) {
-      const next = await source.next();
+    while (ahead.length < most) {
+      const next = await handfuls.next();
       if (next.done) break;
-      taken.push(next.value);
+      ahead = ahead.concat(next.value);
     }
+    const taken = ahead.slice(0, most);
+    ahead = ahead.slice(most);
     return taken;
   };
   const first = await take(many);
@@ -125,14 +128,19 @@ async function sortRows(
   const version = await readCatalogueVersion(trx);
   const makers = await readMakers(trx);
   let done = 0;
-  for await (const page of pages) {
-    const placed = await placePage(trx, list, makers, reading, page);
-    if (areKept) await dropPage(trx, list.id, page);
-    await keepPlaced(trx, list.id, page, placed);
-    done += page.length;
-    await step(done);
-  }
-  await askOfTwice(trx, list.id);
+  // While a page is written, the next is read.
+  await OneBehind.during(async (writings) => {
+    for await (const page of pages) {
+      const placed = await placePage(trx, list, makers, reading, page);
+      await writings.begin(async () => {
+        if (areKept) await dropPage(trx, list.id, page);
+        await keepPlaced(trx, list.id, page, placed);
+      });
+      done += page.length;
+      await step(done);
+    }
+  });
+  await settleTwice(trx, list.id);
   return { done, asked: JSON.stringify(reading.asked), firsts: reading.firsts, sorted_version: version };
 }
 
@@ -205,4 +213,8 @@ const doesTheSame = (row: SortedRow & { readonly heap: Heap | null }, now: Place
   row.part_id === now.partId &&
   row.equal_id === now.equalId &&
   row.maker_id === now.makerId &&
-  isDeepStrictEqual(row.changes, JSON.parse(JSON.stringify(now.changes)));
+  isDeepStrictEqual(row.changes, JSON.parse(JSON.stringify(statedBy(row, now.changes))));
+
+/** Of what a row would change, what its number's first row does not already. */
+const statedBy = ({ again_of }: Pick<SortedRow, 'again_of'>, changes: PlacedRow['changes']): PlacedRow['changes'] =>
+  again_of === null ? changes : changes.filter(({ what }) => what === 'equal-to');

@@ -41,7 +41,7 @@ export async function countContradictions(db: Database, importId: string): Promi
                      order by j.id desc limit 1),
          touched as (select part_id from list_row
                       where import_id = ${importId} and heap in ('new', 'changed') and part_id is not null
-                     union select subject_id from list_made where import_id = ${importId} and kind = 'part')
+                     union select subject_id from list_made_each where import_id = ${importId} and kind = 'part')
     select (select count(*)::int from audit_finding f
              where f.job_id = looked.id
                and (f.part_id in (select part_id from touched) or f.other_part_id in (select part_id from touched))) as found
@@ -74,7 +74,7 @@ export async function readStockedFigures(db: Database, importId: string, most: n
         join stock s on s.part_id = r.part_id and s.on_hand > 0
         join part p on p.id = r.part_id
         cross join lateral (
-          select array_agg(c ->> 'what') as uses from jsonb_array_elements(r.changes) c
+          select array_agg(c ->> 'what') as uses from json_array_elements(r.changes) c
            where c ->> 'what' = any(${STATING_USES}::text[])) u
        where r.import_id = ${importId} and r.heap = 'changed' and u.uses is not null
        order by r.part_id, r.line desc)

@@ -17,7 +17,7 @@ export async function takeBackList(trx: Writing, importId: string): Promise<void
   await lockAllClusters(trx);
   const { rows: changed } = await sql<{ printed: string }>`
     select min(n.printed) as printed
-      from list_made m join part_name n on n.part_id = m.subject_id and n.kind in ('catalogue', 'oe')
+      from list_made_each m join part_name n on n.part_id = m.subject_id and n.kind in ('catalogue', 'oe')
       left join price p on m.kind = 'price' and p.part_id = m.subject_id
       left join list_import l on l.id = m.import_id
       left join supplier_price s on m.kind = 'supplier-price' and s.part_id = m.subject_id and s.supplier = l.supplier
@@ -30,10 +30,10 @@ export async function takeBackList(trx: Writing, importId: string): Promise<void
       `The price of ${changed[0]!.printed}${changed.length > 1 ? ` and ${changed.length - 1} more` : ''} was changed since. Take back what changed it first.`,
     );
   const { rows: touched } = await sql<{ id: string }>`
-    (select f.part_id as id from list_made m join figure f on f.id = m.subject_id where m.import_id = ${importId} and m.kind = 'figure'
-     union select r.from_part_id from list_made m join reference r on r.id = m.subject_id where m.import_id = ${importId} and m.kind = 'reference'
-     union select r.to_part_id from list_made m join reference r on r.id = m.subject_id where m.import_id = ${importId} and m.kind = 'reference')
-    except select subject_id from list_made where import_id = ${importId} and kind = 'part'`.execute(trx);
+    (select f.part_id as id from list_made_each m join figure f on f.id = m.subject_id where m.import_id = ${importId} and m.kind = 'figure'
+     union select r.from_part_id from list_made_each m join reference r on r.id = m.subject_id where m.import_id = ${importId} and m.kind = 'reference'
+     union select r.to_part_id from list_made_each m join reference r on r.id = m.subject_id where m.import_id = ${importId} and m.kind = 'reference')
+    except select subject_id from list_made_each where import_id = ${importId} and kind = 'part'`.execute(trx);
   const stay = touched.map(({ id }) => id);
   try {
     await sql`select take_back_list(${importId})`.execute(trx);

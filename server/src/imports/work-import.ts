@@ -75,8 +75,8 @@ async function write(db: Database, list: ImportFound, step: Step): Promise<strin
       ))
     )
       return undefined;
-    const rows = await writeList(trx, list, today(), async (so) => {
-      await asTheyGrow(so);
+    const rows = await writeList(trx, list, today(), async (so, facts) => {
+      await asTheyGrow(facts);
       await step(0.2 + (0.8 * so) / Math.max(1, of), `${counted(so, 'row')} written`);
     });
     const outcome = `${counted(rows, 'row')} written.`;
@@ -92,14 +92,14 @@ async function write(db: Database, list: ImportFound, step: Step): Promise<strin
 const FIRST_SETTLED = 2000;
 
 /**
- * Has the database look at the catalogue's tables each time that twice as much has been written: what the counter asks meanwhile was
- * planned while they were small, and would read all of them.
+ * Has the database look at the catalogue's tables each time that four times as many parts and figures have been written: what the
+ * counter asks meanwhile was planned while they were few, and would read all of them.
  */
-function settledAsTheyGrow(db: Database): (written: number) => Promise<void> {
+function settledAsTheyGrow(db: Database): (facts: number) => Promise<void> {
   let next = FIRST_SETTLED;
-  return async (written) => {
-    if (written < next) return;
-    next = written * 2;
+  return async (facts) => {
+    if (facts < next) return;
+    next = facts * 4;
     await settleCatalogue(db);
   };
 }

@@ -4,6 +4,7 @@ import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { areAllPlugs, choosePartFigures } from '../catalogue/figure-store.ts';
 import { addNames } from '../catalogue/name-store.ts';
 import { bumpCatalogueVersion, bumpVersionOfPlugs } from '../catalogue/version-store.ts';
+import { allEnded } from '../db/all-ended.ts';
 import type { Writing } from '../db/database.ts';
 import { settleClusters } from '../interchange/cluster-store.ts';
 import { readMakers, type Maker } from './held-store.ts';
@@ -22,30 +23,34 @@ type Made = readonly [
 /**
  * Writes what is new and changed of a list, in the caller's one transaction, which holds all clusters: all of it or nothing. Everything it makes is
  * noted with what was before, so that the whole can be taken back. No more than a page of it is in memory, whatever its length.
+ * `step` hears how many rows are written, and how many of the things made are parts and figures.
  */
 export async function writeList(
   trx: Writing,
   list: ImportFound,
   today: string,
-  step: (written: number) => Promise<void>,
+  step: (written: number, facts: number) => Promise<void>,
 ): Promise<number> {
   const makers = new Map((await readMakers(trx)).map((maker) => [maker.id, maker]));
   const joined = new Set<string>();
-  let written = 0;
+  let [written, facts] = [0, 0];
   for (const heap of ['new', 'changed'] as const)
     for await (const rows of pagesOf(trx, list.id, PAGE, AS_SORTED, heap)) {
-      const ids = await makeParts(trx, list, rows, makers);
-      await note(trx, list.id, [
-        ...(await writePrices(trx, rows, ids)),
-        ...(await writeSupplierPrices(trx, list, rows, ids)),
-        ...(await writeBarcodes(trx, rows, ids, makers)),
-        ...(await writeFigures(trx, list, rows, ids)),
-        ...(await writeReferences(trx, list, rows, ids, today, joined)),
+      const { ids, fresh } = await makeParts(trx, list, rows, makers);
+      // At once: what the next is to say is put together while the database writes the one before.
+      const made = await allEnded([
+        writePrices(trx, rows, ids),
+        writeSupplierPrices(trx, list, rows, ids),
+        writeBarcodes(trx, rows, ids, makers),
+        writeFigures(trx, list, rows, ids),
+        writeReferences(trx, list, rows, ids, today, joined),
       ]);
+      await note(trx, list.id, made.flat());
       written += rows.length;
-      await step(written);
+      facts += fresh + made[3].length;
+      await step(written, facts);
     }
-  await chooseListed(trx, list, joined.size > 0, () => step(written));
+  await chooseListed(trx, list, joined.size > 0, () => step(written, facts));
   await settleClusters(trx, joined);
   return written;
 }
@@ -53,56 +58,78 @@ export async function writeList(
 /** Decides anew which figures rule the parts that a list made or stated a figure of. */
 async function chooseListed(
   trx: Writing,
-  { id: importId }: ImportFound,
+  { id: importId, new_kind: newKind }: ImportFound,
   refers: boolean,
   alive: () => Promise<void>,
 ): Promise<void> {
   if (!(await madeFacts(trx, importId))) return;
   await bumpVersionOfPlugs(trx);
   let isButPlugs = refers;
-  for (const kind of ['part', 'figure'] as const)
-    for (let after = '0'; ;) {
-      // Each by the index, whatever the database believes of tables that have just grown. Parts that the list made come first.
-      const { rows } = await sql<{ id: string; part: string | null }>`
-        select m.subject_id as id, case when m.kind = 'part' then m.subject_id when p.made is null then f.part_id end as part
-          from list_made m
-          left join lateral (select part_id from figure where m.kind = 'figure' and id = m.subject_id limit 1) f on true
-          left join lateral (select 1 as made from list_made
-                              where import_id = m.import_id and kind = 'part' and subject_id = f.part_id limit 1) p on true
-         where m.import_id = ${importId} and m.kind = ${kind} and m.subject_id > ${after}
-         order by m.subject_id limit ${PAGE}`.execute(trx);
-      const parts = [...new Set(rows.flatMap(({ part }) => (part === null ? [] : [part])))];
-      isButPlugs ||= !(await areAllPlugs(trx, parts));
-      await choosePartFigures(trx, parts);
-      await alive();
-      if (rows.length < PAGE) break;
-      after = rows.at(-1)!.id;
-    }
+  for await (const made of pagesMade(trx, importId, 'part')) {
+    isButPlugs ||= newKind !== 'plug';
+    await choosePartFigures(trx, made, { areNew: true });
+    await alive();
+  }
+  for await (const figures of pagesMade(trx, importId, 'figure')) {
+    const parts = await readHeldOf(trx, figures);
+    isButPlugs ||= !(await areAllPlugs(trx, parts));
+    await choosePartFigures(trx, parts);
+    await alive();
+  }
   if (isButPlugs) await bumpCatalogueVersion(trx);
 }
 
-async function note(trx: Writing, importId: string, made: readonly Made[]): Promise<void> {
-  if (made.length === 0) return;
-  const json = (value: object | null | undefined) => (value ? JSON.stringify(value) : null);
-  await sql`
-    insert into list_made (import_id, kind, subject_id, before, after)
-    select ${importId}::bigint, * from unnest(${made.map(([kind]) => kind)}::text[], ${made.map(([, id]) => id)}::bigint[],
-                           ${made.map(([, , before]) => json(before))}::jsonb[], ${made.map(([, , , after]) => json(after))}::jsonb[])`.execute(
-    trx,
-  );
+/** What a list made of one kind, as it was noted, page by page. */
+async function* pagesMade(trx: Writing, importId: string, kind: Made[0]): AsyncGenerator<readonly string[]> {
+  for (let after = '0'; ;) {
+    const { rows } = await sql<{ id: string; subject_ids: string[] }>`
+      select id, subject_ids from list_made where import_id = ${importId} and kind = ${kind} and id > ${after}
+       order by id limit 1`.execute(trx);
+    const [page] = rows;
+    if (!page) return;
+    yield page.subject_ids;
+    after = page.id;
+  }
 }
 
-/** The part of each row, by line; a number that nobody has is made once, however many rows name it. */
+/** What this very transaction has made: nobody else has parts of a list that is being written. */
+const MADE_NOW = sql`xmin = pg_current_xact_id()::xid`;
+
+/** Whose the figures are, but for parts that the list made itself. Each by the index, whatever the database believes of tables that have just grown. */
+async function readHeldOf(trx: Writing, figureIds: readonly string[]): Promise<readonly string[]> {
+  const { rows } = await sql<{ id: string }>`
+    select distinct p.id from unnest(${figureIds}::bigint[]) as s (id)
+      cross join lateral (select part_id from figure where id = s.id offset 0) f
+      cross join lateral (select id from part where id = f.part_id and not ${MADE_NOW} offset 0) p`.execute(trx);
+  return rows.map(({ id }) => id);
+}
+
+/** Notes what a page made, by kind. */
+async function note(trx: Writing, importId: string, made: readonly Made[]): Promise<void> {
+  const kinds = new Set(made.map(([kind]) => kind));
+  for (const kind of kinds) {
+    const of = made.filter(([one]) => one === kind);
+    const json = (values: readonly (object | null | undefined)[]) =>
+      values.some(Boolean) ? JSON.stringify(values.map((value) => value ?? null)) : null;
+    await sql`
+      insert into list_made (import_id, kind, subject_ids, before, after)
+      values (${importId}, ${kind}, ${of.map(([, id]) => id)}::bigint[], ${json(of.map(([, , before]) => before))}::json,
+              ${json(of.map(([, , , after]) => after))}::json)`.execute(trx);
+  }
+}
+
+/** The part of each row, by line, and how many were made: a number that nobody has once, however many rows name it. */
 async function makeParts(
   trx: Writing,
   list: ImportFound,
   rows: readonly Row[],
   makers: ReadonlyMap<string, Maker>,
-): Promise<ReadonlyMap<number, string>> {
+): Promise<{ readonly ids: ReadonlyMap<number, string>; readonly fresh: number }> {
   const formOf = ({ number, maker_id }: Row) => normalForm(number, makers.get(maker_id!)?.significant);
   const keyOf = (row: Row) => `${row.maker_id!} ${formOf(row)}`;
   const unheld = rows.filter(({ part_id }) => part_id === null);
-  const partOf = new Map(await readMadeOf(trx, list.id, [...new Set(unheld.map(formOf))]));
+  const again = unheld.filter(({ again_of }) => again_of !== null);
+  const partOf = new Map(await readMadeOf(trx, [...new Set(again.map(formOf))]));
   const fresh = [...new Map(unheld.map((row) => [keyOf(row), row]))].filter(([key]) => !partOf.has(key));
   if (fresh.length > 0) {
     const { rows: parts } = await sql<{ id: string }>`
@@ -128,13 +155,13 @@ async function makeParts(
     fresh.forEach(([key], i) => partOf.set(key, parts[i]!.id));
     await note(trx, list.id, [...parts.map(({ id }): Made => ['part', id]), ...names.map((id): Made => ['name', id])]);
   }
-  return new Map(rows.map((row) => [row.line, row.part_id ?? partOf.get(keyOf(row))!]));
+  const ids = new Map(rows.map((row) => [row.line, row.part_id ?? partOf.get(keyOf(row))!]));
+  return { ids, fresh: fresh.length };
 }
 
 /** Parts that an earlier page of the list made, by maker and number. */
 async function readMadeOf(
   trx: Writing,
-  importId: string,
   forms: readonly string[],
 ): Promise<readonly (readonly [key: string, part: string])[]> {
   if (forms.length === 0) return [];
@@ -143,9 +170,7 @@ async function readMadeOf(
       from unnest(${forms}::text[]) form
       cross join lateral (select part_id, maker_id, normal_form from part_name
                            where normal_form = form and kind = 'catalogue' offset 0) n
-      cross join lateral (select from list_made where import_id = ${importId} and kind = 'part' and subject_id = n.part_id limit 1) m`.execute(
-    trx,
-  );
+      cross join lateral (select from part where id = n.part_id and ${MADE_NOW} offset 0) m`.execute(trx);
   return rows.map(({ key, part }) => [key, part]);
 }
 
@@ -215,14 +240,9 @@ async function writeSupplierPrices(
     on conflict (supplier, part_id) do update set net_minor = excluded.net_minor, import_id = excluded.import_id`.execute(
     trx,
   );
-  return [...priced].map(([partId, netMinor]): Made => {
+  return ofParts.map((partId): Made => {
     const before = held.get(partId);
-    return [
-      'supplier-price',
-      partId,
-      before ? { netMinor: before.net_minor, importId: before.import_id } : null,
-      { netMinor },
-    ];
+    return ['supplier-price', partId, before ? { netMinor: before.net_minor, importId: before.import_id } : null];
   });
 }
 

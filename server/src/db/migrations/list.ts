@@ -26,6 +26,7 @@ import * as wholeByPage from './2026-12-20-whole-by-page.ts';
 import * as longLists from './2026-12-21-long-lists.ts';
 import * as plugsAlone from './2026-12-22-plugs-alone.ts';
 import * as rowsOfLists from './2026-12-23-rows-of-lists.ts';
+import * as listsByPage from './2026-12-24-lists-by-page.ts';
 import * as packs from './2026-12-11-packs.ts';
 import * as sundriesAndKits from './2026-12-09-sundries-and-kits.ts';
 
@@ -60,4 +61,5 @@ export const MIGRATIONS: Record<string, Migration> = {
   '2026-12-21-long-lists': longLists,
   '2026-12-22-plugs-alone': plugsAlone,
   '2026-12-23-rows-of-lists': rowsOfLists,
+  '2026-12-24-lists-by-page': listsByPage,
 };

@@ -5,7 +5,7 @@ import type { ReadRow } from '@brackenfell/core/imports/read-row';
 import type { Change, Heap } from '@brackenfell/core/imports/sort-row';
 import type { ImportState } from '@brackenfell/contract/imports';
 
-/** A jsonb column, written as text. */
+/** A json or jsonb column, written as text. */
 type Json<T> = ColumnType<T, string | undefined, string>;
 
 export interface ListImportTable {
@@ -46,7 +46,7 @@ export interface ListRowTable {
   import_id: string;
   /** In the file, the heading being 1. */
   line: number;
-  cells: string[];
+  cells: Json<readonly string[]>;
   /** Why it is no row at all. */
   broken: string | null;
   heap: Heap | null;
@@ -57,7 +57,13 @@ export interface ListRowTable {
   maker_id: string | null;
   read: ColumnType<ReadRow | null, string | null, string | null>;
   changes: Json<readonly Change[]>;
-  why: Generated<string[]>;
+  why: Json<readonly string[]>;
+  /** Of whom it speaks: a part that is held, or a maker's number; null where nobody knows. */
+  subject: string | null;
+  /** What it states of them, as one number: alike where rows state alike, but for what they call equal. */
+  said: string | null;
+  /** The line where its number stands first, which states all but what this one calls equal. */
+  again_of: number | null;
 }
 /** How a supplier's columns were read the last time. */
 export interface ListMappingTable {
@@ -72,11 +78,13 @@ export interface SupplierPriceTable {
   net_minor: number;
   import_id: string;
 }
-/** Each thing a list made or changed, with what was before: what taking it back goes by. */
+/** What a page of a list made or changed, with what was before and after of each: what taking it back goes by. */
 export interface ListMadeTable {
+  id: GeneratedAlways<string>;
   import_id: string;
   kind: 'part' | 'name' | 'figure' | 'reference' | 'price' | 'supplier-price';
-  subject_id: string;
-  before: ColumnType<unknown, string | null, never>;
-  after: ColumnType<unknown, string | null, never>;
+  subject_ids: string[];
+  /** Null where there was nothing of any of them. */
+  before: ColumnType<readonly unknown[] | null, string | null, never>;
+  after: ColumnType<readonly unknown[] | null, string | null, never>;
 }
