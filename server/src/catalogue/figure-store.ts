@@ -31,18 +31,20 @@ export async function chooseFigures(
 }
 
 /**
- * The same of parts alone, for who has many pages of them and gives the catalogue its version once. `areNew`: nothing of them was
- * chosen before.
+ * The same of parts alone, for who has many pages of them and gives the catalogue its version once. `justMade`: what all of them
+ * are that were made just now, of which nothing was chosen before.
  */
 export async function choosePartFigures(
   trx: Writing,
   partIds: readonly string[],
-  { areNew = false }: { readonly areNew?: boolean } = {},
+  { justMade }: { readonly justMade?: PartKind } = {},
 ): Promise<void> {
+  const areNew = justMade !== undefined;
   for (let i = 0; i < partIds.length; i += BATCH) {
     const page = partIds.slice(i, i + BATCH);
     const ruling = await chooseFor(trx, 'part_id', page, areNew);
-    await projectParts(trx, ruling, await readKinds(trx, page), areNew);
+    const kindOf = areNew ? new Map(page.map((id) => [id, justMade])) : await readKinds(trx, page);
+    await projectParts(trx, ruling, kindOf, areNew);
   }
 }
 

@@ -2,6 +2,7 @@ import { sql } from 'kysely';
 import { foldKey } from '@brackenfell/core/part-numbers/fold-key';
 import { normalForm } from '@brackenfell/core/part-numbers/normal-form';
 import { neighbourKeys } from '@brackenfell/core/part-numbers/one-edit';
+import { copyRows } from '../db/copy-rows.ts';
 import type { Database, Writing } from '../db/database.ts';
 import type { PartNameTable } from '../db/tables/catalogue.ts';
 
@@ -16,20 +17,23 @@ export interface NewName {
 /** Names with the neighbourhoods they are found by; gives their ids. */
 export async function addNames(trx: Writing, names: readonly NewName[]): Promise<readonly string[]> {
   if (names.length === 0) return [];
-  const { rows } = await sql<{ id: string; fold_key: string }>`
+  const folded = names.map(({ printed, maker }) => foldKey(printed, maker.significant));
+  const insert = sql<{ id: string }>`
     insert into part_name (part_id, maker_id, kind, printed, normal_form, fold_key)
     select * from unnest(${names.map(({ partId }) => partId)}::bigint[], ${names.map(({ maker }) => maker.id)}::text[],
                          ${names.map(({ kind }) => kind)}::text[], ${names.map(({ printed }) => printed)}::text[],
-                         ${names.map(({ printed, maker }) => normalForm(printed, maker.significant))}::text[],
-                         ${names.map(({ printed, maker }) => foldKey(printed, maker.significant))}::text[])
-    returning id, fold_key`.execute(trx);
-  // In the order of their index, which is the larger the more names there are.
-  const neighbours = rows
-    .flatMap(({ id, fold_key }) => neighbourKeys(fold_key).map((hash) => [hash, id] as const))
-    .sort(([a], [b]) => a - b);
-  await sql`insert into name_neighbour (hash, name_id)
-    select * from unnest(${neighbours.map(([hash]) => hash)}::bigint[], ${neighbours.map(([, id]) => id)}::bigint[])`.execute(
+                         ${names.map(({ printed, maker }) => normalForm(printed, maker.significant))}::text[], ${folded}::text[])
+    returning id`.execute(trx);
+  // While the database writes the names. In the order of their index, which is the larger the more names there are.
+  const keys = folded
+    .flatMap((key, at) => neighbourKeys(key).map((hash) => ({ hash, at })))
+    .sort((a, b) => a.hash - b.hash);
+  const { rows } = await insert;
+  await copyRows(
     trx,
+    'name_neighbour',
+    ['hash', 'name_id'],
+    keys.map(({ hash, at }) => [hash, rows[at]!.id]),
   );
   return rows.map(({ id }) => id);
 }

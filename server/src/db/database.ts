@@ -1,5 +1,6 @@
 import { Kysely, PostgresDialect, type Transaction } from 'kysely';
 import pg from 'pg';
+import { takeCopies } from './copy-rows.ts';
 import { noteStatement } from './long-statements.ts';
 import type * as audit from './tables/audit.ts';
 import type * as catalogue from './tables/catalogue.ts';
@@ -180,6 +181,7 @@ export function openDatabase(
     // Days are reckoned where the shop stands, by the database as by the server.
     if (process.env.TZ) void client.query(`set timezone to ${pg.escapeLiteral(process.env.TZ)}`).catch(onLost);
     if (!plansAnew) prepareStatements(client);
+    takeCopies(client);
   });
   return new Kysely<Tables>({
     dialect: new PostgresDialect({ pool }),

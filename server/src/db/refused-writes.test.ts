@@ -35,6 +35,19 @@ describe('what the application may never write, whatever it sends', () => {
     expect(now!.state).toBe('open');
   });
 
+  test('a name that is read by the signs of another maker than its part’s', async () => {
+    const name = await counter.owner
+      .selectFrom('part_name')
+      .select(['id', 'part_id', 'maker_id'])
+      .executeTakeFirstOrThrow();
+    const named = (maker: string) => sql`
+      insert into part_name (part_id, maker_id, kind, printed, normal_form, fold_key)
+      values (${name.part_id}, ${maker}, 'box', 'X 1', 'X1', 'X1')`;
+    const other = name.maker_id === 'kestrane' ? 'skerrow' : 'kestrane';
+    await expect(named(other).execute(counter.db)).rejects.toMatchObject({ code: '23503' });
+    await expect(named(name.maker_id).execute(counter.db)).resolves.toBeDefined();
+  });
+
   test('a figure of another part, or one that was withdrawn, as the one that rules', async () => {
     const figure = await counter.owner
       .selectFrom('figure')

@@ -19,6 +19,8 @@ export interface PlacedRow extends SortedRow {
   readonly subject: string | null;
   /** What it states of them, as one number: alike where rows state alike, but for what they call equal. */
   readonly said: number;
+  /** A new number of which nothing is missing but what kind of part it is. */
+  readonly waits: boolean;
 }
 
 /** Lays a page of rows beside what the catalogue holds, in a handful of questions however many they are. */
@@ -79,7 +81,7 @@ export async function placeRows(
             isSaid: partId !== undefined && equalId !== undefined && held.isSaid(partId, equalId),
             contradicts: equalId === undefined ? undefined : held.contradiction(partId, read, equalId),
           };
-    const { heap, changes, why } = sortRow(read, {
+    const sorted = sortRow(read, {
       ours,
       isShared,
       equal,
@@ -87,6 +89,8 @@ export async function placeRows(
       isPlug: kind === null || kind === 'plug',
       ratings: ofMaker === undefined ? undefined : codesOf(scales?.get(ofMaker)),
     });
+    // A number that nobody has waits until somebody says what kind of part the list is of.
+    const waits = sorted.heap === 'new' && newKind === null;
     return {
       line,
       read,
@@ -95,12 +99,15 @@ export async function placeRows(
       makerId: maker?.id ?? null,
       subject: partId ?? (maker ? `${maker.id} ${normalForm(read.number, maker.significant)}` : null),
       said: saidBy(read),
-      heap,
-      changes,
-      why,
+      changes: sorted.changes,
+      heap: waits ? 'doubtful' : sorted.heap,
+      why: waits ? WAITS : sorted.why,
+      waits,
     };
   });
 }
+
+const WAITS = ['a new number: say what the new ones of this list are'];
 
 /** A row with whom it speaks of. One object written out for each of a million rows: put together of others they took twice as long. */
 interface Found {

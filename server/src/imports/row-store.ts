@@ -1,5 +1,6 @@
 import { sql } from 'kysely';
 import type { Heap } from '@brackenfell/core/imports/sort-row';
+import { copyRows } from '../db/copy-rows.ts';
 import type { Database, Writing } from '../db/database.ts';
 import type { PlacedRow } from './place-rows.ts';
 import type { FileRow } from './read-file.ts';
@@ -92,38 +93,50 @@ export const dropPage = (trx: Writing, importId: string, page: readonly FileRow[
     .execute();
 
 /** A page of rows as they came, with where each lies and what it would change; written in one statement. */
-export async function keepPlaced(
+export const keepPlaced = (
   trx: Writing,
   importId: string,
   page: readonly FileRow[],
   placed: readonly PlacedRow[],
-): Promise<void> {
-  const rows = page.map(({ line, cells, broken }, i) => {
-    const { heap, read, partId, equalId, makerId, changes, why, subject, said } = placed[i]!;
-    const { number } = read;
-    // Written out: put together of two others, each of a million rows took as long as all the rest of it.
-    return {
-      line,
-      cells,
-      broken,
-      heap,
-      number,
-      part_id: partId,
-      equal_id: equalId,
-      maker_id: makerId,
-      read,
-      changes,
-      why,
-      subject,
-      said,
-    };
-  });
-  await sql`
-    insert into list_row (import_id, line, cells, broken, heap, number, part_id, equal_id, maker_id, read, changes, why, subject, said)
-    select ${importId}::bigint, r.* from json_to_recordset(${JSON.stringify(rows)}::json) as r
-      (line int, cells json, broken text, heap text, number text, part_id bigint, equal_id bigint, maker_id text, read json,
-       changes json, why json, subject text, said bigint)`.execute(trx);
-}
+): Promise<void> =>
+  copyRows(
+    trx,
+    'list_row',
+    [
+      ...(['import_id', 'line', 'cells', 'broken', 'heap', 'number', 'part_id', 'equal_id', 'maker_id'] as const),
+      ...(['read', 'changes', 'why', 'subject', 'said', 'waits'] as const),
+    ],
+    page.map(({ line, cells, broken }, i) => {
+      const { heap, read, partId, equalId, makerId, changes, why, subject, said, waits } = placed[i]!;
+      return [
+        importId,
+        line,
+        JSON.stringify(cells),
+        broken,
+        heap,
+        read.number,
+        partId,
+        equalId,
+        makerId,
+        JSON.stringify(read),
+        JSON.stringify(changes),
+        JSON.stringify(why),
+        subject,
+        said,
+        waits ? 't' : 'f',
+      ];
+    }),
+  );
+
+/** The numbers that waited for what they are, and for nothing else, are new. */
+export const takeAsNew = (db: Database, importId: string) =>
+  db
+    .updateTable('list_row')
+    .set({ heap: 'new', why: '[]', waits: false })
+    .where('import_id', '=', importId)
+    .where('heap', '=', 'doubtful')
+    .where('waits', '=', true)
+    .execute();
 
 /**
  * Rows of one number. Where they state different things, which of them holds is asked of a person; where they state the same, the
@@ -143,7 +156,7 @@ export async function settleTwice(db: Database, importId: string): Promise<void>
       select r.line, t.*, (select json_agg(c) from json_array_elements(r.changes) c
                             where c ->> 'what' = 'equal-to' and p.first is not distinct from r.line) as kept
         from twice t join list_row r on r.subject = t.subject left join paired p on p.subject = r.subject and p.equal_id = r.equal_id
-       where r.import_id = ${importId} and r.heap in ('new', 'changed', 'same') and (t.differs or r.line > t.first))
+       where r.import_id = ${importId} and r.heap in ('new', 'changed', 'same') and r.again_of is null and (t.differs or r.line > t.first))
     update list_row r
        set heap = case when a.differs then 'doubtful' when a.kept is null then 'same' else r.heap end,
            changes = case when a.differs then r.changes else coalesce(a.kept, '[]') end,

@@ -4,16 +4,18 @@ import { readingOf, type ListReading } from '@brackenfell/core/imports/read-list
 import type { ReadRow } from '@brackenfell/core/imports/read-row';
 import { HEAPS, type Heap } from '@brackenfell/core/imports/sort-row';
 import { counted } from '@brackenfell/core/words/counted';
+import { stable } from '@brackenfell/core/words/stable';
 import { readCatalogueVersion } from '../catalogue/version-store.ts';
 import { OneBehind } from '../db/all-ended.ts';
 import type { Database, Writing } from '../db/database.ts';
-import { readMakers } from './held-store.ts';
+import { readMakers, type Maker } from './held-store.ts';
 import { placeRows, type PlacedRow } from './place-rows.ts';
 import { readList, type FileRow, type ListFile } from './read-file.ts';
 import {
   AS_IT_CAME,
   AS_SORTED,
   settleTwice,
+  takeAsNew,
   countHeaps,
   dropPage,
   keepPlaced,
@@ -97,6 +99,7 @@ export async function sortAll(
 ): Promise<string> {
   await step(0, 'sorting');
   return db.transaction().execute(async (trx) => {
+    if (await areOnlyPlugs(trx, list)) return sortAsPlugs(trx, list);
     const sample = await readSample(trx, list.id, SAMPLE);
     const read = await sortRows(
       trx,
@@ -106,6 +109,23 @@ export async function sortAll(
     );
     return settleSorted(trx, list, { ...read, outcome });
   });
+}
+
+/** How the rows of a list are read, and among whose numbers. */
+const readAs = ({ columns, of_maker, new_kind }: ImportFound, makers: readonly Maker[]): string =>
+  stable({ columns, of_maker, new_kind, makers: makers.length });
+
+/** Whether nothing was said or changed since the rows were sorted, but that the new numbers are plugs. */
+const areOnlyPlugs = async (trx: Writing, list: ImportFound): Promise<boolean> =>
+  list.new_kind === 'plug' &&
+  list.sorted_as === readAs({ ...list, new_kind: null }, await readMakers(trx)) &&
+  list.sorted_version === (await readCatalogueVersion(trx));
+
+/** Then every row lies where it lay: before it was said, they were looked at as plugs would be. */
+async function sortAsPlugs(trx: Writing, list: ImportFound): Promise<string> {
+  await takeAsNew(trx, list.id);
+  await settleTwice(trx, list.id);
+  return settleSorted(trx, list, { sorted_as: readAs(list, await readMakers(trx)) });
 }
 
 interface Rows {
@@ -141,14 +161,20 @@ async function sortRows(
     }
   });
   await settleTwice(trx, list.id);
-  return { done, asked: JSON.stringify(reading.asked), firsts: reading.firsts, sorted_version: version };
+  return {
+    done,
+    asked: JSON.stringify(reading.asked),
+    firsts: reading.firsts,
+    sorted_version: version,
+    sorted_as: readAs(list, makers),
+  };
 }
 
 /** The import stands sorted; gives how many lie in each heap. */
 async function settleSorted(
   trx: Writing,
   list: ImportFound,
-  { done: _, ...more }: Awaited<ReturnType<typeof sortRows>> & Parameters<typeof moveTo>[3],
+  { done: _, ...more }: Partial<Awaited<ReturnType<typeof sortRows>>> & Parameters<typeof moveTo>[3],
 ): Promise<string> {
   const counts = await countHeaps(trx, list.id);
   await moveTo(trx, list.id, 'sorted', {
@@ -168,21 +194,14 @@ async function placePage(
 ): Promise<readonly PlacedRow[]> {
   const { of_maker: maker } = list;
   const ofTheMaker = (row: ReadRow): ReadRow => (maker === null || row.maker !== undefined ? row : { ...row, maker });
-  const placed = await placeRows(
+  return placeRows(
     db,
     makers,
     list.supplier,
     list.new_kind,
     page.map((row) => ({ line: row.line, read: ofTheMaker(read(row)) })),
   );
-  return list.new_kind === null ? placed.map(waitForKind) : placed;
 }
-
-/** A number that nobody has waits until somebody says what kind of part the list is of. */
-const waitForKind = (row: PlacedRow): PlacedRow =>
-  row.heap === 'new'
-    ? { ...row, heap: 'doubtful', why: ['a new number: say what the new ones of this list are'] }
-    : row;
 
 /**
  * Whether every row of which something is written would, laid beside what is held now, do what it was sorted to do. Nothing is

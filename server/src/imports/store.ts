@@ -176,6 +176,7 @@ export const moveTo = (
     gone?: string[];
     whole?: string;
     sorted_version?: string;
+    sorted_as?: string;
   } = {},
 ) =>
   trx

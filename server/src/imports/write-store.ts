@@ -33,8 +33,10 @@ export async function writeList(
 ): Promise<number> {
   const makers = new Map((await readMakers(trx)).map((maker) => [maker.id, maker]));
   const joined = new Set<string>();
-  let [written, facts] = [0, 0];
-  for (const heap of ['new', 'changed'] as const)
+  let [written, facts, ofHeld] = [0, 0, '0'];
+  for (const heap of ['new', 'changed'] as const) {
+    // What is noted from here on is of parts that were held before.
+    if (heap === 'changed') ofHeld = await readLastNote(trx, list.id);
     for await (const rows of pagesOf(trx, list.id, PAGE, AS_SORTED, heap)) {
       const { ids, fresh } = await makeParts(trx, list, rows, makers);
       // At once: what the next is to say is put together while the database writes the one before.
@@ -50,28 +52,32 @@ export async function writeList(
       facts += fresh + made[3].length;
       await step(written, facts);
     }
-  await chooseListed(trx, list, joined.size > 0, () => step(written, facts));
+  }
+  await chooseListed(trx, list, { refers: joined.size > 0, ofHeld }, () => step(written, facts));
   await settleClusters(trx, joined);
   return written;
 }
 
-/** Decides anew which figures rule the parts that a list made or stated a figure of. */
+/**
+ * Decides anew which figures rule the parts that a list made or stated a figure of. `ofHeld`: the note after which figures are of parts
+ * that were held before.
+ */
 async function chooseListed(
   trx: Writing,
   { id: importId, new_kind: newKind }: ImportFound,
-  refers: boolean,
+  { refers, ofHeld }: { readonly refers: boolean; readonly ofHeld: string },
   alive: () => Promise<void>,
 ): Promise<void> {
   if (!(await madeFacts(trx, importId))) return;
   await bumpVersionOfPlugs(trx);
   let isButPlugs = refers;
-  for await (const made of pagesMade(trx, importId, 'part')) {
+  for await (const made of pagesMade(trx, importId, 'part', '0')) {
     isButPlugs ||= newKind !== 'plug';
-    await choosePartFigures(trx, made, { areNew: true });
+    await choosePartFigures(trx, made, { justMade: newKind! });
     await alive();
   }
-  for await (const figures of pagesMade(trx, importId, 'figure')) {
-    const parts = await readHeldOf(trx, figures);
+  for await (const figures of pagesMade(trx, importId, 'figure', ofHeld)) {
+    const parts = await readWhose(trx, figures);
     isButPlugs ||= !(await areAllPlugs(trx, parts));
     await choosePartFigures(trx, parts);
     await alive();
@@ -79,9 +85,18 @@ async function chooseListed(
   if (isButPlugs) await bumpCatalogueVersion(trx);
 }
 
-/** What a list made of one kind, as it was noted, page by page. */
-async function* pagesMade(trx: Writing, importId: string, kind: Made[0]): AsyncGenerator<readonly string[]> {
-  for (let after = '0'; ;) {
+const readLastNote = async (trx: Writing, importId: string): Promise<string> =>
+  (await sql<{ last: string | null }>`select max(id) as last from list_made where import_id = ${importId}`.execute(trx))
+    .rows[0]!.last ?? '0';
+
+/** What a list made of one kind, as it was noted after some note, page by page. */
+async function* pagesMade(
+  trx: Writing,
+  importId: string,
+  kind: Made[0],
+  first: string,
+): AsyncGenerator<readonly string[]> {
+  for (let after = first; ;) {
     const { rows } = await sql<{ id: string; subject_ids: string[] }>`
       select id, subject_ids from list_made where import_id = ${importId} and kind = ${kind} and id > ${after}
        order by id limit 1`.execute(trx);
@@ -92,15 +107,11 @@ async function* pagesMade(trx: Writing, importId: string, kind: Made[0]): AsyncG
   }
 }
 
-/** What this very transaction has made: nobody else has parts of a list that is being written. */
-const MADE_NOW = sql`xmin = pg_current_xact_id()::xid`;
-
-/** Whose the figures are, but for parts that the list made itself. Each by the index, whatever the database believes of tables that have just grown. */
-async function readHeldOf(trx: Writing, figureIds: readonly string[]): Promise<readonly string[]> {
+/** Whose the figures are. Each by the index, whatever the database believes of tables that have just grown. */
+async function readWhose(trx: Writing, figureIds: readonly string[]): Promise<readonly string[]> {
   const { rows } = await sql<{ id: string }>`
-    select distinct p.id from unnest(${figureIds}::bigint[]) as s (id)
-      cross join lateral (select part_id from figure where id = s.id offset 0) f
-      cross join lateral (select id from part where id = f.part_id and not ${MADE_NOW} offset 0) p`.execute(trx);
+    select distinct f.part_id as id from unnest(${figureIds}::bigint[]) as s (id)
+      cross join lateral (select part_id from figure where id = s.id offset 0) f`.execute(trx);
   return rows.map(({ id }) => id);
 }
 
@@ -159,7 +170,7 @@ async function makeParts(
   return { ids, fresh: fresh.length };
 }
 
-/** Parts that an earlier page of the list made, by maker and number. */
+/** Parts that an earlier page of the list made, in this very transaction, by maker and number. */
 async function readMadeOf(
   trx: Writing,
   forms: readonly string[],
@@ -170,9 +181,16 @@ async function readMadeOf(
       from unnest(${forms}::text[]) form
       cross join lateral (select part_id, maker_id, normal_form from part_name
                            where normal_form = form and kind = 'catalogue' offset 0) n
-      cross join lateral (select from part where id = n.part_id and ${MADE_NOW} offset 0) m`.execute(trx);
+      cross join lateral (select from part where id = n.part_id and xmin = pg_current_xact_id()::xid offset 0) m`.execute(
+    trx,
+  );
   return rows.map(({ key, part }) => [key, part]);
 }
+
+/** Of parts that the list has just made, nothing was said before. */
+const wereHeld = (rows: readonly Row[], ids: ReadonlyMap<number, string>): readonly string[] => [
+  ...new Set(rows.filter(({ part_id }) => part_id !== null).map(({ line }) => ids.get(line)!)),
+];
 
 const changes = (row: Row, ...what: readonly string[]) => row.changes.some((change) => what.includes(change.what));
 
@@ -192,7 +210,7 @@ async function writePrices(
   }
   if (stated.size === 0) return [];
   const { rows: prices } = await sql<{ part_id: string; each_minor: number; pack_of: number }>`
-    select c.* from unnest(${[...stated.keys()]}::bigint[]) as p (id)
+    select c.* from unnest(${wereHeld(rows, ids)}::bigint[]) as p (id)
       -- Each by the index, as below.
       cross join lateral (select part_id, each_minor, pack_of from price where part_id = p.id limit 1 for update) c`.execute(
     trx,
@@ -228,7 +246,7 @@ async function writeSupplierPrices(
   if (priced.size === 0) return [];
   const ofParts = [...priced.keys()];
   const { rows: prices } = await sql<{ part_id: string; net_minor: number; import_id: string }>`
-    select p.id as part_id, s.net_minor, s.import_id from unnest(${ofParts}::bigint[]) as p (id)
+    select p.id as part_id, s.net_minor, s.import_id from unnest(${wereHeld(rows, ids)}::bigint[]) as p (id)
       -- Each by the index: all that this supplier has said would else be read for every page of a list.
       cross join lateral (select net_minor, import_id from supplier_price
                            where supplier = ${supplier} and part_id = p.id limit 1) s`.execute(trx);

@@ -61,6 +61,38 @@ describe('what is said of a list', () => {
     expect([await priceOf(changed!), await priceOf(same!)]).toEqual([dearer, told + 200]);
   });
 
+  test('that its new numbers are plugs moves them alone, to where a list that was told so before has them', async () => {
+    const text = [
+      'No;Brand;Net;Gap mm;Equal to',
+      'KX 46-1;Kestrane;5,00;0,9;KN 419G-63DR',
+      'KX 46-2;Nobody Yet;5,00;0,9;',
+      'kx46-1;Kestrane;5,00;0,9;KN 426G-63DR',
+      'KX 46-3;Kestrane;5,00;;',
+      'KX 46-3;Kestrane;5,10;;',
+      'KN 419G-63DR;Kestrane;7,77;;',
+      'KX 46-1;Kestrane;5,00;0,9;KN 419G-63DR',
+    ].join('\n');
+    const rowsOf = (list: { importId: string }) =>
+      counter.owner
+        .selectFrom('list_row')
+        .select(['line', 'heap', 'part_id', 'equal_id', 'changes', 'why', 'again_of', 'waits'])
+        .where('import_id', '=', list.importId)
+        .orderBy('line')
+        .execute();
+    const taken = await on.take(text, 'As Plugs');
+    expect(taken.counts).toMatchObject({ new: 0, doubtful: 6, changed: 1 });
+    const told = await on.go(taken, 'columns', { newKind: 'plug' });
+    expect(told.counts).toMatchObject({ new: 2, same: 1, doubtful: 3, changed: 1 });
+    const moved = await rowsOf(told);
+    // Laid beside what is held once more, they lie the same.
+    expect(await rowsOf(await on.go(told, 'columns', { newKind: 'plug' }))).toEqual(moved);
+    // Whoever has come to be known since is known to the rows.
+    const next = await on.take(text, 'As Plugs Next');
+    await write(editor, 'post', '/api/makers', { name: 'Nobody Yet' }).expect(201);
+    const known = await on.go(next, 'columns', { newKind: 'plug' });
+    expect(known.counts).toMatchObject({ new: 3, doubtful: 2 });
+  });
+
   test('of a maker’s own list, which names its maker nowhere, it is said once and remembered', async () => {
     const text = 'No;Net\nKX 45-1;5,00\nKN 419G-63DR;6,10';
     const taken = await on.take(text, 'Kestrane direct');

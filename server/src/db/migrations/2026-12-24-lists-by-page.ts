@@ -16,7 +16,10 @@ const STATEMENTS = [
   `alter table list_row alter column why set default '[]', alter column changes set default '[]'`,
   // Of whom a row speaks, and what it states of them: two rows of one subject are laid side by side by these.
   `alter table list_row add column subject text, add column said bigint, add column again_of int`,
-  `grant update (subject, said, again_of) on list_row to brackenfell_app`,
+  // A new number that waits for nothing but what it is; and how a list was read when its rows were last laid beside what is held.
+  `alter table list_row add column waits boolean not null default false`,
+  `alter table list_import add column sorted_as text`,
+  `grant update (subject, said, again_of, waits) on list_row to brackenfell_app`,
 
   `alter table list_made rename to list_made_before`,
   `alter index list_made_subject rename to list_made_before_subject`,
@@ -74,6 +77,15 @@ const STATEMENTS = [
 
   // A chosen figure is of the figure's own part or position, which are there: the rule of own figures says so of each.
   `alter table chosen_figure drop constraint chosen_figure_part_id_fkey, drop constraint chosen_figure_position_id_fkey`,
+  // A name is read by its own part's maker: one rule where there were two, and what was let through before.
+  `alter table part add constraint part_of_maker unique (id, maker_id)`,
+  `update part_name n set maker_id = p.maker_id from part p where p.id = n.part_id and n.maker_id <> p.maker_id`,
+  `alter table part_name drop constraint part_name_part_id_fkey, drop constraint part_name_maker_id_fkey,
+     add constraint part_name_of_part foreign key (part_id, maker_id) references part (id, maker_id)`,
+  // Each is found by another of the table's indexes, whose first column is the same.
+  `drop index part_name_part`,
+  `drop index supplier_price_part`,
+  `alter table supplier_price drop constraint supplier_price_pkey, add primary key (part_id, supplier)`,
   // Written by the import alone, which holds its own row while it does; an import is never taken away.
   `alter table supplier_price drop constraint supplier_price_import_id_fkey`,
 ];

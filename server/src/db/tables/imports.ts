@@ -33,6 +33,8 @@ export interface ListImportTable {
   whole: ColumnType<Readonly<Record<string, number>> | null, string | null | undefined, string | null>;
   /** The catalogue’s version when its rows were last laid beside it. */
   sorted_version: ColumnType<string | null, string | null | undefined, string | null>;
+  /** How it was read then, but for what its new numbers are. */
+  sorted_as: ColumnType<string | null, string | null | undefined, string | null>;
   outcome: string | null;
   staff_id: string;
   created_at: Generated<Date>;
@@ -64,6 +66,8 @@ export interface ListRowTable {
   said: string | null;
   /** The line where its number stands first, which states all but what this one calls equal. */
   again_of: number | null;
+  /** A new number of which nothing is missing but what kind of part it is. */
+  waits: Generated<boolean>;
 }
 /** How a supplier's columns were read the last time. */
 export interface ListMappingTable {
