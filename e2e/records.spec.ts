@@ -93,6 +93,22 @@ test('by pointer: a rating too many is refused where it stands, then goes betwee
   await expect(codes).toHaveCount(before + 1);
   await page.getByRole('button', { name: 'Throw away' }).click();
 
+  // A maker's first numbering begins from a usual shape, which says nothing in the maker's stead.
+  await page.goto(`${counter.address}/catalogue/records/numbering/tamsel`);
+  const shapes = page.getByRole('region', { name: 'Begin from a usual shape' });
+  await expect(shapes).toBeVisible();
+  await expectAccessible(page);
+  await shapes.getByRole('button', { name: /^heat as a letter/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(shapes).toBeHidden();
+  await expect(page.locator('summary', { hasText: 'gap digits' })).toBeVisible();
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByRole('list', { name: 'What is amiss' })).toContainText('text');
+  await page.reload();
+  await expect(page.locator('summary', { hasText: 'gap digits' })).toBeVisible();
+  await page.getByRole('button', { name: 'Throw away' }).click();
+  await expect(shapes).toBeVisible();
+
   await page.goto(`${counter.address}/catalogue/engines`);
   await page.getByLabel('its key').fill('skerrow-sc29');
   await page.getByLabel('filled in as').selectOption({ label: 'Skerrow SC20' });

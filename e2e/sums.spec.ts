@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import type { HouseRulesView } from '@brackenfell/contract/house-rules';
 import { READS, choose, expect, expectAccessible, signIn, test, toRoom } from './counter.ts';
 
 test('blades for a gap are told by keyboard, in any unit, with what tells a gap inside its range', async ({
@@ -137,6 +138,20 @@ test(
     await page.getByRole('button', { name: 'Copy as text' }).click();
     await expect(page.getByText('Copied as text.')).toBeVisible();
     expect(await page.evaluate(() => navigator.clipboard.readText())).toMatch(/^Torque\n18.0 N·m/);
+    await expect(page.getByRole('note')).toHaveCount(0);
+    // In a shop that tightens by angle it says so, and where that cannot be asked, that it cannot.
+    await page.route('**/api/house-rules', async (route) => {
+      const answer = await route.fetch();
+      const house = (await answer.json()) as HouseRulesView;
+      const rules = house.rules.map((one) => (one.rule === 'tightening' ? { ...one, chosen: 'angle' } : one));
+      await route.fulfill({ json: { ...house, rules } });
+    });
+    await page.reload();
+    await expect(page.getByRole('note')).toContainText(/House rule here: by angle from finger-tight: .*turn/);
+    await page.unroute('**/api/house-rules');
+    await page.route('**/api/house-rules', (route) => route.fulfill({ status: 500, json: {} }));
+    await page.reload();
+    await expect(page.getByRole('note')).toContainText('could not be asked');
   },
 );
 

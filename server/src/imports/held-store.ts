@@ -112,15 +112,16 @@ export async function readHeld(db: Database, supplier: string, { ids, stated, pa
 async function readFacts(db: Database, ids: readonly string[]): Promise<ReadonlyMap<string, HeldFacts>> {
   if (ids.length === 0) return new Map();
   const { rows } = await sql<{ part: string; fact: RecordedFactId; value: unknown; source: string }>`
-    select c.part_id as part, f.attribute as fact, (array_agg(f.source_name order by f.id))[1] as source,
-           (array_agg(f.value order by f.id))[1] as value
+    select c.part_id as part, f.attribute as fact, f.source_name as source, f.value
       from unnest(${ids}::bigint[]) as p (id)
       cross join lateral (select part_id, figure_id from chosen_figure where part_id = p.id and rules offset 0) c
-      cross join lateral (select id, attribute, value, source_name from figure where id = c.figure_id offset 0) f
+      cross join lateral (select attribute, value, source_name from figure where id = c.figure_id offset 0) f
      where f.attribute = any(${STATED_FACTS}::text[])
-     group by c.part_id, f.attribute`.execute(db);
+     order by c.figure_id`.execute(db);
   const byPart = new Map<string, HeldFacts>();
-  for (const { part, fact, value, source } of rows)
-    byPart.set(part, { ...byPart.get(part), [fact]: { value, source } });
+  for (const { part, fact, value, source } of rows) {
+    const before = byPart.get(part);
+    if (!before?.[fact]) byPart.set(part, { ...before, [fact]: { value, source } });
+  }
   return byPart;
 }

@@ -16,6 +16,7 @@ import {
 } from '@brackenfell/contract/record';
 import { looksLike, type FormNode } from '@brackenfell/core/record/form-node';
 import type { RecordedFactId } from '@brackenfell/core/facts/facts';
+import { STARTER_SHAPES } from '@brackenfell/core/record/starter-shapes';
 import { readOpenLines } from '../open-format/export-store.ts';
 import { fetchTray, openTestCounter, partIdOf, rowOf, write, type TestCounter } from '../testing/counter.ts';
 
@@ -254,6 +255,29 @@ describe('how a maker rates and numbers', () => {
     const back = (await undo('heat-scale', 'kestrane', written)).body as CatalogueRecord;
     expect(back.line).toEqual(record.line);
   });
+
+  test.each(
+    (['heat-scale', 'numbering'] as const).flatMap((kind) => STARTER_SHAPES[kind].map((shape) => ({ kind, ...shape }))),
+  )(
+    'a $kind of usual shape ($title) is recorded once its maker’s table has said what the shape cannot',
+    async ({ kind, id, begin }) => {
+      const { body } = await write(await counter.as('editor'), 'post', '/api/makers', { name: `Maker ${id}` });
+      const { makerId } = body as { makerId: string };
+      const { seen } = await see(kind, makerId);
+      const begun = begin(makerId);
+      const refused = await put(kind, makerId, begun, seen);
+      const amiss = Object.keys((refused.body as Problem).fields ?? {});
+      expect([refused.status, amiss.length > 0]).toEqual([400, true]);
+      expect(amiss.filter((one) => !/\.(indexBar|text)$/.test(one))).toEqual([]);
+      let bar = 9;
+      const filled = JSON.parse(JSON.stringify(begun), (_, part: unknown) => {
+        if (typeof part !== 'object' || part === null) return part;
+        if ('code' in part) return { ...part, indexBar: (bar += 1) };
+        return 'text' in part ? { ...part, text: 'KX' } : part;
+      }) as object;
+      expect((await put(kind, makerId, filled, seen)).body).toMatchObject({ line: filled });
+    },
+  );
 
   test('a first scale that is taken back leaves no plug rated by it', async () => {
     const bars = async () =>

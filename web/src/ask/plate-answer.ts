@@ -2,7 +2,8 @@ import { toast } from '../controls/toast.ts';
 import { useChangeSlip } from '../counter/use-change-slip.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { slipCall } from '../counter/slip-call.ts';
-import { nameNewSlip, useSlipWrite } from '../counter/slip-outbox.ts';
+import { nameNewSlip } from '../counter/slip-outbox.ts';
+import { useSlipWrite } from '../counter/use-slip-write.ts';
 import { call } from '../wire/call.ts';
 import { keepSaid } from '../counter/said-shelf.ts';
 

@@ -4,7 +4,8 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { slipCall } from './slip-call.ts';
-import { sawSlip, useAfterWrites, useSlipWrite } from './slip-outbox.ts';
+import { sawSlip } from './slip-outbox.ts';
+import { useAfterWrites, useSlipWrite } from './use-slip-write.ts';
 import { slip } from '../testing/slips.ts';
 
 const WREN = { id: '1', name: 'Wren', initials: 'WR', role: 'specialist' };

@@ -6,7 +6,7 @@ import { currentSettings } from '../settings/settings.ts';
 import { slipSheet } from './slip-sheet.ts';
 import { printDocket } from './print-docket.ts';
 import { slipCall } from './slip-call.ts';
-import { useSlipWrite } from './slip-outbox.ts';
+import { useSlipWrite } from './use-slip-write.ts';
 import { useBeginSlip } from './use-begin-slip.ts';
 
 interface Taken {

@@ -1,6 +1,7 @@
 import { useCounter } from './use-counter.ts';
 import { slipCall } from './slip-call.ts';
-import { nameNewSlip, useSlipWrite } from './slip-outbox.ts';
+import { nameNewSlip } from './slip-outbox.ts';
+import { useSlipWrite } from './use-slip-write.ts';
 
 /**
  * The slip in hand, begun first when there is none, with what the desk already knows. Gives its id at once: one of our own

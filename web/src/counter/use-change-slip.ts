@@ -1,6 +1,6 @@
 import type { SentDetails } from '@brackenfell/core/slip/details';
 import { slipCall } from './slip-call.ts';
-import { useSlipWrite } from './slip-outbox.ts';
+import { useSlipWrite } from './use-slip-write.ts';
 import { useCounter } from './use-counter.ts';
 
 /** Writes what the slip in hand is for, also on one that has no number yet or is still fetched. Gives its id; undefined where none is open. */

@@ -1,7 +1,7 @@
 import { useCallback, useMemo } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { forgetSaid } from './said-shelf.ts';
-import { useSaidUnsent } from './slip-outbox.ts';
+import { useSaidUnsent } from './use-unsent.ts';
 import { useSlip } from './use-slip.ts';
 import { forgetCounter } from './last-address.ts';
 

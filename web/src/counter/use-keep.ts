@@ -1,7 +1,8 @@
 import type { SlipKept } from '@brackenfell/contract/slip-kept';
 import { useCounter } from './use-counter.ts';
 import { slipCall } from './slip-call.ts';
-import { useSlipWrite, useUnsent } from './slip-outbox.ts';
+import { useSlipWrite } from './use-slip-write.ts';
+import { useUnsent } from './use-unsent.ts';
 import { useBeginSlip } from './use-begin-slip.ts';
 import { lastKept } from './last-kept.ts';
 

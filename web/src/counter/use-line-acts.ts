@@ -2,7 +2,8 @@ import { toast } from '../controls/toast.ts';
 import type { Slip, SlipLine } from '@brackenfell/contract/slip';
 import { useCounter } from './use-counter.ts';
 import { slipCall } from './slip-call.ts';
-import { useSlipWrite, useUnsent } from './slip-outbox.ts';
+import { useSlipWrite } from './use-slip-write.ts';
+import { useUnsent } from './use-unsent.ts';
 import { popUndo } from './undo-stack.ts';
 
 /** What is done with a slip's lines, and stepped back from; `mine` where this person may write on it. */

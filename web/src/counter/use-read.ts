@@ -2,7 +2,7 @@ import type { FactId } from '@brackenfell/core/facts/facts';
 import { isOfVehicle } from '@brackenfell/core/facts/fact-answers';
 import type { PieceReading } from '@brackenfell/core/slip/piece-readings';
 import { slipCall } from './slip-call.ts';
-import { useSlipWrite } from './slip-outbox.ts';
+import { useSlipWrite } from './use-slip-write.ts';
 import { useBeginSlip } from './use-begin-slip.ts';
 
 interface Read {

@@ -4,7 +4,7 @@ import { dayAfter } from '@brackenfell/core/words/calendar';
 import { Dialog } from '../controls/dialog.tsx';
 import { useDraftOf } from '../controls/draft.ts';
 import { todayHere } from '../controls/moment.ts';
-import { useAfterWrites } from '../counter/slip-outbox.ts';
+import { useAfterWrites } from '../counter/use-slip-write.ts';
 import { AskedBack } from '../measuring/asked-back.tsx';
 import { call } from '../wire/call.ts';
 import { useLoanWrite } from './use-loans.ts';

@@ -5,7 +5,8 @@ import type { Slip, SlipReading } from '@brackenfell/contract/slip';
 import { Choice } from '../controls/choice.tsx';
 import { slipCall } from '../counter/slip-call.ts';
 import { slipSheet } from '../counter/slip-sheet.ts';
-import { useSlipWrite, useUnsent } from '../counter/slip-outbox.ts';
+import { useSlipWrite } from '../counter/use-slip-write.ts';
+import { useUnsent } from '../counter/use-unsent.ts';
 import { useSettings } from '../settings/settings.ts';
 
 /** What is looked at on a vehicle as it stands: each changes what is asked of the parts, on this slip and on its next. */

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { toast } from '../controls/toast.ts';
 import type { PaperView } from '@brackenfell/contract/hand-over';
 import type { Slip } from '@brackenfell/contract/slip';
-import { useAfterWrites } from '../counter/slip-outbox.ts';
+import { useAfterWrites } from '../counter/use-slip-write.ts';
 import { useSettings } from '../settings/settings.ts';
 import { call } from '../wire/call.ts';
 import { UNTIL_BACK, whyNotHad } from '../wire/until-back.ts';

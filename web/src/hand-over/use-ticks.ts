@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import type { HandOver } from '@brackenfell/contract/hand-over';
 import { slipCall } from '../counter/slip-call.ts';
-import { useSlipWrite, useUnsent } from '../counter/slip-outbox.ts';
+import { useSlipWrite } from '../counter/use-slip-write.ts';
+import { useUnsent } from '../counter/use-unsent.ts';
 import { layTicks, type TickedCard } from './lay-ticks.ts';
 
 /**

@@ -9,7 +9,7 @@ import { OneOf } from '../controls/one-of.tsx';
 import { useSession } from '../session/use-session.ts';
 import { printDocket } from '../counter/print-docket.ts';
 import { slipCall } from '../counter/slip-call.ts';
-import { useSlipWrite } from '../counter/slip-outbox.ts';
+import { useSlipWrite } from '../counter/use-slip-write.ts';
 import { useHouseRules } from './use-house-rules.ts';
 
 interface SlipRulesDialogProps {

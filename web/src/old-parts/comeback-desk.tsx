@@ -16,7 +16,7 @@ import { room, SheetOnItsWay } from '../controls/room.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { SureButton } from '../controls/sure-button.tsx';
 import { slipCall } from '../counter/slip-call.ts';
-import { useSlipWrite } from '../counter/slip-outbox.ts';
+import { useSlipWrite } from '../counter/use-slip-write.ts';
 import { useBeginSlip } from '../counter/use-begin-slip.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { useKept } from '../counter/use-keep.ts';

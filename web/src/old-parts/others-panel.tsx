@@ -12,7 +12,7 @@ import { upperFirst } from '@brackenfell/core/words/case';
 import { Key } from '../controls/key.tsx';
 import { toggled, Toggles } from '../controls/toggles.tsx';
 import { slipCall } from '../counter/slip-call.ts';
-import { useSlipWrite } from '../counter/slip-outbox.ts';
+import { useSlipWrite } from '../counter/use-slip-write.ts';
 import { useBeginSlip } from '../counter/use-begin-slip.ts';
 import { useKept } from '../counter/use-keep.ts';
 import { useKeys } from '../keys/keys.ts';

@@ -8,7 +8,7 @@ import { CONTEXT_IDS, CONTEXTS, SIGN_LINES, type ContextId, type SignId } from '
 import { Key } from '../controls/key.tsx';
 import { Mark } from '../controls/mark.tsx';
 import { slipCall } from '../counter/slip-call.ts';
-import { useSlipWrite } from '../counter/slip-outbox.ts';
+import { useSlipWrite } from '../counter/use-slip-write.ts';
 import { useCounter } from '../counter/use-counter.ts';
 import { useBeginSlip } from '../counter/use-begin-slip.ts';
 import { useKept } from '../counter/use-keep.ts';

@@ -13,6 +13,7 @@ import { Field } from '../record-form/fields.tsx';
 import { FormContext } from '../record-form/form-about.ts';
 import { RecordHistory } from './record-history.tsx';
 import { RecordWould } from './record-would.tsx';
+import { StarterChoice } from './starter-choice.tsx';
 import { newLine, usePreview, useRecord, useRecordForm, useWriteRecord } from './use-record.ts';
 
 /** An engine, a heat scale or a numbering: filled in, its consequences told, recorded, taken back. */
@@ -113,6 +114,9 @@ function Filled({ record, form, start }: FilledProps) {
             Somebody changed it since you began: yours would be written over theirs. Compare it with the history below,
             then say what would change.
           </p>
+        )}
+        {record.line === null && draft.value === null && kind !== 'engine' && (
+          <StarterChoice kind={kind} choose={({ begin }) => draft.set({ line: begin(key) as RecordLine, seen })} />
         )}
         <FormContext value={{ wrong, figures: form.figures, locked: LOCKED[kind] }}>
           <form

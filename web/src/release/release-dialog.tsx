@@ -1,9 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { toast } from '../controls/toast.ts';
 import { releaseLineByPin } from '@brackenfell/contract/release';
+import type { Slip } from '@brackenfell/contract/slip';
 import { TextField, useBodyForm } from '../controls/body-form.tsx';
 import { Choice } from '../controls/choice.tsx';
 import { Dialog } from '../controls/dialog.tsx';
+import { isOwnVersion } from '../counter/outbox-flow.ts';
+import { useAfterWrites } from '../counter/use-slip-write.ts';
 import { call, ProblemError } from '../wire/call.ts';
 
 interface ReleaseDialogProps {
@@ -28,14 +31,21 @@ export function ReleaseDialog({ slip, line, says, ownSession, onClose }: Release
   const { register, handleSubmit, setValue, watch, formState } = useBodyForm(ownSession ? Own : ByPin, { reason: '' });
   const { errors } = formState;
   const who = watch('staffId') ?? supervisors[0]?.id ?? '';
+  const afterWrites = useAfterWrites(slip.slipId);
+  /** The slip as it was seen here, or as what was written here since has made it; what a colleague made of it is looked at first. */
+  const versionSeen = () => {
+    const now = queries.getQueryData<Slip>(['slips', slip.slipId]);
+    return now && isOwnVersion(now) ? now.version : slip.version;
+  };
   const release = useMutation({
-    mutationFn: ({ reason, pin = '' }: { reason: string; pin?: string | undefined }) => {
-      const params = { slipId: slip.slipId, lineId: line.lineId };
-      const said = { version: slip.version, reason };
-      return ownSession
-        ? call('releaseLine', { params, body: said })
-        : call('releaseLineByPin', { params, body: { ...said, staffId: who, pin } });
-    },
+    mutationFn: ({ reason, pin = '' }: { reason: string; pin?: string | undefined }) =>
+      afterWrites(() => {
+        const params = { slipId: slip.slipId, lineId: line.lineId };
+        const said = { version: versionSeen(), reason };
+        return ownSession
+          ? call('releaseLine', { params, body: said })
+          : call('releaseLineByPin', { params, body: { ...said, staffId: who, pin } });
+      }),
     onSuccess: (after) => {
       queries.setQueryData(['slips', after.slipId], after);
       void queries.invalidateQueries({ queryKey: ['waiting'] });

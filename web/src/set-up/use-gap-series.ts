@@ -4,7 +4,8 @@ import type { GapDesk, GapStage, PieceOfBox } from '@brackenfell/core/gap/gap-de
 import { deskOf, gapAskedOf } from '@brackenfell/core/set-up/set-up-points';
 import type { Slip, SlipLine } from '@brackenfell/contract/slip';
 import { slipCall } from '../counter/slip-call.ts';
-import { useSlipWrite, useUnsent } from '../counter/slip-outbox.ts';
+import { useSlipWrite } from '../counter/use-slip-write.ts';
+import { useUnsent } from '../counter/use-unsent.ts';
 import { useDevice } from '../measuring/use-device.ts';
 import { standingGaps } from './standing-gaps.ts';
 

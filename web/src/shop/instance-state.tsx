@@ -5,7 +5,7 @@ import { counted, printCount } from '@brackenfell/core/words/counted';
 import { Mark } from '../controls/mark.tsx';
 import { printMoment } from '../controls/moment.ts';
 import { Trouble } from '../controls/trouble.tsx';
-import { useAllUnsent } from '../counter/slip-outbox.ts';
+import { useAllUnsent } from '../counter/use-unsent.ts';
 import { call } from '../wire/call.ts';
 import { warnings } from './warnings.ts';
 

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import type { Slip, SlipLine } from '@brackenfell/contract/slip';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import { SLIP_STATE_WORDS } from '@brackenfell/core/slip/slip-states';
-import { isOwnVersion, useUnsent } from '../counter/slip-outbox.ts';
+import { isOwnVersion } from '../counter/outbox-flow.ts';
+import { useUnsent } from '../counter/use-unsent.ts';
 
 /** What was done to a slip at another till, each in words; by line where it is of one. */
 export interface Elsewhere {

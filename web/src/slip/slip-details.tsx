@@ -4,7 +4,8 @@ import type { Slip } from '@brackenfell/contract/slip';
 import { readDuty, sayDuty } from '@brackenfell/core/duty/duty-text';
 import { meant } from '../counter/meant.ts';
 import { slipCall } from '../counter/slip-call.ts';
-import { useSlipWrite, useUnsent } from '../counter/slip-outbox.ts';
+import { useSlipWrite } from '../counter/use-slip-write.ts';
+import { useUnsent } from '../counter/use-unsent.ts';
 
 /** Detail fields that are stored when left. */
 const DETAILS = [

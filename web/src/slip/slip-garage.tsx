@@ -4,7 +4,8 @@ import { Key } from '../controls/key.tsx';
 import { SureButton } from '../controls/sure-button.tsx';
 import { meant } from '../counter/meant.ts';
 import { slipCall } from '../counter/slip-call.ts';
-import { useSlipWrite, useUnsent } from '../counter/slip-outbox.ts';
+import { useSlipWrite } from '../counter/use-slip-write.ts';
+import { useUnsent } from '../counter/use-unsent.ts';
 import { useRaise } from './use-raise.ts';
 
 /** Puts a slip's vehicle into the garage book, or ties the slip to it: kept until the server has it. */

@@ -24,7 +24,7 @@ import { LETTERS } from '../session/switch-person.tsx';
 import { slipSheet } from '../counter/slip-sheet.ts';
 import { printDocket } from '../counter/print-docket.ts';
 import { slipCall } from '../counter/slip-call.ts';
-import { useSlipWrite } from '../counter/slip-outbox.ts';
+import { useSlipWrite } from '../counter/use-slip-write.ts';
 import { useSlips } from '../counter/use-slip.ts';
 
 const DONE_STATES = ['collected', 'ended'] as const;

@@ -7,7 +7,7 @@ import { useCounter } from '../counter/use-counter.ts';
 import { useNarrow } from '../settings/use-narrow.ts';
 import { printDocket } from '../counter/print-docket.ts';
 import { OpenSlip } from './open-slip.tsx';
-import { useUnsent } from '../counter/slip-outbox.ts';
+import { useUnsent } from '../counter/use-unsent.ts';
 import { SlipSheets } from './slip-sheets.tsx';
 import { UnsentList } from '../counter/unsent-list.tsx';
 

@@ -6,7 +6,7 @@ import { useCounter } from '../counter/use-counter.ts';
 import { slipSheet } from '../counter/slip-sheet.ts';
 import { printDocket } from '../counter/print-docket.ts';
 import { slipCall } from '../counter/slip-call.ts';
-import { useSlipWrite } from '../counter/slip-outbox.ts';
+import { useSlipWrite } from '../counter/use-slip-write.ts';
 import { useOpenMatter } from '../counter/use-open-matter.ts';
 
 /** Not part of the first load: they bring along how a sheet is laid over the desk, how every fact is answered and a form checked. */

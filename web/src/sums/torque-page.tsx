@@ -3,8 +3,11 @@ import { asOne } from '@brackenfell/core/quantities/plain-figure';
 import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
 import { systemOf } from '@brackenfell/core/quantities/format-quantity';
 import { clampOverIntended, cutFor, sayClamp } from '@brackenfell/core/torque/compound';
+import { sayTurn } from '@brackenfell/core/torque/settle-turn';
+import type { TorqueDesk } from '@brackenfell/core/torque/torque-desk';
 import { askWrench, type WrenchAnswer } from '@brackenfell/core/torque/wrench';
 import { Mark } from '../controls/mark.tsx';
+import { useHouseRules } from '../house-rules/use-house-rules.ts';
 import { TorquePanel, torqueWords } from '../set-up/torque-panel.tsx';
 import { useSettings } from '../settings/settings.ts';
 import { CopyText } from './copy-text.tsx';
@@ -35,7 +38,11 @@ export function TorquePage() {
   const offset = readOffset(typed);
   const answer = desk.answer;
   const used = chosen(typed, 'used', USED_ON);
-  const lines = answer ? said(desk.answer, say, torqueWords(desk, say, false)) : [];
+  const house = useHouseRules();
+  const byHouse = houseSays(house, desk);
+  const lines = answer
+    ? [...said(desk.answer, say, torqueWords(desk, say, false)), ...(byHouse === undefined ? [] : [byHouse])]
+    : [];
   return (
     <SumPage
       title="Torque"
@@ -93,6 +100,7 @@ export function TorquePage() {
       }
     >
       <TorquePanel desk={desk} at={undefined} say={say} withThreads={false} />
+      {byHouse !== undefined && <p role="note">{byHouse}</p>}
       {answer && (
         <section aria-label="On this thread" className="grid gap-1">
           <h2 className="text-lead font-semibold">On this thread</h2>
@@ -130,6 +138,16 @@ export function TorquePage() {
       <CopyText title="Torque" lines={lines} />
     </SumPage>
   );
+}
+
+/** Where the shop tightens by angle: a sum tells the torque all the same, for a wrench is what it is held against. */
+function houseSays({ data, isError }: ReturnType<typeof useHouseRules>, { turn }: TorqueDesk): string | undefined {
+  const rule = data?.rules.find((one) => one.rule === 'tightening')?.chosen;
+  if (rule === undefined)
+    return isError ? 'Whether the house rule is by wrench or by angle could not be asked.' : undefined;
+  if (rule !== 'angle') return undefined;
+  const governs = turn ? `: ${turn.governs.map(sayTurn).join(', ')}` : '';
+  return `House rule here: by angle from finger-tight${governs}. The torque is for holding a wrench against.`;
 }
 
 const said = (

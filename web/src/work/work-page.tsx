@@ -1,7 +1,7 @@
 import { useParams } from 'react-router';
 import { printDocket } from '../counter/print-docket.ts';
 import { useSlip } from '../counter/use-slip.ts';
-import { useOutboxFlow } from '../counter/slip-outbox.ts';
+import { useOutboxFlow } from '../counter/outbox-flow.ts';
 import { Mark } from '../controls/mark.tsx';
 import { useHandOver } from '../hand-over/use-hand-over.ts';
 import { WorkList } from '../hand-over/work-list.tsx';
