@@ -101,11 +101,11 @@ test('by pointer: a rating too many is refused where it stands, then goes betwee
   await shapes.getByRole('button', { name: /^heat as a letter/ }).focus();
   await page.keyboard.press('Enter');
   await expect(shapes).toBeHidden();
-  await expect(page.locator('summary', { hasText: 'gap digits' })).toBeVisible();
+  await expect(page.locator('summary', { hasText: 'Gap in tenths' })).toBeVisible();
   await page.keyboard.press('Control+Enter');
   await expect(page.getByRole('list', { name: 'What is amiss' })).toContainText('text');
   await page.reload();
-  await expect(page.locator('summary', { hasText: 'gap digits' })).toBeVisible();
+  await expect(page.locator('summary', { hasText: 'Gap in tenths' })).toBeVisible();
   await page.getByRole('button', { name: 'Throw away' }).click();
   await expect(shapes).toBeVisible();
 

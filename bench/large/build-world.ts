@@ -130,6 +130,8 @@ export async function buildWorld(
     await fillPlugs(client, world, (await maxOf('figure')) + 1, timed);
     await fillEngines(client, world, (await maxOf('figure')) + 1, (await maxOf('engine_position')) + 1, timed);
   });
+  // By it the names of a part are found.
+  await client.query('alter table part_name add unique (part_id, kind, printed)');
   for (const table of ['part', 'part_name', 'reference', 'figure', 'engine_position', 'vehicle'])
     await client.query(`select setval(pg_get_serial_sequence('${table}', 'id'), (select max(id) from ${table}))`);
   await client.query('update catalogue_version set version = version + 1');

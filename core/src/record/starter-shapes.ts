@@ -23,12 +23,25 @@ const SCALES: readonly StarterShape[] = [
   scale('letters', 'letters, A the coldest', ['H', 'G', 'F', 'E', 'D', 'C', 'B', 'A']),
 ];
 
+const TITLES = {
+  maker: 'Maker',
+  thread: 'Thread class',
+  reach: 'Reach',
+  seat: 'Seat',
+  heat: 'Heat',
+  electrodes: 'Electrodes',
+  resistor: 'Resistor',
+  form: 'Form',
+  tip: 'Tip',
+  gap: 'Gap in tenths',
+} as const;
+type Name = keyof typeof TITLES;
 type Field = (maker: string) => object;
 const field =
-  (id: string, of: 'letters' | 'digits', [least, most]: readonly [number, number], means: object): Field =>
-  () => ({ id, title: id, of, least, most, means });
-const codes = (id: string, of: 'letters' | 'digits', many: readonly [number, number]) =>
-  field(id, of, many, { kind: 'codes', codes: {} });
+  (name: Name, of: 'letters' | 'digits', [least, most]: readonly [number, number], means: object): Field =>
+  () => ({ id: name, title: TITLES[name], of, least, most, means });
+const codes = (name: Name, of: 'letters' | 'digits', many: readonly [number, number]) =>
+  field(name, of, many, { kind: 'codes', codes: {} });
 const heat =
   (of: 'letters' | 'digits', many: readonly [number, number]): Field =>
   (maker) =>

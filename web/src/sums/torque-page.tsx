@@ -3,8 +3,6 @@ import { asOne } from '@brackenfell/core/quantities/plain-figure';
 import { readQuantity } from '@brackenfell/core/quantities/read-quantity';
 import { systemOf } from '@brackenfell/core/quantities/format-quantity';
 import { clampOverIntended, cutFor, sayClamp } from '@brackenfell/core/torque/compound';
-import { sayTurn } from '@brackenfell/core/torque/settle-turn';
-import type { TorqueDesk } from '@brackenfell/core/torque/torque-desk';
 import { askWrench, type WrenchAnswer } from '@brackenfell/core/torque/wrench';
 import { Mark } from '../controls/mark.tsx';
 import { useHouseRules } from '../house-rules/use-house-rules.ts';
@@ -39,7 +37,7 @@ export function TorquePage() {
   const answer = desk.answer;
   const used = chosen(typed, 'used', USED_ON);
   const house = useHouseRules();
-  const byHouse = houseSays(house, desk);
+  const byHouse = houseSays(house);
   const lines = answer
     ? [...said(desk.answer, say, torqueWords(desk, say, false)), ...(byHouse === undefined ? [] : [byHouse])]
     : [];
@@ -141,13 +139,13 @@ export function TorquePage() {
 }
 
 /** Where the shop tightens by angle: a sum tells the torque all the same, for a wrench is what it is held against. */
-function houseSays({ data, isError }: ReturnType<typeof useHouseRules>, { turn }: TorqueDesk): string | undefined {
+function houseSays({ data, isError }: ReturnType<typeof useHouseRules>): string | undefined {
   const rule = data?.rules.find((one) => one.rule === 'tightening')?.chosen;
   if (rule === undefined)
     return isError ? 'Whether the house rule is by wrench or by angle could not be asked.' : undefined;
-  if (rule !== 'angle') return undefined;
-  const governs = turn ? `: ${turn.governs.map(sayTurn).join(', ')}` : '';
-  return `House rule here: by angle from finger-tight${governs}. The torque is for holding a wrench against.`;
+  return rule === 'angle'
+    ? 'House rule here: by angle from finger-tight, not by torque. The torque is for holding a wrench against.'
+    : undefined;
 }
 
 const said = (
