@@ -84,20 +84,19 @@ describe('the ask line', () => {
   test('a name that belongs to several parts shows all of them, never one silently', async () => {
     const ids = await counter.db
       .selectFrom('part_name')
-      .select('part_id')
+      .select(['part_id', 'maker_id'])
       .where('kind', '=', 'catalogue')
       .limit(2)
       .execute();
     const shared = {
       kind: 'box' as const,
-      maker_id: 'tamsel',
       printed: 'EX 777',
       normal_form: 'EX777',
       fold_key: 'EX777',
     };
     await counter.owner
       .insertInto('part_name')
-      .values(ids.map(({ part_id }) => ({ ...shared, part_id })))
+      .values(ids.map((part) => ({ ...shared, ...part })))
       .execute();
     const { parts } = await ask('ex 777');
     expect(parts).toHaveLength(2);

@@ -4,6 +4,7 @@ import { median, readPrice } from '@brackenfell/core/authenticity/price';
 import type { Inspection } from '@brackenfell/contract/inspection';
 import type { ReferenceRow } from './reference-store.ts';
 import type { Elsewhere } from './inspection-store.ts';
+import { today } from '../context/today.ts';
 
 /** What is known of the paper of some pieces. */
 interface Papers {
@@ -11,8 +12,6 @@ interface Papers {
   readonly paidMinor: number | null;
   readonly content: Pick<ReferenceRow['content'], 'batchCode' | 'from' | 'to'> | undefined;
 }
-
-const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** What batch code and price say of pieces, held against everything else the shop has received. */
 export function judgePaper(

@@ -37,6 +37,16 @@ describe('what is said of a list', () => {
     expect(named).toHaveLength(1);
   });
 
+  test('that an earlier release has sorted is sorted by this one before it is written', async () => {
+    const sorted = await on.take('No;Net\nKN 419G-63DR;6,13\nkn419g63dr;6,13', 'Of Before');
+    await sql`update list_row set heap = 'changed', changes = '[{"what":"net-price","ours":null,"theirs":"6.13"}]', again_of = null
+               where import_id = ${sorted.importId}`.execute(counter.owner);
+    await sql`update list_import set sorted_as = null where id = ${sorted.importId}`.execute(counter.owner);
+    const shown = await on.go(sorted, 'write');
+    expect(shown).toMatchObject({ state: 'sorted', counts: { changed: 1, same: 1 } });
+    expect((await on.go(shown, 'write')).outcome).toBe('1 row written.');
+  });
+
   test('is held to where anything is written: a price changed since holds the list back, one of a row that was the same stays as it is', async () => {
     const [changed, same] = await Promise.all(['KN 419G-63DR', 'KN 426G-63DR'].map((one) => partIdOf(counter, one)));
     const priceOf = async (id: string) =>

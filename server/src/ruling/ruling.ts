@@ -10,6 +10,7 @@ import {
 } from '@brackenfell/core/house-rules/settle-rules';
 import type { Database } from '../db/database.ts';
 import { readClassLists, readShopRules } from './store.ts';
+import { today } from '../context/today.ts';
 
 /** The shop's rules and the customer's duty, ready to be applied to what a position asks. */
 export interface Ruling {
@@ -35,8 +36,7 @@ export async function readRuling(db: Database, { duty = {}, found, ...read }: Ru
     read.shop ?? readShopRules(db),
     duty.className === undefined ? [] : readClassLists(db),
   ]);
-  const today = new Date().toISOString().slice(0, 10);
-  const classRule = classRuleOn(lists, duty.className, duty.classDate ?? today);
+  const classRule = classRuleOn(lists, duty.className, duty.classDate ?? today());
   const settle = (position: FactSheet, part: FactSheet = {}) => settleRules(shop, ofSlip, position, part);
   return {
     rules: settle({}).rules,

@@ -8,6 +8,7 @@ import { listNamedNumbers, listPositions } from '../engine/store.ts';
 import { readEdgesAround } from '../interchange/store.ts';
 import type { Around } from './drawing.ts';
 import { plugShape } from './shapes.ts';
+import { today } from '../context/today.ts';
 
 /** Reads what stands around the other parts of an engine, for drawing them where they go. */
 export async function readAround(
@@ -17,8 +18,7 @@ export async function readAround(
   catalogueVersion: string,
 ): Promise<Around> {
   const held = await context.sheets.at(db, catalogueVersion);
-  const day = new Date().toISOString().slice(0, 10);
-  return held.memo.once(`around ${engineId} ${day}`, () => readStored(context, db, held, engineId));
+  return held.memo.once(`around ${engineId} ${today()}`, () => readStored(context, db, held, engineId));
 }
 
 async function readStored(context: Context, db: Database, held: HeldFacts, engineId: string): Promise<Around> {

@@ -11,6 +11,7 @@ import { findEngine, listNamedNumbers, listPositions } from '../engine/store.ts'
 import { readEdgesAround, type StoredEdge } from '../interchange/store.ts';
 import { readOwnCoils } from './own-coil.ts';
 import { readListings } from './store.ts';
+import { today } from '../context/today.ts';
 
 export interface AskedPosition {
   readonly id: string;
@@ -129,7 +130,7 @@ export function alikePositions(positions: readonly AskedPosition[]): AskedPositi
  * References come into force by the day.
  */
 function readStored(context: Context, db: Database, held: HeldFacts, engineId: string, kind: PartKind) {
-  const day = new Date().toISOString().slice(0, 10);
+  const day = today();
   const readPositions = async () => {
     const stored = await listPositions(db, [engineId], [kind]);
     const ids = stored.map(({ id }) => id);

@@ -4,6 +4,7 @@ import type { Laid } from '../catalogue/keeping.ts';
 import type { FoundHere } from '../reading/store.ts';
 import type { Ruling } from '../ruling/ruling.ts';
 import type { TrayQuestion } from './question.ts';
+import { today } from '../context/today.ts';
 
 const isNothing = ({ asIf, ofVehicle, ofPart, ofRules }: FoundHere): boolean =>
   asIf === undefined && ofVehicle.length === 0 && ofPart.size === 0 && ofRules.length === 0;
@@ -23,7 +24,6 @@ export function layOnce<T extends Laid | undefined>(
   const isOfMoment = only !== undefined || shop !== undefined || (found !== undefined && !isNothing(found));
   // A class list is looked up for each tray and has no version of its own.
   if (isOfMoment || duty.className !== undefined) return lay();
-  const today = new Date().toISOString().slice(0, 10);
-  const key = [Object.entries(asked).sort(), Object.entries(duty).sort(), units, ruling.rules.version, today];
+  const key = [Object.entries(asked).sort(), Object.entries(duty).sort(), units, ruling.rules.version, today()];
   return held.trays.once(JSON.stringify(key), lay);
 }

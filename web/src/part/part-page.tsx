@@ -24,6 +24,7 @@ import { FillsTable } from './fills-table.tsx';
 import { JudgedEngines } from './judged-engines.tsx';
 import { ShelfCard } from './shelf-card.tsx';
 import { NumberPositions } from './number-positions.tsx';
+import { todayHere } from '../controls/moment.ts';
 
 const DRAWING_HEIGHT_PX = 230;
 const GRADE_WORDS = {
@@ -33,8 +34,6 @@ const GRADE_WORDS = {
   alternative: 'alternative to',
   observed: 'seen as',
 } as const;
-
-const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** One part by itself: price and stock at once, its figures with their sources, where it is said to fit. */
 export function PartPage() {
@@ -210,7 +209,7 @@ function Card({ part }: { part: PartCard }) {
                 <span className="text-soft">
                   {r.maker}; {r.source}, {r.notedOn}
                   {r.note ? `; ${r.note}` : ''}
-                  {r.inForceFrom !== null && r.inForceFrom > today() ? `; not before ${r.inForceFrom}` : ''}
+                  {r.inForceFrom !== null && r.inForceFrom > todayHere() ? `; not before ${r.inForceFrom}` : ''}
                 </span>
               </li>
             ))}
