@@ -61,6 +61,9 @@ describe('a list as text', () => {
       ['KX 1', 'a b'],
       ['KX 2', `${'y'.repeat(399)}…`],
     ]);
+    // Neither half of a character that a file breaks off, nor one that is broken where the cell is cut.
+    const [broken, cut] = await cells(`{"no":"KX\\ud8001"}\n{"no":"${'y'.repeat(398)}😀 and more"}`);
+    expect([broken, cut]).toEqual([['KX 1'], [`${'y'.repeat(398)}…`]]);
   });
 });
 

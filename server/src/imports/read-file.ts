@@ -26,11 +26,15 @@ const LONGEST_CELL = 400;
 const LONGEST_RECORD = 100_000;
 const MOST_COLUMNS = 200;
 
+/** Control characters, and halves of a character: what no database keeps. */
+// oxlint-disable-next-line no-control-regex -- control characters are exactly what is taken out
+const UNKEPT = /[\u0000-\u001f\u007f\ufffe\uffff\p{Surrogate}]+/gu;
+
 /** A cell without what no database keeps, and no longer than a person would read. */
 function clean(cell: string): string {
-  // oxlint-disable-next-line no-control-regex -- control characters are exactly what is taken out
-  const plain = cell.replaceAll(/[\u0000-\u001f\u007f\ufffe\uffff]+/g, ' ').trim();
-  return plain.length > LONGEST_CELL ? `${plain.slice(0, LONGEST_CELL - 1)}…` : plain;
+  const plain = cell.replaceAll(UNKEPT, ' ').trim();
+  // Never through the middle of a character.
+  return plain.length > LONGEST_CELL ? `${plain.slice(0, LONGEST_CELL - 1).replace(/[\ud800-\udbff]$/, '')}…` : plain;
 }
 
 /** Reads a supplier's list of any kind: XLSX, JSON lines, or text with one of the usual delimiters in one of the usual encodings. */

@@ -22,9 +22,7 @@ type KeptRow = Awaited<ReturnType<typeof readRows>>[number];
 /** A row as it came. */
 export const AS_IT_CAME = ['line', 'cells', 'broken'] as const;
 /** What is written of a row. */
-export const AS_SORTED = [
-  ...(['line', 'number', 'part_id', 'equal_id', 'maker_id', 'read', 'changes', 'again_of'] as const),
-] as const;
+export const AS_SORTED = ['line', 'number', 'part_id', 'equal_id', 'maker_id', 'read', 'changes', 'again_of'] as const;
 export type SortedRow = Pick<KeptRow, (typeof AS_SORTED)[number]>;
 
 /** The rows of a list, or of one of its heaps, page by page, with no more of each than is asked for. */
