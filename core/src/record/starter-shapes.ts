@@ -48,11 +48,15 @@ const heat =
     field('heat', of, many, { kind: 'rating', maker })(maker);
 const ownLetters = field('maker', 'letters', [1, 3], { kind: 'constant', text: '', says: '' });
 const reach = field('reach', 'digits', [2, 2], {
-  ...{ kind: 'cut-off', fact: 'plug.reachMm', unitMm: 1 },
+  kind: 'cut-off',
+  fact: 'plug.reachMm',
+  unitMm: 1,
   says: 'reach # mm and a fraction',
 });
 const gap = field('gap', 'digits', [1, 2], {
-  ...{ kind: 'cut-off', fact: 'plug.gapMm', unitMm: 0.1 },
+  kind: 'cut-off',
+  fact: 'plug.gapMm',
+  unitMm: 0.1,
   says: 'gap # tenths of a millimetre and a fraction',
 });
 

@@ -94,23 +94,9 @@ async function chooseFor(
                          ${chosen.map(({ figure }) => figure.position_id)}::bigint[], ${chosen.map(({ rules }) => rules)}::boolean[])`.execute(
     trx,
   );
-  const ruling = groupBy(
-    chosen.filter(({ rules }) => rules),
-    ({ figure }) => figure[subject]!,
-  );
-  return new Map(
-    [...ruling].map(([id, all]) => [
-      id,
-      new Map(
-        [
-          ...groupBy(
-            all.map(({ figure }) => figure),
-            ({ attribute }) => attribute,
-          ),
-        ].map(([attribute, ruled]) => [attribute, ruled.map(({ value }) => value)]),
-      ),
-    ]),
-  );
+  const ruling = chosen.filter(({ rules }) => rules).map(({ figure }) => figure);
+  const bySubject = groupBy(ruling, (figure) => figure[subject]!);
+  return new Map([...bySubject].map(([id, own]) => [id, groupBy(own, ({ attribute }) => attribute)]));
 }
 
 function groupBy<T>(items: readonly T[], keyOf: (item: T) => string): Map<string, T[]> {

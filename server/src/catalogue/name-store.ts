@@ -18,23 +18,20 @@ export interface NewName {
 export async function addNames(trx: Writing, names: readonly NewName[]): Promise<readonly string[]> {
   if (names.length === 0) return [];
   const folded = names.map(({ printed, maker }) => foldKey(printed, maker.significant));
-  const insert = sql<{ id: string }>`
+  const insert = sql<{ id: string; fold_key: string }>`
     insert into part_name (part_id, maker_id, kind, printed, normal_form, fold_key)
     select * from unnest(${names.map(({ partId }) => partId)}::bigint[], ${names.map(({ maker }) => maker.id)}::text[],
                          ${names.map(({ kind }) => kind)}::text[], ${names.map(({ printed }) => printed)}::text[],
                          ${names.map(({ printed, maker }) => normalForm(printed, maker.significant))}::text[], ${folded}::text[])
-    returning id`.execute(trx);
-  // While the database writes the names. In the order of their index, which is the larger the more names there are.
-  const keys = folded
-    .flatMap((key, at) => neighbourKeys(key).map((hash) => ({ hash, at })))
-    .sort((a, b) => a.hash - b.hash);
+    returning id, fold_key`.execute(trx);
+  // While the database writes the names.
+  const keysOf = new Map(folded.map((key) => [key, neighbourKeys(key)]));
   const { rows } = await insert;
-  await copyRows(
-    trx,
-    'name_neighbour',
-    ['hash', 'name_id'],
-    keys.map(({ hash, at }) => [hash, rows[at]!.id]),
-  );
+  // In the order of their index, which is the larger the more names there are.
+  const neighbours = rows
+    .flatMap(({ id, fold_key }) => keysOf.get(fold_key)!.map((hash) => [hash, id] as const))
+    .sort(([a], [b]) => a - b);
+  await copyRows(trx, 'name_neighbour', ['hash', 'name_id'], neighbours);
   return rows.map(({ id }) => id);
 }
 

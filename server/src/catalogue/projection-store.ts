@@ -3,13 +3,13 @@ import type { RecordedFactId } from '@brackenfell/core/facts/facts';
 import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { Writing } from '../db/database.ts';
 
-/** What rules each part or position, by its id: values as they are recorded, more than one where sources of one rank disagree. */
-export type Ruling = ReadonlyMap<string, ReadonlyMap<string, readonly unknown[]>>;
+/** What rules each part or position, by its id and by fact: figures as they are recorded, more than one where sources of one rank disagree. */
+export type Ruling = ReadonlyMap<string, ReadonlyMap<string, readonly { readonly value: unknown }[]>>;
 
 /** The one value that rules a fact of a subject; null where nothing rules it, or sources of one rank disagree. */
 function ruled(ruling: Ruling, id: string, fact: RecordedFactId): unknown {
-  const values = ruling.get(id)?.get(fact) ?? [];
-  return values.length === 1 ? values[0] : null;
+  const [figure, another] = ruling.get(id)?.get(fact) ?? [];
+  return figure && !another ? figure.value : null;
 }
 
 /** The typed columns of the projection for some subjects: a plain number or word, or a part of a value that has parts. */
