@@ -90,7 +90,12 @@ async function violationsIn(page: Page): Promise<string[]> {
   return violations;
 }
 
-/** No accessibility violation on the screen as it stands, in either theme. */
+/** How far the page itself could be scrolled, in px: what is focused below its edge would move all of it. */
+const beyondPage = (page: Page): Promise<number> =>
+  page.evaluate(() => document.documentElement.scrollHeight - document.documentElement.clientHeight);
+
+/** No accessibility violation on the screen as it stands, in either theme; and its panes scroll, not the page. */
 export async function expectAccessible(page: Page): Promise<void> {
   expect(await violationsIn(page)).toEqual([]);
+  expect(await beyondPage(page), 'px that the page itself scrolls').toBe(0);
 }

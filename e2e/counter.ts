@@ -170,7 +170,7 @@ export async function signIn(page: Page, counter: Counter, name = 'Wren'): Promi
 }
 
 /** The comma and a room's letter, sent as one: however long the machine stands still, their times stay a finger's apart. */
-export async function toRoom(page: Page, letter: 'c' | 'k' | 'q' | 'g' | 's' | 'h'): Promise<void> {
+export async function toRoom(page: Page, letter: 'c' | 'k' | 'q' | 'g' | 's' | 'h' | 'd'): Promise<void> {
   await Promise.all([page.keyboard.press(','), page.keyboard.press(letter)]);
 }
 

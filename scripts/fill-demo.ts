@@ -3,6 +3,9 @@ import { openDatabase } from '@brackenfell/server/db/database';
 import { settleTables } from '@brackenfell/server/db/settle-tables';
 import { migrate } from '@brackenfell/server/upgrade/migrate';
 
+const PRACTICE_SEED = 7;
+const FINE = 1_000_000;
+
 /** Migrates a database and, where it is still empty, fills it with the demo world. Says what it did. */
 export async function fillDemo(ownerUrl: string, say: (line: string) => void): Promise<void> {
   const db = openDatabase(ownerUrl, () => undefined, { max: 2, patient: true });
@@ -59,6 +62,17 @@ export async function fillDemo(ownerUrl: string, say: (line: string) => void): P
       say(
         `Loaded the garage book: ${vehicles} vehicles, ${records} records of what sits in them, ${day} slips of the day.`,
       );
+    }
+    const practised = await db.selectFrom('drill_case').select('id').limit(1).executeTakeFirst();
+    if (!practised) {
+      const { demoPractice } = await import('@brackenfell/demo/practice');
+      const { chance } = await import('@brackenfell/demo/large/random');
+      const { loadPractice } = await import('@brackenfell/server/drill/load-practice-store');
+      const { createContext } = await import('@brackenfell/server/context/context');
+      const { silentLog } = await import('@brackenfell/server/context/log');
+      const dealt = chance(PRACTICE_SEED);
+      const cases = await loadPractice(createContext(db, silentLog()), demoPractice, () => dealt.below(FINE) / FINE);
+      say(`Loaded practice: ${cases} cases of ${demoPractice.name}.`);
     }
     if (!engine || !batch || !vehicle) await settleTables(db);
   } finally {

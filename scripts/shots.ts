@@ -29,7 +29,7 @@ const VIEWS: Readonly<Record<string, readonly Theme[]>> = {
   graph: ['chalk'],
   imports: ['chalk'],
   leads: ['night'],
-  fitted: ['chalk'],
+  drill: ['chalk'],
   'old-parts': ['chalk'],
   comeback: ['night'],
   'set-up': ['chalk'],
@@ -104,6 +104,14 @@ async function shoot(page: Page, address: string, theme: Theme): Promise<void> {
   await page.getByRole('heading', { name: /Waits for the supervisor/ }).waitFor();
   await press(page, ['j', 'j', 'j']);
   await shot('house-rules');
+  await handOver(page, address, 'starter');
+  await page.goto(`${address}/drill`);
+  await page.getByRole('listbox', { name: 'Topics' }).waitFor();
+  await press(page, ['Home', 'j', 'Enter']);
+  await page.getByRole('rowheader', { name: 'Thread' }).waitFor();
+  await press(page, ['a']);
+  await page.getByRole('status', { name: 'The answer' }).waitFor();
+  await shot('drill');
   await handOver(page, address, 'editor');
   await page.goto(`${address}/catalogue/audit`);
   await page.getByRole('button', { name: /Run (the audit|it again)/ }).waitFor();
@@ -151,7 +159,7 @@ const EASTGATE = [
   'KN 419G-63PR;Kestrane;;;;7,15;;;4',
 ];
 
-/** Coils, leads, what is fitted, and the blades for a gap. */
+/** Leads, and the blades for a gap. */
 async function shootIgnition(page: Page, address: string, shot: (name: string) => Promise<void>): Promise<void> {
   const open = async (query: string) => {
     await page.goto(`${address}/counter/parts?${query}`);
@@ -160,15 +168,6 @@ async function shootIgnition(page: Page, address: string, shot: (name: string) =
   await open('engine=pellworth-pg66&part=lead-set');
   await press(page, ['j']);
   await shot('leads');
-  await open('engine=pellworth-pg66');
-  await press(page, ['f']);
-  await page.getByRole('dialog').getByRole('textbox').first().waitFor();
-  for (const number of ['KN 417T-59IR', '', '', '', '', '', 'IVX-E17V-J06', '']) {
-    await page.keyboard.type(number, { delay: 30 });
-    await press(page, ['Enter']);
-  }
-  await page.getByText(/Plugs 7 and 8 differ/).waitFor();
-  await shot('fitted');
   await shootSetUp(page, address);
   await shot('set-up');
   await press(page, ['5']);
@@ -236,7 +235,7 @@ async function shootProof(page: Page, address: string, shot: (name: string) => P
 }
 
 /** Signs somebody of another role in instead. */
-async function handOver(page: Page, address: string, as: 'supervisor' | 'editor'): Promise<void> {
+async function handOver(page: Page, address: string, as: 'supervisor' | 'starter' | 'editor'): Promise<void> {
   const person = demoStaff.find(({ role }) => role === as)!;
   await page.context().clearCookies();
   await page.goto(address);

@@ -154,4 +154,7 @@ export const ADDRESSES = {
   getPartFills: ['GET', '/api/parts/:partId/fills'],
   searchByDimension: ['GET', '/api/by-dimension'],
   getFittingPlan: ['GET', '/api/engines/:engineId/fitting-plan'],
+  getDrill: ['GET', '/api/drill'],
+  dealCase: ['POST', '/api/drill/cases'],
+  answerCase: ['POST', '/api/drill/cases/:caseId/answer'],
 } as const satisfies Readonly<Record<string, readonly ['GET' | 'POST' | 'PATCH' | 'DELETE', string]>>;

@@ -64,6 +64,7 @@ import {
   withdrawFittedRecord,
   withdrawServedReading,
 } from './garage.ts';
+import { answerCase, dealCase, getDrill } from './drill.ts';
 import { listClaims, saveClaim } from './heard.ts';
 import { getRecord, getRecordForm, listMakers, previewRecord, undoRecord, writeRecord } from './record.ts';
 import { getMending, mendPart, previewMending, undoMending } from './mending.ts';
@@ -232,6 +233,9 @@ export const ENDPOINTS = {
   releaseLineByPin,
   listClaims,
   saveClaim,
+  getDrill,
+  dealCase,
+  answerCase,
   getHandOver,
   tickStep,
   listPapers,

@@ -40,6 +40,7 @@ import { recordRoutes } from './record/routes.ts';
 import { liveRoutes } from './live/routes.ts';
 import { loanRoutes } from './loan/routes.ts';
 import { handOverRoutes } from './hand-over/routes.ts';
+import { drillRoutes } from './drill/routes.ts';
 import { heardRoutes } from './heard/routes.ts';
 import { setUpRoutes } from './set-up/routes.ts';
 import { gapRoutes } from './slip/gap-routes.ts';
@@ -126,6 +127,7 @@ export function createApp(context: Context): Express {
   loanRoutes(app, context);
   handOverRoutes(app, context);
   heardRoutes(app, context);
+  drillRoutes(app, context);
   partRoutes(app, context);
   slipRoutes(app, context);
   slipMoveRoutes(app, context);

@@ -76,15 +76,16 @@ export function tallyOf({ outcome, blocks, relief }: Pick<Finding, 'outcome' | '
 
 export const addTallies = (a: Tally, b: Tally): Tally => ((a | b) & FLAGS) + (a & ~FLAGS) + (b & ~FLAGS);
 
+/** Nothing leads to the part, or only a trail that says less than that it fits the same. Plugs: Overall. */
+export const restsOnWeakPaper = ({ named, listed, trailGrade }: Evidence): boolean =>
+  !named && !listed && (trailGrade === undefined || isWeak(trailGrade));
+
 /** The overall verdict from (relieved) findings added up, and the evidence. Plugs: Overall. */
 export function verdictOf(tally: Tally, evidence: Evidence): Verdict {
   if (tally & REFUSED) return 'refuse';
   if (tally & OPEN) return 'ask-first';
   if (tally & CAUTIONED || tally >= MANY_ACCEPTABLES * ONE_COUNTED) return 'needs-supervisor';
-  const unconnected = !evidence.named && !evidence.listed && evidence.trailGrade === undefined;
-  const weakTrail = evidence.trailGrade !== undefined && isWeak(evidence.trailGrade);
-  const restsOnWeakTrail = !evidence.named && !evidence.listed && weakTrail;
-  if (tally & ADVISED || unconnected || restsOnWeakTrail) return 'sell-with-advice';
+  if (tally & ADVISED || restsOnWeakPaper(evidence)) return 'sell-with-advice';
   return 'sell';
 }
 

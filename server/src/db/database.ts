@@ -52,6 +52,7 @@ export interface Tables {
   gap_reading: counter.GapReadingTable;
   blades_owned: counter.BladesOwnedTable;
   heard_claim: counter.HeardClaimTable;
+  drill_case: counter.DrillCaseTable;
   printed_paper: counter.PrintedPaperTable;
   work_tick: counter.WorkTickTable;
   garage_customer: garage.GarageCustomerTable;

@@ -16,6 +16,7 @@ const FIRST_STEPS: readonly string[] = [
   'Old parts (6) reads what came out, cylinder by cylinder, and work that came back (y): what to check first, and what not to sell yet.',
   'Heard at the counter (Shift w) answers what customers say, by a check or a sum with this engine’s figures.',
   'Collect ($) sells what is on the slip. While anything is open it lists what, each with the key that answers it.',
+  'Drill (, then d) asks cases of this shop’s catalogue and rules, against the clock, and says why: nothing in it touches a slip.',
   'Park (=, then p) sets the slip aside; what is not sent yet stands beside its number and arrives once when the server is back.',
 ];
 

@@ -49,6 +49,7 @@ const WorkPage = room(async () => (await import('./rooms/shop.ts')).WorkPage);
 const PeoplePage = room(async () => (await import('./rooms/shop.ts')).PeoplePage);
 const FirstRun = room(async () => (await import('../shop/first-run.tsx')).FirstRun);
 const ShopPage = room(async () => (await import('./rooms/shop.ts')).ShopPage);
+const DrillPage = room(async () => (await import('./rooms/shop.ts')).DrillPage);
 const HelpPage = room(async () => (await import('./rooms/shop.ts')).HelpPage);
 const HouseRulesPage = room(async () => (await import('./rooms/shop.ts')).HouseRulesPage);
 
@@ -137,6 +138,7 @@ export function App() {
                 <Route path="garage/loans" element={<LoansPage />} />
                 <Route path="people" element={<PeoplePage />} />
                 <Route path="shop" element={<ShopPage />} />
+                <Route path="drill" element={<DrillPage />} />
                 <Route path="help" element={<HelpPage />} />
                 <Route path="house-rules" element={<HouseRulesPage />} />
                 <Route path="*" element={<Nowhere />} />

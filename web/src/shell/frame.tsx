@@ -108,6 +108,7 @@ export function Frame({ me }: { me: Staff }) {
     { press: ', q', printed: ', then q', does: 'Quarantine', run: () => go('/quarantine/batches') },
     { press: ', g', printed: ', then g', does: 'Garage book', run: () => go('/garage/vehicles') },
     { press: ', s', printed: ', then s', does: 'Sums', run: () => go('/sums/feelers') },
+    { press: ', d', printed: ', then d', does: 'Drill', run: () => go('/drill') },
     { press: ', h', printed: ', then h', does: 'House rules', run: () => go('/house-rules') },
     { press: '=', does: 'Slips: begin, park, take up', run: () => open('slips') },
     { press: '`', does: 'What was scanned', run: () => open('scans') },

@@ -3,14 +3,14 @@ import type { Staff } from '@brackenfell/contract/session';
 import { Frond } from '../drawing/frond.tsx';
 import { lastCounter } from '../counter/last-address.ts';
 
-/** Rooms of the shop. Those not built yet are shown for what they will be and cannot be entered. */
+/** Rooms of the shop. */
 const ROOMS = [
   { name: 'Counter', key: 'c', to: '/counter/engine' },
   { name: 'Catalogue', key: 'k', to: '/catalogue/engines' },
   { name: 'Quarantine', key: 'q', to: '/quarantine/batches' },
   { name: 'Garage book', key: 'g', to: '/garage/vehicles' },
   { name: 'Sums', key: 's', to: '/sums/feelers' },
-  { name: 'Drill', key: 'd' },
+  { name: 'Drill', key: 'd', to: '/drill' },
   { name: 'House rules', key: 'h', to: '/house-rules' },
 ] as const;
 
@@ -23,6 +23,8 @@ export const isQuarantine = (pathname: string): boolean => pathname.startsWith('
 export const isGarage = (pathname: string): boolean => pathname.startsWith('/garage');
 
 export const isSums = (pathname: string): boolean => pathname.startsWith('/sums');
+
+const isDrill = (pathname: string): boolean => pathname.startsWith('/drill');
 
 export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
   const { pathname } = useLocation();
@@ -37,7 +39,9 @@ export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
           ? 'Sums'
           : isGarage(pathname)
             ? 'Garage book'
-            : 'Counter';
+            : isDrill(pathname)
+              ? 'Drill'
+              : 'Counter';
   return (
     <nav className="frame-rail" aria-label="Rooms">
       <div className="py-2">
@@ -46,31 +50,19 @@ export function Rail({ me, onPerson }: { me: Staff; onPerson: () => void }) {
       <ul className="flex min-h-0 w-full flex-1 flex-col">
         {ROOMS.map((room) => (
           <li key={room.name} className="rail-room" data-here={room.name === here || undefined}>
-            {'to' in room ? (
-              <Link
-                to={room.to}
-                onClick={(event) => {
-                  if (room.name !== 'Counter') return;
-                  event.preventDefault();
-                  void navigate(lastCounter());
-                }}
-                aria-current={room.name === here ? 'page' : undefined}
-                aria-label={room.name}
-                title={`${room.name} (, then ${room.key})`}
-              >
-                <RoomName name={room.name} />
-              </Link>
-            ) : (
-              <button
-                type="button"
-                tabIndex={-1}
-                aria-disabled="true"
-                aria-label={`${room.name}, not built yet`}
-                title={`${room.name} – not built yet`}
-              >
-                <RoomName name={room.name} />
-              </button>
-            )}
+            <Link
+              to={room.to}
+              onClick={(event) => {
+                if (room.name !== 'Counter') return;
+                event.preventDefault();
+                void navigate(lastCounter());
+              }}
+              aria-current={room.name === here ? 'page' : undefined}
+              aria-label={room.name}
+              title={`${room.name} (, then ${room.key})`}
+            >
+              <RoomName name={room.name} />
+            </Link>
           </li>
         ))}
       </ul>

@@ -26,6 +26,7 @@ const TITLES: readonly (readonly [start: string, title: string])[] = [
   ['/sums/torque', 'Torque'],
   ['/sums/wear', 'Wear'],
   ['/sums/convert', 'Conversions'],
+  ['/drill', 'Drill'],
   ['/help', 'Getting started'],
   ['/people', 'Sign-ins and people'],
   ['/shop', 'The shop'],

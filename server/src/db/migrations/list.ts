@@ -27,6 +27,7 @@ import * as longLists from './2026-12-21-long-lists.ts';
 import * as plugsAlone from './2026-12-22-plugs-alone.ts';
 import * as rowsOfLists from './2026-12-23-rows-of-lists.ts';
 import * as listsByPage from './2026-12-24-lists-by-page.ts';
+import * as drill from './2026-12-25-drill.ts';
 import * as packs from './2026-12-11-packs.ts';
 import * as sundriesAndKits from './2026-12-09-sundries-and-kits.ts';
 
@@ -62,4 +63,5 @@ export const MIGRATIONS: Record<string, Migration> = {
   '2026-12-22-plugs-alone': plugsAlone,
   '2026-12-23-rows-of-lists': rowsOfLists,
   '2026-12-24-lists-by-page': listsByPage,
+  '2026-12-25-drill': drill,
 };

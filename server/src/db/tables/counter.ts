@@ -1,3 +1,5 @@
+import type { DrillCase } from '@brackenfell/core/drill/drill-case';
+import type { DrillTopic } from '@brackenfell/core/drill/topics';
 import type { HeldBy } from '@brackenfell/core/old-parts/held';
 import type { ColumnType, Generated, GeneratedAlways } from 'kysely';
 import type { Finding } from '@brackenfell/contract/tray';
@@ -209,6 +211,17 @@ export interface HeardClaimTable {
   is_taken_away: boolean;
   staff_id: string;
   at: Generated<Date>;
+}
+/** A practice case as it was dealt, with its answer; answered once. */
+export interface DrillCaseTable {
+  id: Key;
+  staff_id: string;
+  topic: DrillTopic;
+  dealt: Json<DrillCase>;
+  dealt_at: Generated<Date>;
+  choice: string | null;
+  is_right: boolean | null;
+  answered_at: Date | null;
 }
 /** Append-only: the latest choice of a rule stands. */
 export interface HouseRuleChoiceTable {

@@ -10,5 +10,6 @@ export { LoansPage } from '../../garage/loans-page.tsx';
 export { WorkPage } from '../../work/work-page.tsx';
 export { PeoplePage } from '../../session/people-page.tsx';
 export { ShopPage } from '../../shop/shop-page.tsx';
+export { DrillPage } from '../../drill/drill-page.tsx';
 export { HelpPage } from '../../help/help-page.tsx';
 export { HouseRulesPage } from '../../house-rules/house-rules-page.tsx';

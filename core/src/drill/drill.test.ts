@@ -1,0 +1,150 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { CAUSES } from '../old-parts/causes.ts';
+import { SIGN_IDS, type SignId } from '../old-parts/signs.ts';
+import { sayIn } from '../fitment/say.ts';
+import type { Verdict } from '../fitment/verdict.ts';
+import type { NumberGrammar } from '../part-numbers/grammar.ts';
+import { PLUG_CHECKS } from '../plugs/plug-checks.ts';
+import { scale } from '../testing/any-sheet.ts';
+import type { Draw, DrillCase } from './drill-case.ts';
+import { gapUnitsCase, torqueCase } from './figure-cases.ts';
+import { oneCheckCase, verdictCase, type JudgedPlug } from './judged-cases.ts';
+import { heatCase, numberCase } from './number-cases.ts';
+import { oldPlugCase } from './old-plug-cases.ts';
+import { byNeed, pointsOf, progressOf } from './progress.ts';
+
+const say = sayIn('metric');
+/** Chance that a failing run can deal again. */
+const chance = fc
+  .array(fc.double({ min: 0, max: 1, maxExcluded: true, noNaN: true }), { minLength: 300, maxLength: 300 })
+  .map((of): Draw => {
+    let at = 0;
+    return () => of[at++ % of.length]!;
+  });
+const grammar: NumberGrammar = {
+  maker: 'example',
+  title: 'Example code: reach, seat',
+  significant: '',
+  fields: [
+    {
+      id: 'reach',
+      title: 'reach',
+      of: 'digits',
+      least: 2,
+      most: 2,
+      means: { kind: 'cut-off', fact: 'plug.reachMm', unitMm: 1, says: 'reach # mm' },
+    },
+    {
+      id: 'seat',
+      title: 'seat',
+      of: 'letters',
+      least: 1,
+      most: 1,
+      means: { kind: 'codes', codes: { G: { says: 'gasket' }, T: { says: 'taper' }, L: { says: 'loose gasket' } } },
+    },
+  ],
+};
+const finding = PLUG_CHECKS[1]!.ask({}, say);
+const plug = (verdict: Verdict): JudgedPlug => ({
+  engine: 'Example',
+  part: `EX ${verdict}`,
+  findings: [{ ...finding, onlyAt: [] }],
+  verdict,
+  evidence: { named: false, listed: true },
+});
+const rightOf = (one: DrillCase): string => one.choices.find(({ id }) => id === one.right)!.says;
+const numberIn = (text: string): number[] => [...text.matchAll(/\d+(?:\.\d+)?/g)].map(([digits]) => Number(digits));
+
+describe('a practice case', () => {
+  test.each<[string, (draw: Draw) => DrillCase | undefined]>([
+    ['one check', (draw) => oneCheckCase(draw, say)],
+    ['a verdict', (draw) => verdictCase([plug('sell'), plug('refuse')], draw)],
+    ['heat', (draw) => heatCase([{ ...scale, makerName: 'Example' }], draw)],
+    ['a number', (draw) => numberCase([{ printed: 'EX'.slice(2) + '19-G', grammar }], draw)],
+    ['gaps in units', gapUnitsCase],
+    ['torque', (draw) => torqueCase(draw, say)],
+    ['old plugs', oldPlugCase],
+  ])('%s: one of its answers is right, no two say the same, and the reason is told', (_, deal) => {
+    fc.assert(
+      fc.property(chance, (draw) => {
+        const dealt = deal(draw)!;
+        const says = dealt.choices.map((choice) => choice.says);
+        expect(new Set(says).size).toBe(says.length);
+        expect(says.length).toBeGreaterThan(1);
+        expect(dealt.choices.filter(({ id }) => id === dealt.right)).toHaveLength(1);
+        expect(dealt.why[0]).toMatch(/\w/);
+      }),
+    );
+  });
+
+  test('of a tray in which one plug of a hundred is refused, every other case is a refusal: nobody learns to say Sell to all', () => {
+    const tray = [...Array.from({ length: 99 }, () => plug('sell')), plug('refuse')];
+    const dealt = Array.from({ length: 40 }, (_, i) => verdictCase(tray, () => ((i * 2 + 1) / 80) % 1)!.right);
+    expect(dealt.filter((verdict) => verdict === 'refuse')).toHaveLength(20);
+  });
+
+  test('the right gap in thousandths is never wider than the gap in millimetres, and every wrong one is, or is another gap', () => {
+    fc.assert(
+      fc.property(chance, (draw) => {
+        const dealt = gapUnitsCase(draw)!;
+        const [low, high] = numberIn(dealt.facts[0]!.says) as [number, number];
+        const widest = [Math.ceil(low / 0.0254 - 1e-6), Math.floor(high / 0.0254 + 1e-6)];
+        for (const { id, says } of dealt.choices)
+          expect([says, numberIn(says).join() === widest.join()]).toEqual([says, id === dealt.right]);
+      }),
+    );
+  });
+
+  test('colder is a higher heat index on the maker’s own scale, by so many ratings', () => {
+    fc.assert(
+      fc.property(chance, (draw) => {
+        const dealt = heatCase([{ ...scale, makerName: 'Example' }], draw)!;
+        const [, steps, way] = /(\d) steps? (colder|hotter)/.exec(dealt.asks)!;
+        const from = Number(dealt.facts[0]!.says.split(' ').at(-1));
+        expect(Number(rightOf(dealt)) - from).toBe(Number(steps) * (way === 'colder' ? 1 : -1));
+      }),
+    );
+  });
+
+  test('a peened tip is a strike wherever it stands; what has to be separated first is never asked', () => {
+    /** Only this sign, on the plugs that the second chance gives. */
+    const dealt = (sign: SignId, where: number) => {
+      let at = 0;
+      return oldPlugCase(() => (at++ % 2 === 0 ? (SIGN_IDS.indexOf(sign) + 0.5) / SIGN_IDS.length : where));
+    };
+    for (const where of [0, 0.6, 0.99]) expect(rightOf(dealt('struck', where)!)).toBe(CAUSES.strike.title);
+    // Fuel-wet on one: the spark or the injector, which a check tells apart.
+    expect(dealt('fuel', 0)).toBeUndefined();
+  });
+});
+
+describe('how practice stands', () => {
+  const answer = (isRight: boolean, seconds = 5) => ({ topic: 'heat', isRight, seconds }) as const;
+
+  test('right in time counts two, right later one, wrong nothing', () => {
+    expect([answer(true, 10), answer(true, 11), answer(false, 1)].map(pointsOf)).toEqual([2, 1, 0]);
+  });
+
+  test('five answers tell something, the last twenty decide, and what is known is right and in time nine times of ten', () => {
+    const of = (...answers: Parameters<typeof progressOf>[0]) =>
+      progressOf(answers).find(({ topic }) => topic === 'heat')!;
+    expect(of().standing).toBe('not-begun');
+    expect(of(...Array<ReturnType<typeof answer>>(4).fill(answer(true))).standing).toBe('few');
+    const known = Array<ReturnType<typeof answer>>(20).fill(answer(true));
+    expect(of(...known, answer(false))).toMatchObject({ standing: 'known', of: 20, right: 20 });
+    expect(of(answer(false), answer(false), answer(false), ...known).standing).toBe('practise');
+    expect(of(answer(true, 3), answer(true, 30), answer(true, 9))).toMatchObject({
+      typicalSeconds: 9,
+      course: [2, 1, 2],
+    });
+  });
+
+  test('what is practised next is what has too few answers, then what is missed most', () => {
+    const many = (topic: 'heat' | 'torque', isRight: boolean) =>
+      Array.from({ length: 6 }, () => ({ topic, isRight, seconds: 5 }));
+    const order = byNeed(progressOf([...many('heat', true), ...many('torque', false)]));
+    expect(order.at(-1)).toBe('heat');
+    expect(order.at(-2)).toBe('torque');
+  });
+});

@@ -1,0 +1,102 @@
+import type { HeatScale } from '../heat-range/heat-scale.ts';
+import { decodeNumber, type FieldMeaning, type NumberGrammar } from '../part-numbers/grammar.ts';
+import { counted } from '../words/counted.ts';
+import { choicesAmong, drawn, type Draw, type DrillCase } from './drill-case.ts';
+
+/** So many steps away a customer's plug still is, when two are mixed up. */
+const NEAR_STEPS = 3;
+
+/** A rating so many steps from another on its maker's scale. Makers number in opposite directions, and some by letters. */
+export function heatCase(
+  scales: readonly (HeatScale & { readonly makerName: string })[],
+  draw: Draw,
+): DrillCase | undefined {
+  const scale = drawn(
+    scales.filter(({ ratings }) => ratings.length > 2),
+    draw,
+  );
+  if (!scale) return undefined;
+  const { ratings, makerName } = scale;
+  const at = Math.floor(draw() * ratings.length);
+  const within = (by: number) => ratings[at + by] !== undefined;
+  const near = [-2, -1, 1, 2].filter(within);
+  const by = drawn(near, draw)!;
+  const way = (steps: number) => `${counted(Math.abs(steps), 'step')} ${steps > 0 ? 'colder' : 'hotter'}`;
+  const [asked, right] = [ratings[at]!, ratings[at + by]!];
+  const [hottest, coldest] = [ratings[0]!, ratings.at(-1)!];
+  const others = [...near, -NEAR_STEPS, NEAR_STEPS].filter((steps) => steps !== by && within(steps));
+  const among = choicesAmong(
+    right.code,
+    others.map((steps) => ratings[at + steps]!.code),
+    draw,
+  );
+  return (
+    among && {
+      topic: 'heat',
+      asks: `Which rating of ${makerName} is ${way(by)}?`,
+      facts: [{ label: 'Than', says: `${makerName} ${asked.code}`, isCode: true }],
+      rows: [],
+      ...among,
+      why: [
+        `${makerName} runs from ${hottest.code}, the hottest, to ${coldest.code}, the coldest: ${right.code} is ${way(by)} than ${asked.code}.`,
+        'Makers number in opposite directions: a figure alone tells nothing before its maker is known.',
+      ],
+    }
+  );
+}
+
+/** What the code of a field could have said instead. */
+function othersOf(means: FieldMeaning, code: string): readonly string[] {
+  switch (means.kind) {
+    case 'codes':
+      return Object.entries(means.codes).flatMap(([other, { says }]) => (other === code ? [] : [says]));
+    case 'cut-off':
+    case 'count':
+      return [-3, -1, 1, 2, 7].flatMap((by) => {
+        const other = Number(code) + by;
+        return other > 0 ? [means.says.replace('#', String(other))] : [];
+      });
+    case 'constant':
+    case 'rating':
+      return [];
+  }
+}
+
+/** What one place in a maker's number tells. */
+export function numberCase(
+  numbers: readonly { readonly printed: string; readonly grammar: NumberGrammar }[],
+  draw: Draw,
+): DrillCase | undefined {
+  const number = drawn(numbers, draw);
+  const read = number && decodeNumber(number.printed, number.grammar);
+  if (read?.kind !== 'decoded') return undefined;
+  const { printed, grammar } = number!;
+  const field = drawn(
+    read.fields.filter(
+      (one, i) => one.known && one.code !== '' && othersOf(grammar.fields[i]!.means, one.code).length > 1,
+    ),
+    draw,
+  );
+  if (!field) return undefined;
+  const { means } = grammar.fields[read.fields.indexOf(field)]!;
+  const among = choicesAmong(field.says, othersOf(means, field.code), draw);
+  return (
+    among && {
+      topic: 'number',
+      asks: `What does ${printed.slice(field.printedFrom, field.printedTo)} tell, at “${field.title}”?`,
+      facts: [
+        { label: 'Number', says: printed, isCode: true },
+        { label: 'Scheme', says: grammar.title },
+      ],
+      rows: [],
+      ...among,
+      why: [
+        `${field.code}: ${field.says}.`,
+        `All of it: ${read.fields
+          .filter(({ code }) => code !== '')
+          .map(({ code, says }) => `${code} ${says}`)
+          .join('; ')}.`,
+      ],
+    }
+  );
+}

@@ -1,0 +1,75 @@
+import type { Draw, DrillCase } from '@brackenfell/core/drill/drill-case';
+import { shuffled } from '@brackenfell/core/drill/drill-case';
+import { gapUnitsCase, torqueCase } from '@brackenfell/core/drill/figure-cases';
+import { oneCheckCase, verdictCase } from '@brackenfell/core/drill/judged-cases';
+import { heatCase, numberCase } from '@brackenfell/core/drill/number-cases';
+import { oldPlugCase } from '@brackenfell/core/drill/old-plug-cases';
+import type { DrillTopic } from '@brackenfell/core/drill/topics';
+import { sayIn } from '@brackenfell/core/fitment/say';
+import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
+import { readHeatScales } from '../catalogue/fact-store.ts';
+import type { Context } from '../context/context.ts';
+import type { Database } from '../db/database.ts';
+import { judgePlugs } from '../tray/judge-plugs.ts';
+import { readPlugEngines, readSomeNumbers } from './store.ts';
+
+/** So much of a tray is dealt from. */
+const LOOKED_AT = 200;
+/** An engine that no plug could serve has nothing to ask. */
+const ENGINES_TRIED = 5;
+
+interface Dealing {
+  readonly context: Context;
+  readonly db: Database;
+  readonly units: UnitDisplay;
+  readonly draw: Draw;
+}
+
+/** A plug of a tray, judged there by the shop's own rules. */
+async function dealVerdict({ context, db, units, draw }: Dealing): Promise<DrillCase | undefined> {
+  for (const engineId of shuffled(await readPlugEngines(db), draw).slice(0, ENGINES_TRIED)) {
+    const judged = await judgePlugs(context, { engineId, most: LOOKED_AT }, units, db);
+    if (!judged) continue;
+    const places = new Set(judged.positions.map(({ place }) => place));
+    const dealt = verdictCase(
+      judged.candidates.map(({ part, judgement, evidence, place }) => ({
+        engine: `${judged.engine.maker} ${judged.engine.code}, ${judged.engine.summary}${places.size > 1 ? `; ${place}` : ''}`,
+        part: `${part.maker} ${part.printed}`,
+        findings: judgement.findings,
+        verdict: judgement.verdict,
+        evidence,
+      })),
+      draw,
+    );
+    if (dealt) return dealt;
+  }
+  return undefined;
+}
+
+const DEALERS: Readonly<Record<DrillTopic, (dealing: Dealing) => Promise<DrillCase | undefined>>> = {
+  'one-check': ({ draw, units }) => Promise.resolve(oneCheckCase(draw, sayIn(units))),
+  verdict: dealVerdict,
+  heat: async ({ db, draw }) => {
+    const scales = await readHeatScales(db);
+    return heatCase(
+      [...scales.values()].map((scale) => ({ ...scale, makerName: scale.maker })),
+      draw,
+    );
+  },
+  number: async ({ db, draw }) => numberCase(await readSomeNumbers(db, draw()), draw),
+  'gap-units': ({ draw }) => Promise.resolve(gapUnitsCase(draw)),
+  torque: ({ draw, units }) => Promise.resolve(torqueCase(draw, sayIn(units))),
+  'old-plugs': ({ draw }) => Promise.resolve(oldPlugCase(draw)),
+};
+
+const MOST_TRIES = 3;
+
+/** A case of the first of the topics that has one: an empty catalogue has nothing to ask of some. */
+export async function deal(dealing: Dealing, topics: readonly DrillTopic[]): Promise<DrillCase | undefined> {
+  for (const topic of topics)
+    for (let tries = 0; tries < MOST_TRIES; tries += 1) {
+      const dealt = await DEALERS[topic](dealing);
+      if (dealt) return dealt;
+    }
+  return undefined;
+}
