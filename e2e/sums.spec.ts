@@ -132,6 +132,13 @@ test(
     await page.getByRole('textbox', { name: 'Extension in line, mm' }).fill('50');
     await expect(answer(page, 'The wrench')).toContainText('Set to 10.0 N·m: on its scale.');
     await expectAccessible(page);
+    // What is typed here is no engine in hand: the ask line answers as ever.
+    await page.getByRole('textbox', { name: 'Extension in line, mm' }).press('Escape');
+    await page.keyboard.press('/');
+    await page.keyboard.type('kn419g63dr', { delay: 45 });
+    await expect(page.getByRole('option', { name: /KN 419G-63DR/ }).first()).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
     await page.reload();
     await expect(answer(page, 'The wrench')).toContainText('Set to 10.0 N·m');
     await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);

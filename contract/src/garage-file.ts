@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Day } from './calendar.ts';
+import { DutyText } from './duty.ts';
 import { SlipKept } from './slip-kept.ts';
 import { END_REASONS, SLIP_STATES } from '@brackenfell/core/slip/slip-states';
 
@@ -22,7 +23,7 @@ export const GarageFile = z.object({
       serial: z.string().default(''),
       engineId: z.string(),
       build: z.string().nullable().default(null),
-      duty: z.string().default(''),
+      duty: DutyText.default(''),
       modified: z.string().default(''),
       /** km or hours a day, as somebody said. */
       perDay: z.number().nullable().default(null),

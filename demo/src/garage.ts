@@ -65,7 +65,7 @@ const FLEET: readonly Row[] = [
     18_300,
     'KN 419G-65IR',
     5,
-    { months: SUMMER, duty: 'boost=110', modified: 'Smaller pulley, builder’s sheet' },
+    { months: SUMMER, duty: 'boost:110', modified: 'Smaller pulley, builder’s sheet' },
   ],
   ['Fellside Rescue', 'wagon 3', 'CW-4403', 'skerrow-sh28', 41, 52_800, 'KN 222G-63IR', 6],
   ['Fellside Rescue', 'wagon 4', 'CW-4404', 'skerrow-sh28', 37, 61_100, 'KN 222G-63IR', 6],

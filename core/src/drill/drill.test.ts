@@ -4,14 +4,16 @@ import { CAUSES } from '../old-parts/causes.ts';
 import { SIGN_IDS, type SignId } from '../old-parts/signs.ts';
 import { sayIn } from '../fitment/say.ts';
 import type { Verdict } from '../fitment/verdict.ts';
+import { foldKey } from '../part-numbers/fold-key.ts';
 import type { NumberGrammar } from '../part-numbers/grammar.ts';
 import { PLUG_CHECKS } from '../plugs/plug-checks.ts';
 import { scale } from '../testing/any-sheet.ts';
 import type { Draw, DrillCase } from './drill-case.ts';
 import { gapUnitsCase, torqueCase } from './figure-cases.ts';
-import { oneCheckCase, verdictCase, type JudgedPlug } from './judged-cases.ts';
-import { heatCase, numberCase } from './number-cases.ts';
+import { oneCheckCase, verdictCase, type JudgedPart } from './judged-cases.ts';
+import { heatCase, numberCase, wornCase } from './number-cases.ts';
 import { oldPlugCase } from './old-plug-cases.ts';
+import { tellCase } from './tell-cases.ts';
 import { byNeed, pointsOf, progressOf } from './progress.ts';
 
 const say = sayIn('metric');
@@ -45,8 +47,18 @@ const grammar: NumberGrammar = {
     },
   ],
 };
+const NUMBERS = ['16-G', '18-T', '19-G', '26-L'].map((printed) => ({ printed, grammar }));
+const REFERENCE = {
+  title: 'Example, white box',
+  tells: ['Print', 'Crown', 'Chamfer', 'Weld'].map((title) => ({
+    title,
+    look: `Look at the ${title.toLowerCase()}.`,
+    genuine: 'as it should be',
+    suspect: 'otherwise',
+  })),
+};
 const finding = PLUG_CHECKS[1]!.ask({}, say);
-const plug = (verdict: Verdict): JudgedPlug => ({
+const plug = (verdict: Verdict): JudgedPart => ({
   engine: 'Example',
   part: `EX ${verdict}`,
   findings: [{ ...finding, onlyAt: [] }],
@@ -61,7 +73,9 @@ describe('a practice case', () => {
     ['one check', (draw) => oneCheckCase(draw, say)],
     ['a verdict', (draw) => verdictCase([plug('sell'), plug('refuse')], draw)],
     ['heat', (draw) => heatCase([{ ...scale, makerName: 'Example' }], draw)],
-    ['a number', (draw) => numberCase([{ printed: 'EX'.slice(2) + '19-G', grammar }], draw)],
+    ['a number', (draw) => numberCase(NUMBERS.slice(0, 1), draw)],
+    ['a worn stamping', (draw) => wornCase(NUMBERS, draw)],
+    ['tells', (draw) => tellCase([REFERENCE], draw)],
     ['gaps in units', gapUnitsCase],
     ['torque', (draw) => torqueCase(draw, say)],
     ['old plugs', oldPlugCase],
@@ -92,6 +106,32 @@ describe('a practice case', () => {
         const widest = [Math.ceil(low / 0.0254 - 1e-6), Math.floor(high / 0.0254 + 1e-6)];
         for (const { id, says } of dealt.choices)
           expect([says, numberIn(says).join() === widest.join()]).toEqual([says, id === dealt.right]);
+      }),
+    );
+  });
+
+  test('a worn stamping is one real number and no other, however its worn character is read', () => {
+    fc.assert(
+      fc.property(chance, (draw) => {
+        const dealt = wornCase(NUMBERS, draw)!;
+        const stamped = foldKey(dealt.facts[0]!.says);
+        for (const { id, says } of dealt.choices)
+          expect([says, foldKey(says) === stamped]).toEqual([says, id === dealt.right]);
+        expect(dealt.facts[0]!.says).not.toBe(rightOf(dealt));
+      }),
+    );
+    // 8 and B fold together: which of the two it is has to be asked.
+    const alike = ['8-T', 'B-T'].map((printed) => ({ printed, grammar }));
+    expect(wornCase(alike, () => 0)).toBeUndefined();
+  });
+
+  test('what speaks against a piece is the one sign that is not as on a genuine one', () => {
+    fc.assert(
+      fc.property(chance, (draw) => {
+        const dealt = tellCase([REFERENCE], draw)!;
+        expect(dealt.choices.filter(({ says }) => says.endsWith('otherwise'))).toEqual([
+          expect.objectContaining({ id: dealt.right }),
+        ]);
       }),
     );
   });

@@ -6,6 +6,7 @@ import { restsOnWeakPaper, VERDICT_WORDS, type Evidence, type Verdict } from '..
 import { TRAY_ORDER } from '../fitment/ranking.ts';
 import { FACTS, type FactId, type FactSheet } from '../facts/facts.ts';
 import type { Span } from '../facts/fact-shapes.ts';
+import { checkTitle } from '../kinds/checks-by-kind.ts';
 import { PLUG_CHECKS } from '../plugs/plug-checks.ts';
 import { counted, listed } from '../words/counted.ts';
 import { drawn, type Draw, type DrillCase, type DrillFact, type DrillRow } from './drill-case.ts';
@@ -20,8 +21,9 @@ const OUTCOME_CHOICES = [
 const isAsked = ({ outcome }: Finding): boolean => OUTCOME_CHOICES.some(({ id }) => id === outcome);
 
 /** What stands where one side of a check is not known: which fact is missing there. */
-const missingAt = (missing: readonly FactId[], isPlugs: boolean): string => {
-  const labels = missing.filter((id) => id.startsWith('plug.') === isPlugs).map((id) => FACTS[id].label);
+const OFFERED = /^(?:plug|coil|leads|cap|rotor)\./;
+const missingAt = (missing: readonly FactId[], isOffered: boolean): string => {
+  const labels = missing.filter((id) => OFFERED.test(id) === isOffered).map((id) => FACTS[id].label);
   return labels.length === 0 ? '–' : `not known: ${listed(labels)}`;
 };
 
@@ -93,7 +95,7 @@ export function oneCheckCase(draw: Draw, say: Say, checks: readonly Check[] = PL
 }
 
 /** A candidate of a tray, as it was judged there. */
-export interface JudgedPlug {
+export interface JudgedPart {
   /** The engine and, where it has several, the place. */
   readonly engine: string;
   readonly part: string;
@@ -140,47 +142,47 @@ const RULES: Readonly<Record<Verdict, string>> = {
   sell: 'Every check that arises matches, and good paper leads to it.',
 };
 
-const titleOf = (id: string): string => PLUG_CHECKS.find((check) => check.id === id)!.title;
-
-/** A plug held against its engine, check by check: which verdict. Each verdict that the tray has is as likely as another. */
-export function verdictCase(tray: readonly JudgedPlug[], draw: Draw): DrillCase | undefined {
-  const verdict = drawn([...new Set(tray.map((plug) => plug.verdict))], draw);
-  const plug = drawn(
+/** A part held against its engine, check by check: which verdict. Each verdict that the tray has is as likely as another. */
+export function verdictCase(tray: readonly JudgedPart[], draw: Draw): DrillCase | undefined {
+  const verdict = drawn([...new Set(tray.map((one) => one.verdict))], draw);
+  const part = drawn(
     tray.filter((one) => one.verdict === verdict),
     draw,
   );
-  if (!plug) return undefined;
-  const asked = plug.findings.filter(({ outcome }) => outcome !== 'not-asked');
-  const deciding = asked.filter(DECIDES[plug.verdict]);
+  if (!part) return undefined;
+  const asked = part.findings.filter(({ outcome }) => outcome !== 'not-asked');
+  const deciding = asked.filter(DECIDES[part.verdict]);
   const acceptable = asked.filter(({ outcome }) => outcome === 'acceptable');
   const counts: Outcome = 'acceptable';
-  const isByNumber = plug.verdict === 'needs-supervisor' && deciding.length === 0;
+  const isByNumber = part.verdict === 'needs-supervisor' && deciding.length === 0;
   return {
     topic: 'verdict',
-    asks: `What do you say of ${plug.part}?`,
+    asks: `What do you say of ${part.part}?`,
     facts: [
-      { label: 'Engine', says: plug.engine },
-      { label: 'Offered', says: plug.part, isCode: true },
-      { label: 'Paper', says: sayEvidence(plug.evidence) },
+      { label: 'Engine', says: part.engine },
+      { label: 'Offered', says: part.part, isCode: true },
+      { label: 'Paper', says: sayEvidence(part.evidence) },
     ],
     rows: asked.map((finding) =>
       rowOf(
-        finding.onlyAt.length > 0 ? `${titleOf(finding.check)} (${listed(finding.onlyAt)})` : titleOf(finding.check),
+        finding.onlyAt.length > 0
+          ? `${checkTitle(finding.check)} (${listed(finding.onlyAt)})`
+          : checkTitle(finding.check),
         finding,
       ),
     ),
     choices: TRAY_ORDER.map((id) => ({ id, says: VERDICT_WORDS[id] })),
-    right: plug.verdict,
+    right: part.verdict,
     why: [
-      RULES[plug.verdict],
+      RULES[part.verdict],
       ...(isByNumber
         ? [
-            `${counted(acceptable.length, 'check')} ${counts}: ${listed(acceptable.map(({ check }) => titleOf(check)))}.`,
+            `${counted(acceptable.length, 'check')} ${counts}: ${listed(acceptable.map(({ check }) => checkTitle(check)))}.`,
           ]
         : []),
-      ...deciding.map(({ check, told }) => `${titleOf(check)}: ${told.says}`),
-      ...(plug.verdict === 'sell-with-advice' && restsOnWeakPaper(plug.evidence)
-        ? [`Weak paper: ${sayEvidence(plug.evidence)}.`]
+      ...deciding.map(({ check, told }) => `${checkTitle(check)}: ${told.says}`),
+      ...(part.verdict === 'sell-with-advice' && restsOnWeakPaper(part.evidence)
+        ? [`Weak paper: ${sayEvidence(part.evidence)}.`]
         : []),
     ],
   };

@@ -1,7 +1,11 @@
 import type { HeatScale } from '../heat-range/heat-scale.ts';
+import { foldKey, lookAlikesOf } from '../part-numbers/fold-key.ts';
 import { decodeNumber, type FieldMeaning, type NumberGrammar } from '../part-numbers/grammar.ts';
 import { counted } from '../words/counted.ts';
 import { choicesAmong, drawn, type Draw, type DrillCase } from './drill-case.ts';
+
+/** So many of the real numbers that are most like it. */
+const NEAREST = 6;
 
 /** So many steps away a customer's plug still is, when two are mixed up. */
 const NEAR_STEPS = 3;
@@ -40,6 +44,53 @@ export function heatCase(
       why: [
         `${makerName} runs from ${hottest.code}, the hottest, to ${coldest.code}, the coldest: ${right.code} is ${way(by)} than ${asked.code}.`,
         'Makers number in opposite directions: a figure alone tells nothing before its maker is known.',
+      ],
+    }
+  );
+}
+
+/** A real number with one character worn into another that it is mistaken for, among real ones that it cannot be. */
+export function wornCase(
+  numbers: readonly { readonly printed: string; readonly grammar: NumberGrammar }[],
+  draw: Draw,
+): DrillCase | undefined {
+  const number = drawn(numbers, draw);
+  if (!number) return undefined;
+  const { printed, grammar } = number;
+  const worn = drawn(
+    [...printed].flatMap((ch, at) => lookAlikesOf(ch).map((as) => ({ ch, as, at }))),
+    draw,
+  );
+  if (!worn) return undefined;
+  const keyOf = (text: string) => foldKey(text, grammar.significant);
+  const key = keyOf(printed);
+  const differs = (other: string): number => [...keyOf(other)].filter((ch, i) => ch !== key[i]).length;
+  const others = numbers
+    .filter((one) => one.grammar.maker === grammar.maker && keyOf(one.printed).length === key.length)
+    .map((one) => ({ printed: one.printed, by: differs(one.printed) }));
+  // Two that a worn stamping cannot tell apart are asked at the counter, not here.
+  if (others.some((one) => one.by === 0 && one.printed !== printed)) return undefined;
+  const nearest = others
+    .filter(({ by }) => by > 0)
+    .sort((a, b) => a.by - b.by)
+    .slice(0, NEAREST);
+  const among = choicesAmong(
+    printed,
+    nearest.map((one) => one.printed),
+    draw,
+  );
+  return (
+    among && {
+      topic: 'worn',
+      asks: 'Which number can it only be?',
+      facts: [
+        { label: 'Stamped', says: printed.slice(0, worn.at) + worn.as + printed.slice(worn.at + 1), isCode: true },
+      ],
+      rows: [],
+      ...among,
+      why: [
+        `Read ${worn.as} as ${worn.ch}: the two look alike when they are worn, and the others differ in what does not.`,
+        'Look alike: 0 O Q D, 1 I L, 2 Z, 5 S, 6 G, 8 B, U V. 1 and 7, or 3 and 8, are real neighbours: look again.',
       ],
     }
   );

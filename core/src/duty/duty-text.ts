@@ -4,7 +4,7 @@ const NUMBERS = { power: 'powerRatio', boost: 'boostKpa', factory: 'factoryBoost
 const FLAGS = { load: 'sustainedLoad', short: 'shortColdRuns', gas: 'gasFuel' } as const;
 const WORDS = { class: 'className', on: 'classDate' } as const;
 
-const has = <T extends object>(table: T, key: string): key is keyof T & string => key in table;
+const has = <T extends object>(table: T, key: string): key is keyof T & string => Object.hasOwn(table, key);
 
 /** A duty as it stands in an address: `load,boost:60,class:Tarn 2`. Empty for standard duty. */
 export function printDuty(duty: Duty): string {

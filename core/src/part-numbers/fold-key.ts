@@ -10,6 +10,10 @@ const folded = new Map<string, string>(
   LOOK_ALIKE_GROUPS.flatMap((group) => [...group].map((ch) => [ch, group[0]!] as const)),
 );
 
+/** What else a worn character may be, without itself; nothing where it is mistaken for no other. */
+export const lookAlikesOf = (character: string): readonly string[] =>
+  [...(LOOK_ALIKE_GROUPS.find((group) => group.includes(character)) ?? '')].filter((other) => other !== character);
+
 /** One symbol per look-alike group, so that `KN 42GG` and `KN 426G` share a key. Input: printed or normal form; signs that
  * the maker's grammar declares significant are kept. */
 export function foldKey(printed: string, significant = ''): string {

@@ -1,17 +1,20 @@
 import type { Draw, DrillCase } from '@brackenfell/core/drill/drill-case';
-import { shuffled } from '@brackenfell/core/drill/drill-case';
+import { drawn, shuffled } from '@brackenfell/core/drill/drill-case';
 import { gapUnitsCase, torqueCase } from '@brackenfell/core/drill/figure-cases';
 import { oneCheckCase, verdictCase } from '@brackenfell/core/drill/judged-cases';
-import { heatCase, numberCase } from '@brackenfell/core/drill/number-cases';
+import { heatCase, numberCase, wornCase } from '@brackenfell/core/drill/number-cases';
 import { oldPlugCase } from '@brackenfell/core/drill/old-plug-cases';
+import { tellCase } from '@brackenfell/core/drill/tell-cases';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { DrillTopic } from '@brackenfell/core/drill/topics';
 import { sayIn } from '@brackenfell/core/fitment/say';
 import type { UnitDisplay } from '@brackenfell/core/quantities/format-quantity';
+import { readReferenceRows } from '../authenticity/reference-store.ts';
 import { readHeatScales } from '../catalogue/fact-store.ts';
 import type { Context } from '../context/context.ts';
 import type { Database } from '../db/database.ts';
-import { judgePlugs } from '../tray/judge-plugs.ts';
-import { readPlugEngines, readSomeNumbers } from './store.ts';
+import { judgeEngine } from '../tray/judge-engine.ts';
+import { readEnginesTaking, readSomeNumbers } from './store.ts';
 
 /** So much of a tray is dealt from. */
 const LOOKED_AT = 200;
@@ -25,15 +28,20 @@ interface Dealing {
   readonly draw: Draw;
 }
 
-/** A plug of a tray, judged there by the shop's own rules. */
+/** Plugs are what is asked for most. */
+const KINDS: readonly PartKind[] = ['plug', 'plug', 'plug', 'coil', 'lead-set'];
+
+/** A part of a tray, judged there by the shop's own rules. */
 async function dealVerdict({ context, db, units, draw }: Dealing): Promise<DrillCase | undefined> {
-  for (const engineId of shuffled(await readPlugEngines(db), draw).slice(0, ENGINES_TRIED)) {
-    const judged = await judgePlugs(context, { engineId, most: LOOKED_AT }, units, db);
+  const kind = drawn(KINDS, draw)!;
+  for (const engineId of shuffled(await readEnginesTaking(db, kind), draw).slice(0, ENGINES_TRIED)) {
+    const judged = await judgeEngine(context, { kind, engineId, most: LOOKED_AT }, units, db);
     if (!judged) continue;
+    const { maker, code, summary } = judged.engine;
     const places = new Set(judged.positions.map(({ place }) => place));
     const dealt = verdictCase(
       judged.candidates.map(({ part, judgement, evidence, place }) => ({
-        engine: `${judged.engine.maker} ${judged.engine.code}, ${judged.engine.summary}${places.size > 1 ? `; ${place}` : ''}`,
+        engine: `${maker} ${code}, ${summary}${places.size > 1 ? `; ${place}` : ''}`,
         part: `${part.maker} ${part.printed}`,
         findings: judgement.findings,
         verdict: judgement.verdict,
@@ -56,9 +64,15 @@ const DEALERS: Readonly<Record<DrillTopic, (dealing: Dealing) => Promise<DrillCa
       draw,
     );
   },
+  worn: async ({ db, draw }) => wornCase(await readSomeNumbers(db, draw()), draw),
   number: async ({ db, draw }) => numberCase(await readSomeNumbers(db, draw()), draw),
   'gap-units': ({ draw }) => Promise.resolve(gapUnitsCase(draw)),
   torque: ({ draw, units }) => Promise.resolve(torqueCase(draw, sayIn(units))),
+  tells: async ({ db, draw }) =>
+    tellCase(
+      (await readReferenceRows(db)).map(({ content }) => content),
+      draw,
+    ),
   'old-plugs': ({ draw }) => Promise.resolve(oldPlugCase(draw)),
 };
 

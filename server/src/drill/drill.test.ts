@@ -2,7 +2,8 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { sql } from 'kysely';
 import { VERDICT_WORDS } from '@brackenfell/core/fitment/verdict';
 import type { DrillCaseView, DrillView } from '@brackenfell/contract/drill';
-import { fetchTray, openTestCounter, write, type Agent, type TestCounter } from '../testing/counter.ts';
+import type { Tray } from '@brackenfell/contract/tray';
+import { openTestCounter, write, type Agent, type TestCounter } from '../testing/counter.ts';
 
 let counter: TestCounter;
 let starter: Agent;
@@ -34,7 +35,7 @@ describe('a practice case', () => {
     expect((await view(starter)).shown).toEqual(shown);
   });
 
-  test('asks the verdict that the tray of that engine gives that plug', async () => {
+  test('asks the verdict that the tray of that engine gives that part', async () => {
     const engines = (await starter.get('/api/engines').expect(200)).body as {
       engines: { engineId: string; maker: string; code: string }[];
     };
@@ -42,8 +43,14 @@ describe('a practice case', () => {
       const dealt = await deal(starter, 'verdict');
       const [engine, offered] = dealt.facts.map(({ says }) => says);
       const { engineId } = engines.engines.find(({ maker, code }) => engine!.startsWith(`${maker} ${code},`))!;
-      const tray = await fetchTray(starter, engineId, '?most=400');
-      const rows = tray.rows.filter(({ maker, printed }) => `${maker} ${printed}` === offered);
+      const trays = await Promise.all(
+        ['plug', 'coil', 'lead-set'].map((kind) =>
+          starter.get(`/api/engines/${engineId}/tray`).query({ kind, most: 400 }),
+        ),
+      );
+      const rows = trays
+        .flatMap(({ status, body }) => (status === 200 ? (body as Tray).rows : []))
+        .filter(({ maker, printed }) => `${maker} ${printed}` === offered);
       const { right } = (await kept()).dealt;
       expect(rows.map(({ verdict }) => VERDICT_WORDS[verdict])).toContain(
         dealt.choices.find(({ id }) => id === right)!.says,

@@ -1,6 +1,7 @@
 import { sql } from 'kysely';
 import type { DrillCase } from '@brackenfell/core/drill/drill-case';
 import { LOOKED_AT, type DrillAnswer } from '@brackenfell/core/drill/progress';
+import type { PartKind } from '@brackenfell/core/facts/part-kinds';
 import type { NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
 import type { Database, Writing } from '../db/database.ts';
 
@@ -75,9 +76,9 @@ export async function readAnswers(
 export const readStaff = (db: Database) =>
   db.selectFrom('staff').select(['id', 'name', 'initials']).where('active', '=', true).orderBy('name').execute();
 
-/** Engines that take plugs. */
-export const readPlugEngines = async (db: Database): Promise<readonly string[]> =>
-  (await db.selectFrom('engine_position').select('engine_id').distinct().where('kind', '=', 'plug').execute()).map(
+/** Engines that take parts of a kind. */
+export const readEnginesTaking = async (db: Database, kind: PartKind): Promise<readonly string[]> =>
+  (await db.selectFrom('engine_position').select('engine_id').distinct().where('kind', '=', kind).execute()).map(
     ({ engine_id }) => engine_id,
   );
 

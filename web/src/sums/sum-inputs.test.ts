@@ -34,14 +34,14 @@ describe('a torque sum', () => {
   });
   test('questions a figure against this thread and metal before it is reckoned with', () => {
     const { readings, desk } = readTorqueSum(
-      of({ thread: '10-gasket', metal: 'aluminium', engine: '25 ft-lb' }),
+      of({ thread: '10-gasket', metal: 'aluminium', sheet1: '25 ft-lb' }),
       'metric',
     );
-    expect(readings.engine).toMatchObject({ kind: 'asked' });
+    expect(readings.sheet1).toMatchObject({ kind: 'asked' });
     expect(desk.answer!.from).toBe('general-table');
   });
   test('keeps two sheets of one maker apart from the plug maker’s', () => {
-    const { desk } = readTorqueSum(of({ engine: '20-28 Nm', sheet2: '25-32 Nm', plug: '26-30 Nm' }), 'metric');
+    const { desk } = readTorqueSum(of({ sheet1: '20-28 Nm', sheet2: '25-32 Nm', plug: '26-30 Nm' }), 'metric');
     expect(desk.answer).toMatchObject({ lowNm: 26, highNm: 28, from: 'both' });
   });
 });

@@ -34,9 +34,12 @@ export const USED_ON = [
   { value: 'anti-seize', says: 'anti-seize' },
 ] as const satisfies readonly { readonly value: Lubricant; readonly says: string }[];
 
-/** The figures of a sum: who says it, and the name of its field and of what it is meant on. */
+/**
+ * The figures of a sum: who says it, and the name of its field and of what it is meant on. `engine` is the address's own word for
+ * the engine in hand.
+ */
 export const SHEETS = [
-  { name: 'engine', on: 'engineOn', label: 'engine maker', fact: 'position.torque' },
+  { name: 'sheet1', on: 'sheet1On', label: 'engine maker', fact: 'position.torque' },
   { name: 'sheet2', on: 'sheet2On', label: 'its other sheet', fact: 'position.torque' },
   { name: 'plug', on: 'plugOn', label: 'plug maker', fact: 'plug.torque' },
 ] as const;
