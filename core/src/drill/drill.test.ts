@@ -140,9 +140,8 @@ describe('a practice case', () => {
     fc.assert(
       fc.property(chance, (draw) => {
         const dealt = heatCase([{ ...scale, makerName: 'Example' }], draw)!;
-        const [, steps, way] = /(\d) steps? (colder|hotter)/.exec(dealt.asks)!;
-        const from = Number(dealt.facts[0]!.says.split(' ').at(-1));
-        expect(Number(rightOf(dealt)) - from).toBe(Number(steps) * (way === 'colder' ? 1 : -1));
+        const [, steps, way, from] = /(\d) steps? (colder|hotter) than Example (\d+)/.exec(dealt.asks)!;
+        expect(Number(rightOf(dealt)) - Number(from)).toBe(Number(steps) * (way === 'colder' ? 1 : -1));
       }),
     );
   });

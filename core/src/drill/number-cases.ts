@@ -37,8 +37,8 @@ export function heatCase(
   return (
     among && {
       topic: 'heat',
-      asks: `Which rating of ${makerName} is ${way(by)}?`,
-      facts: [{ label: 'Than', says: `${makerName} ${asked.code}`, isCode: true }],
+      asks: `Which rating is ${way(by)} than ${makerName} ${asked.code}?`,
+      facts: [{ label: 'Scale', says: `${makerName}, ${counted(ratings.length, 'rating')}` }],
       rows: [],
       ...among,
       why: [
