@@ -124,6 +124,11 @@ describe('hostile, huge and malformed input gets a clear 4xx and the application
     expect(text).not.toMatch(/\bat .*\.ts|node_modules|select /);
   });
 
+  test('what is wrong is said in the sentence itself: not every place has a field to say it at', async () => {
+    const { body } = await write(wren, 'post', '/api/session/switch', { staffId: '1', pin: 'four' }).expect(400);
+    expect((body as { detail: string }).detail).toBe('Correct it and send it again. Pin: must be 4 to 8 digits.');
+  });
+
   test('what does not exist is not found', async () => {
     for (const path of [
       '/api/nothing',

@@ -4,6 +4,7 @@ import type { Express, Request, Response } from 'express';
 import type { z } from 'zod';
 import type { Endpoint } from '@brackenfell/contract/endpoint';
 import type { Staff } from '@brackenfell/contract/session';
+import { upperFirst } from '@brackenfell/core/words/case';
 import type { Context } from '../context/context.ts';
 import type { Database, Writing } from '../db/database.ts';
 import { findSession } from '../staff/store.ts';
@@ -137,8 +138,10 @@ async function answer(
     const schema = endpoint[part];
     if (!schema) continue;
     const read = schema.safeParse(req[part] ?? {});
-    if (!read.success)
-      return trouble('invalid-request', 'Correct the fields named and send it again.', fieldsOf(read.error));
+    if (!read.success) {
+      const fields = fieldsOf(read.error);
+      return trouble('invalid-request', `Correct it and send it again. ${sayFields(fields)}.`, fields);
+    }
     parsed[part] = read.data;
   }
   // Before any transaction begins: a slow line holds no connection of the database.
@@ -154,6 +157,14 @@ function fieldsOf(error: z.ZodError): Record<string, string> {
     error.issues.slice(0, 20).map((issue) => [issue.path.join('.') || 'request', issue.message]),
   );
 }
+
+const MOST_SAID = 3;
+/** What is wrong, in the sentence itself: not every place that shows it has a field to show it at. */
+const sayFields = (fields: Readonly<Record<string, string>>): string =>
+  Object.entries(fields)
+    .slice(0, MOST_SAID)
+    .map(([name, says]) => `${upperFirst(name)}: ${says}`)
+    .join('; ');
 
 /** Carries a trouble out of a transaction so that everything it wrote is undone. */
 class Undone extends Error {

@@ -1,11 +1,11 @@
 import { useLocation, useNavigate } from 'react-router';
 import { useKeys } from '../keys/keys.ts';
 
-/** One sheet of a room: its key, where it is, and what stands under its name. One without an address is not built yet. */
+/** One sheet of a room: its key, where it is, and what stands under its name. */
 export interface Sheet {
   readonly key: string;
   readonly name: string;
-  readonly to?: string;
+  readonly to: string;
   readonly needs: React.ReactNode;
 }
 
@@ -23,7 +23,7 @@ export function SheetStrip({ title, label, sheets }: SheetStripProps) {
   const { pathname } = useLocation();
   useKeys(
     title,
-    sheets.flatMap(({ key, name, to }) => (to ? [{ press: key, does: name, run: () => void navigate(to) }] : [])),
+    sheets.map(({ key, name, to }) => ({ press: key, does: name, run: () => void navigate(to) })),
   );
   return (
     <nav className="strip strip-sheets" aria-label={label}>
@@ -31,12 +31,8 @@ export function SheetStrip({ title, label, sheets }: SheetStripProps) {
         <button
           key={key}
           type="button"
-          {...(to
-            ? {
-                'aria-current': pathname.startsWith(to) ? ('page' as const) : undefined,
-                onClick: () => void navigate(to),
-              }
-            : { 'aria-disabled': true, className: 'later' })}
+          aria-current={pathname.startsWith(to) ? 'page' : undefined}
+          onClick={() => void navigate(to)}
         >
           <span className="num text-xs" aria-hidden="true">
             {key}
