@@ -24,17 +24,17 @@ export function HouseRulesPage() {
   const rule = all[Math.min(picked, all.length - 1)];
   const list = usePickList({ label: 'House rules', row: 'rule', count: all.length, picked, pick });
   const take = (school: string) => {
-    if (rule && rules.data && school !== rule.chosen)
-      send({ params: { rule: rule.rule }, body: { school, version: rules.data.version } }, rule.title);
+    if (rule && school !== rule.chosen) send({ params: { rule: rule.rule }, body: { school } }, rule.title);
   };
   const send = (request: Parameters<typeof choose.mutate>[0], title: string) => {
-    choose.mutate(request, {
-      onSuccess: ({ judgedAgain, toldOtherwise, flagged }) =>
+    // Each of two that were made at once is told, not the later alone.
+    choose.mutateAsync(request).then(
+      ({ judgedAgain, toldOtherwise, flagged }) =>
         toast(
           `${title} chosen. ${judgedAgain} open ${wordFor(judgedAgain, 'line')} judged again, ${toldOtherwise} told otherwise now; ${flagged} sold ${wordFor(flagged, 'line')} flagged.`,
         ),
-      onError: (error) => toast.error(error.message),
-    });
+      (error: unknown) => toast.error((error as Error).message),
+    );
   };
   useKeys('Schools', [
     ...(mayChoose && rule
@@ -84,10 +84,7 @@ export function HouseRulesPage() {
                 rule={rule}
                 mayChoose={mayChoose}
                 onChoose={(condition, school) =>
-                  send(
-                    { params: { rule: rule.rule, condition }, body: { school, version: rules.data.version } },
-                    rule.title,
-                  )
+                  send({ params: { rule: rule.rule, condition }, body: { school } }, rule.title)
                 }
               />
             </RuleDetail>

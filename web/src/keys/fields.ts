@@ -23,7 +23,9 @@ type TextField = HTMLInputElement | HTMLTextAreaElement;
 /** The field of text that has the focus. */
 function fieldInHand(): TextField | undefined {
   const on = document.activeElement;
-  const isField = on instanceof HTMLTextAreaElement || (on instanceof HTMLInputElement && isTyping(on));
+  // A day or a slider holds no text: the browser lets nobody but the hand write into it.
+  const isField =
+    on instanceof HTMLTextAreaElement || (on instanceof HTMLInputElement && isTyping(on) && on.selectionStart !== null);
   return isField ? on : undefined;
 }
 
@@ -59,7 +61,8 @@ export function strike({ key, shiftKey }: Struck): void {
     const start = field.selectionStart ?? 0;
     writeInto(field, '', start === end ? Math.max(0, start - 1) : start, end);
   } else if (field && key.length === 1) writeInto(field, key, field.selectionStart ?? 0, field.selectionEnd ?? 0);
-  else if (field instanceof HTMLInputElement && key === 'Enter') field.form?.requestSubmit();
+  else if (key === 'Enter' && document.activeElement instanceof HTMLInputElement)
+    document.activeElement.form?.requestSubmit();
 }
 
 /** As the browser does: a button is pressed by both keys, a link followed by Enter, a box ticked by Space. */

@@ -28,6 +28,27 @@ describe('a busy machine', () => {
     expect(done).toEqual([]);
   });
 
+  test('loses no key behind one that was meant for a day, which only the hand writes', async () => {
+    function OpensDay() {
+      const [isOpen, open] = useState(false);
+      return (
+        <>
+          <Keys keys={[does('/', { run: () => open(true) }), does('j')]} />
+          {isOpen && <input aria-label="On" type="date" autoFocus defaultValue="" />}
+        </>
+      );
+    }
+    drewAddress(window.location);
+    render(<OpensDay />);
+    for (const key of ['/', '2', '0']) press(key, { afterMs: 40 });
+    await settle();
+    screen.getByLabelText('On').blur();
+    press('j');
+    await settle();
+    drewAddress(undefined);
+    expect(done).toEqual(['j']);
+  });
+
   /** A sheet that is still fetched for a while. */
   function Fetched() {
     const [is, become] = useState<'shut' | 'fetched' | 'open'>('shut');
