@@ -72,7 +72,7 @@ describe('a practice case', () => {
   test.each<[string, (draw: Draw) => DrillCase | undefined]>([
     ['one check', (draw) => oneCheckCase(draw, say)],
     ['a verdict', (draw) => verdictCase([plug('sell'), plug('refuse')], draw)],
-    ['heat', (draw) => heatCase([{ ...scale, makerName: 'Example' }], draw)],
+    ['heat', (draw) => heatCase([scale], draw)],
     ['a number', (draw) => numberCase(NUMBERS.slice(0, 1), draw)],
     ['a worn stamping', (draw) => wornCase(NUMBERS, draw)],
     ['tells', (draw) => tellCase([REFERENCE], draw)],
@@ -139,7 +139,7 @@ describe('a practice case', () => {
   test('colder is a higher heat index on the maker’s own scale, by so many ratings', () => {
     fc.assert(
       fc.property(chance, (draw) => {
-        const dealt = heatCase([{ ...scale, makerName: 'Example' }], draw)!;
+        const dealt = heatCase([scale], draw)!;
         const [, steps, way, from] = /(\d) steps? (colder|hotter) than Example (\d+)/.exec(dealt.asks)!;
         expect(Number(rightOf(dealt)) - Number(from)).toBe(Number(steps) * (way === 'colder' ? 1 : -1));
       }),

@@ -11,16 +11,13 @@ const NEAREST = 6;
 const NEAR_STEPS = 3;
 
 /** A rating so many steps from another on its maker's scale. Makers number in opposite directions, and some by letters. */
-export function heatCase(
-  scales: readonly (HeatScale & { readonly makerName: string })[],
-  draw: Draw,
-): DrillCase | undefined {
+export function heatCase(scales: readonly HeatScale[], draw: Draw): DrillCase | undefined {
   const scale = drawn(
     scales.filter(({ ratings }) => ratings.length > 2),
     draw,
   );
   if (!scale) return undefined;
-  const { ratings, makerName } = scale;
+  const { ratings, maker } = scale;
   const at = Math.floor(draw() * ratings.length);
   const within = (by: number) => ratings[at + by] !== undefined;
   const near = [-2, -1, 1, 2].filter(within);
@@ -37,12 +34,12 @@ export function heatCase(
   return (
     among && {
       topic: 'heat',
-      asks: `Which rating is ${way(by)} than ${makerName} ${asked.code}?`,
-      facts: [{ label: 'Scale', says: `${makerName}, ${counted(ratings.length, 'rating')}` }],
+      asks: `Which rating is ${way(by)} than ${maker} ${asked.code}?`,
+      facts: [{ label: 'Scale', says: `${maker}, ${counted(ratings.length, 'rating')}` }],
       rows: [],
       ...among,
       why: [
-        `${makerName} runs from ${hottest.code}, the hottest, to ${coldest.code}, the coldest: ${right.code} is ${way(by)} than ${asked.code}.`,
+        `${maker} runs from ${hottest.code}, the hottest, to ${coldest.code}, the coldest: ${right.code} is ${way(by)} than ${asked.code}.`,
         'Makers number in opposite directions: a figure alone tells nothing before its maker is known.',
       ],
     }

@@ -1,5 +1,5 @@
 import type { Draw, DrillCase } from '@brackenfell/core/drill/drill-case';
-import { drawn, shuffled } from '@brackenfell/core/drill/drill-case';
+import { drawn } from '@brackenfell/core/drill/drill-case';
 import { gapUnitsCase, torqueCase } from '@brackenfell/core/drill/figure-cases';
 import { oneCheckCase, verdictCase } from '@brackenfell/core/drill/judged-cases';
 import { heatCase, numberCase, wornCase } from '@brackenfell/core/drill/number-cases';
@@ -34,7 +34,7 @@ const KINDS: readonly PartKind[] = ['plug', 'plug', 'plug', 'coil', 'lead-set'];
 /** A part of a tray, judged there by the shop's own rules. */
 async function dealVerdict({ context, db, units, draw }: Dealing): Promise<DrillCase | undefined> {
   const kind = drawn(KINDS, draw)!;
-  for (const engineId of shuffled(await readEnginesTaking(db, kind), draw).slice(0, ENGINES_TRIED)) {
+  for (const engineId of await readEnginesTaking(db, kind, { most: ENGINES_TRIED, by: String(draw()) })) {
     const judged = await judgeEngine(context, { kind, engineId, most: LOOKED_AT }, units, db);
     if (!judged) continue;
     const { maker, code, summary } = judged.engine;
@@ -57,13 +57,7 @@ async function dealVerdict({ context, db, units, draw }: Dealing): Promise<Drill
 const DEALERS: Readonly<Record<DrillTopic, (dealing: Dealing) => Promise<DrillCase | undefined>>> = {
   'one-check': ({ draw, units }) => Promise.resolve(oneCheckCase(draw, sayIn(units))),
   verdict: dealVerdict,
-  heat: async ({ db, draw }) => {
-    const scales = await readHeatScales(db);
-    return heatCase(
-      [...scales.values()].map((scale) => ({ ...scale, makerName: scale.maker })),
-      draw,
-    );
-  },
+  heat: async ({ db, draw }) => heatCase([...(await readHeatScales(db)).values()], draw),
   worn: async ({ db, draw }) => wornCase(await readSomeNumbers(db, draw()), draw),
   number: async ({ db, draw }) => numberCase(await readSomeNumbers(db, draw()), draw),
   'gap-units': ({ draw }) => Promise.resolve(gapUnitsCase(draw)),

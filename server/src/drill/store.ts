@@ -76,11 +76,17 @@ export async function readAnswers(
 export const readStaff = (db: Database) =>
   db.selectFrom('staff').select(['id', 'name', 'initials']).where('active', '=', true).orderBy('name').execute();
 
-/** Engines that take parts of a kind. */
-export const readEnginesTaking = async (db: Database, kind: PartKind): Promise<readonly string[]> =>
-  (await db.selectFrom('engine_position').select('engine_id').distinct().where('kind', '=', kind).execute()).map(
-    ({ engine_id }) => engine_id,
-  );
+/** Some engines that take parts of a kind, in an order by chance: the same for the same word. */
+export const readEnginesTaking = async (
+  db: Database,
+  kind: PartKind,
+  { most, by }: { readonly most: number; readonly by: string },
+): Promise<readonly string[]> =>
+  (
+    await sql<{ engine_id: string }>`
+      select engine_id from engine_position where kind = ${kind} group by engine_id
+       order by md5(engine_id || ${by}::text) limit ${most}`.execute(db)
+  ).rows.map(({ engine_id }) => engine_id);
 
 const NUMBERS_READ = 500;
 
