@@ -198,6 +198,11 @@ test('an engine taken while the slip has no number yet is the slip’s, whenever
   for (const key of ['b', 'Enter', 'w', 'w', 'w']) await page.keyboard.press(key);
   await expect(heading).not.toContainText('Nothing is read yet');
 
+  // Of a slip without a number nothing was looked at: the server is not asked about one that it does not know.
+  await page.keyboard.press('3');
+  const proof = page.getByRole('main', { name: /Proof/ });
+  await expect(proof).toContainText('Nothing so far.');
+  await expect(proof.getByRole('alert')).toHaveCount(0);
   await ask(page, 'h6', /Dunmarrow H6/);
   await engineOf('H6');
   await page.keyboard.press('6');

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { demoStaff } from '@brackenfell/demo/staff';
 import { expect, expectAccessible, signIn, test, toRoom } from './counter.ts';
 
 const drill = (page: Page) => page.getByRole('main', { name: 'Drill' });
@@ -54,4 +55,16 @@ test('by pointer: a part is held against its engine; a supervisor sees how every
     .getByRole('button', { name: /Next case/ })
     .click();
   await expect(drill(page).getByRole('button', { name: /Cannot tell/ })).toBeEnabled();
+  // Who takes the counter over sees their own, and nothing of who had it.
+  await page.locator('[data-desk]').focus();
+  await page.keyboard.press('o');
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /Perrin/ })
+    .click();
+  await page.keyboard.type(demoStaff.find(({ name }) => name === 'Perrin')!.pin, { delay: 45 });
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Perrin, starter/ })).toBeVisible();
+  await expect(drill(page).getByRole('region', { name: 'How everybody stands' })).toHaveCount(0);
+  await expect(topic(page, 'Heat scales')).toContainText('known');
 });

@@ -6,6 +6,7 @@ import { judgeInspection } from '@brackenfell/core/authenticity/inspection';
 import type { RequestOf } from '@brackenfell/contract/endpoints';
 import type { Inspection, NotedEvidence } from '@brackenfell/contract/inspection';
 import { matterOf } from '@brackenfell/contract/inspection-matter';
+import { isUnsentSlip } from '../counter/slip-outbox.ts';
 import { useSession } from '../session/use-session.ts';
 import { call } from '../wire/call.ts';
 import { onServerReturn } from '../wire/server-presence.ts';
@@ -172,9 +173,11 @@ export function useConclude(inspectionId: string) {
   });
 }
 
+/** Inspections of a slip, or of any; for one that has no number yet nothing was looked at. */
 export function useInspections(slipId: string | undefined) {
   return useQuery({
     queryKey: ['inspections', slipId],
-    queryFn: () => call('listInspections', { query: slipId ? { slipId } : {} }),
+    queryFn: () =>
+      isUnsentSlip(slipId) ? { inspections: [] } : call('listInspections', { query: slipId ? { slipId } : {} }),
   });
 }
