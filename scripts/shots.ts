@@ -108,7 +108,7 @@ async function shoot(page: Page, address: string, theme: Theme): Promise<void> {
   await page.goto(`${address}/drill`);
   await page.getByRole('listbox', { name: 'Topics' }).waitFor();
   await press(page, ['Home', 'j', 'Enter']);
-  await page.getByRole('region', { name: 'The case' }).getByRole('row').nth(3).waitFor();
+  await page.getByRole('timer').waitFor();
   await press(page, ['a']);
   await page.getByRole('status', { name: 'The answer' }).waitFor();
   await shot('drill');
