@@ -10,6 +10,7 @@ export const TOPICS = [
   'loans',
   'papers',
   'heard',
+  'practice',
   'work',
   'people',
   'tries',

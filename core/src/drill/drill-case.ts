@@ -49,6 +49,19 @@ export const shuffled = <T>(things: readonly T[], draw: Draw): T[] =>
     .sort((a, b) => a.at - b.at)
     .map(({ thing }) => thing);
 
+/** The case of the first of some things, in an order by chance, that has one: many have nothing to ask. */
+export function firstCase<T>(
+  things: readonly T[],
+  draw: Draw,
+  caseOf: (thing: T) => DrillCase | undefined,
+): DrillCase | undefined {
+  for (const thing of shuffled(things, draw)) {
+    const dealt = caseOf(thing);
+    if (dealt) return dealt;
+  }
+  return undefined;
+}
+
 const MOST_WRONG = 3;
 
 /**

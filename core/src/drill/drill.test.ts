@@ -10,7 +10,8 @@ import { PLUG_CHECKS } from '../plugs/plug-checks.ts';
 import { scale } from '../testing/any-sheet.ts';
 import type { Draw, DrillCase } from './drill-case.ts';
 import { gapUnitsCase, torqueCase } from './figure-cases.ts';
-import { oneCheckCase, verdictCase, type JudgedPart } from './judged-cases.ts';
+import { oneCheckCase } from './one-check-case.ts';
+import { verdictCase, type JudgedPart } from './verdict-case.ts';
 import { heatCase, numberCase, wornCase } from './number-cases.ts';
 import { oldPlugCase } from './old-plug-cases.ts';
 import { tellCase } from './tell-cases.ts';
@@ -98,6 +99,16 @@ describe('a practice case', () => {
     expect(dealt.filter((verdict) => verdict === 'refuse')).toHaveLength(20);
   });
 
+  test('four things to tell need the supervisor, and are named; what a listing vouches for is not among them', () => {
+    const acceptable = { ...finding, outcome: 'acceptable' as const, onlyAt: [] };
+    const findings = [
+      ...(['length', 'gap', 'heat', 'shell'] as const).map((check) => ({ ...acceptable, check })),
+      { ...acceptable, check: 'depth' as const, relief: 'listed-not-measured' as const },
+    ];
+    const { why } = verdictCase([{ ...plug('needs-supervisor'), findings }], () => 0)!;
+    expect(why[1]).toBe('4 things to tell: Length, Gap, Heat and Shell.');
+  });
+
   test('the right gap in thousandths is never wider than the gap in millimetres, and every wrong one is, or is another gap', () => {
     fc.assert(
       fc.property(chance, (draw) => {
@@ -123,6 +134,15 @@ describe('a practice case', () => {
     // 8 and B fold together: which of the two it is has to be asked.
     const alike = ['8-T', 'B-T'].map((printed) => ({ printed, grammar }));
     expect(wornCase(alike, () => 0)).toBeUndefined();
+  });
+
+  test('where one number among many has something to ask, it is found', () => {
+    const mute = Array.from({ length: 30 }, (_, i) => ({ printed: `X${i}`, grammar }));
+    fc.assert(
+      fc.property(chance, (draw) => {
+        expect(numberCase([...mute, NUMBERS[0]!], draw)!.facts[0]!.says).toBe('16-G');
+      }),
+    );
   });
 
   test('what speaks against a piece is the one sign that is not as on a genuine one', () => {

@@ -2,7 +2,13 @@ import type { HeatScale } from '../heat-range/heat-scale.ts';
 import { foldKey, lookAlikesOf } from '../part-numbers/fold-key.ts';
 import { decodeNumber, type FieldMeaning, type NumberGrammar } from '../part-numbers/grammar.ts';
 import { counted } from '../words/counted.ts';
-import { choicesAmong, drawn, type Draw, type DrillCase } from './drill-case.ts';
+import { choicesAmong, drawn, firstCase, type Draw, type DrillCase } from './drill-case.ts';
+
+/** A number with the scheme of its maker. */
+export interface SchemedNumber {
+  readonly printed: string;
+  readonly grammar: NumberGrammar;
+}
 
 /** So many of the real numbers that are most like it. */
 const NEAREST = 6;
@@ -47,13 +53,14 @@ export function heatCase(scales: readonly HeatScale[], draw: Draw): DrillCase | 
 }
 
 /** A real number with one character worn into another that it is mistaken for, among real ones that it cannot be. */
-export function wornCase(
-  numbers: readonly { readonly printed: string; readonly grammar: NumberGrammar }[],
+export const wornCase = (numbers: readonly SchemedNumber[], draw: Draw): DrillCase | undefined =>
+  firstCase(numbers, draw, (number) => wornFrom(number, numbers, draw));
+
+function wornFrom(
+  { printed, grammar }: SchemedNumber,
+  numbers: readonly SchemedNumber[],
   draw: Draw,
 ): DrillCase | undefined {
-  const number = drawn(numbers, draw);
-  if (!number) return undefined;
-  const { printed, grammar } = number;
   const worn = drawn(
     [...printed].flatMap((ch, at) => lookAlikesOf(ch).map((as) => ({ ch, as, at }))),
     draw,
@@ -111,14 +118,12 @@ function othersOf(means: FieldMeaning, code: string): readonly string[] {
 }
 
 /** What one place in a maker's number tells. */
-export function numberCase(
-  numbers: readonly { readonly printed: string; readonly grammar: NumberGrammar }[],
-  draw: Draw,
-): DrillCase | undefined {
-  const number = drawn(numbers, draw);
-  const read = number && decodeNumber(number.printed, number.grammar);
-  if (read?.kind !== 'decoded') return undefined;
-  const { printed, grammar } = number!;
+export const numberCase = (numbers: readonly SchemedNumber[], draw: Draw): DrillCase | undefined =>
+  firstCase(numbers, draw, (number) => numberFrom(number, draw));
+
+function numberFrom({ printed, grammar }: SchemedNumber, draw: Draw): DrillCase | undefined {
+  const read = decodeNumber(printed, grammar);
+  if (read.kind !== 'decoded') return undefined;
   const field = drawn(
     read.fields.filter(
       (one, i) => one.known && one.code !== '' && othersOf(grammar.fields[i]!.means, one.code).length > 1,

@@ -1,7 +1,8 @@
 import type { Draw, DrillCase } from '@brackenfell/core/drill/drill-case';
 import { drawn } from '@brackenfell/core/drill/drill-case';
 import { gapUnitsCase, torqueCase } from '@brackenfell/core/drill/figure-cases';
-import { oneCheckCase, verdictCase } from '@brackenfell/core/drill/judged-cases';
+import { oneCheckCase } from '@brackenfell/core/drill/one-check-case';
+import { verdictCase } from '@brackenfell/core/drill/verdict-case';
 import { heatCase, numberCase, wornCase } from '@brackenfell/core/drill/number-cases';
 import { oldPlugCase } from '@brackenfell/core/drill/old-plug-cases';
 import { tellCase } from '@brackenfell/core/drill/tell-cases';

@@ -2,7 +2,7 @@ import { sql } from 'kysely';
 import type { DrillCase } from '@brackenfell/core/drill/drill-case';
 import { LOOKED_AT, type DrillAnswer } from '@brackenfell/core/drill/progress';
 import type { PartKind } from '@brackenfell/core/facts/part-kinds';
-import type { NumberGrammar } from '@brackenfell/core/part-numbers/grammar';
+import type { SchemedNumber } from '@brackenfell/core/drill/number-cases';
 import type { Database, Writing } from '../db/database.ts';
 
 /** So many cases of a person are kept. */
@@ -94,13 +94,10 @@ const NUMBERS_READ = 500;
  * Some numbers with the scheme that reads each: those that were recorded from a random place on, for there may be millions.
  * `share`: that place, from 0 up to 1.
  */
-export async function readSomeNumbers(
-  db: Database,
-  share: number,
-): Promise<readonly { readonly printed: string; readonly grammar: NumberGrammar }[]> {
+export async function readSomeNumbers(db: Database, share: number): Promise<readonly SchemedNumber[]> {
   const from = async (at: number) =>
     (
-      await sql<{ printed: string; grammar: NumberGrammar }>`
+      await sql<SchemedNumber>`
         select n.printed, g.grammar
           from (select maker_id, printed, kind from part_name
                  where id >= (select min(id) + ((max(id) - min(id)) * ${at}::float8)::bigint from part_name)

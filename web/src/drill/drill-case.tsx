@@ -124,12 +124,7 @@ function CaseRows({ shown: { rows, answer } }: { shown: DrillCaseView }) {
               <td className="py-0.5 pr-3">
                 {told && (
                   <>
-                    <Mark kind={told.outcome} rem={0.75} />{' '}
-                    {told.outcome === 'match' ? (
-                      <span className="text-soft">match</span>
-                    ) : (
-                      `${MARK_WORDS[told.outcome]}: ${told.says}`
-                    )}
+                    <Mark kind={told.outcome} rem={0.75} /> <RowTold {...told} />
                   </>
                 )}
               </td>
@@ -139,6 +134,12 @@ function CaseRows({ shown: { rows, answer } }: { shown: DrillCaseView }) {
       </tbody>
     </table>
   );
+}
+
+/** A match says no more than that; what is not known says so itself. */
+function RowTold({ outcome, says }: NonNullable<DrillCaseView['answer']>['rows'][number]) {
+  if (outcome === 'match') return <span className="text-soft">match</span>;
+  return outcome === 'unknown' ? says : `${MARK_WORDS[outcome]}: ${says}`;
 }
 
 const POINTS = ['no points', 'right, past its time: 1 point', 'right in time: 2 points'] as const;

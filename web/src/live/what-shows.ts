@@ -25,6 +25,7 @@ const SHOWS: Record<Topic, readonly string[]> = {
   loans: ['loans', 'hand-over'],
   papers: ['hand-over', 'papers'],
   heard: ['heard'],
+  practice: ['drill'],
   work: ['audit', 'finding', 'imports', 'instance'],
   people: ['people', 'staff', 'sessions', 'session'],
   tries: ['failed tries'],

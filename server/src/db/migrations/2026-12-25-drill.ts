@@ -18,5 +18,6 @@ const STATEMENTS = [
      return new;
    end $$`,
   `create trigger answered_once before update on drill_case for each row execute function answered_once()`,
+  `create trigger tell after insert or update on drill_case for each statement execute function tell_topic('practice')`,
   `grant select, insert, delete, update (choice, is_right, answered_at) on drill_case to brackenfell_app`,
 ];
