@@ -93,6 +93,21 @@ describe('a practice case', () => {
     );
   });
 
+  test('one check asks every check of a plug sooner or later, and never what is not known', () => {
+    const asked = new Map<string, Set<string>>();
+    for (let i = 0; i < 480; i += 1) {
+      let at = i;
+      // Spread over checks, then over their outcomes, then over their examples.
+      const dealt = oneCheckCase(() => ((at = (at * 7 + 3) % 480), at / 480), say)!;
+      const title = dealt.rows[0]!.title;
+      asked.set(title, new Set([...(asked.get(title) ?? []), dealt.right]));
+      expect(dealt.choices.map(({ id }) => id)).toContain(dealt.right);
+      expect(dealt.rows[0]!.asked).not.toMatch(/^not known/);
+    }
+    expect([...asked.keys()].sort()).toEqual(PLUG_CHECKS.map(({ title }) => title).sort());
+    expect(asked.get('Reach')!.size).toBeGreaterThan(1);
+  });
+
   test('of a tray in which one plug of a hundred is refused, every other case is a refusal: nobody learns to say Sell to all', () => {
     const tray = [...Array.from({ length: 99 }, () => plug('sell')), plug('refuse')];
     const dealt = Array.from({ length: 40 }, (_, i) => verdictCase(tray, () => ((i * 2 + 1) / 80) % 1)!.right);
