@@ -68,3 +68,24 @@ test('by pointer: a part is held against its engine; a supervisor sees how every
   await expect(drill(page).getByRole('region', { name: 'How everybody stands' })).toHaveCount(0);
   await expect(topic(page, 'Heat scales')).toContainText('known');
 });
+
+test('an answer that the server has not heard is not counted; back again, the case stands and is answered once', async ({
+  page,
+  counter,
+}) => {
+  await signIn(page, counter, 'Perrin');
+  await toRoom(page, 'd');
+  await topic(page, 'Torque').click();
+  await page.getByRole('button', { name: /Torque/ }).click();
+  const cannotTell = drill(page).getByRole('button', { name: /Cannot tell/ });
+  await expect(cannotTell).toBeEnabled();
+  await expect(topic(page, 'Torque')).toContainText('7 of 9 right');
+  await page.route('**/api/drill/cases/*/answer', (route) => route.abort());
+  await cannotTell.click();
+  await expect(page.getByText('The case is shown as it stands there once it is back.')).toBeVisible();
+  await expect(topic(page, 'Torque')).toContainText('7 of 9 right');
+  await page.unroute('**/api/drill/cases/*/answer');
+  await cannotTell.click();
+  await expect(drill(page).getByRole('status', { name: 'The answer' })).toContainText('It is: ');
+  await expect(topic(page, 'Torque')).toContainText('7 of 10 right');
+});

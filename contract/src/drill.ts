@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { OUTCOMES } from '@brackenfell/core/fitment/finding';
+import { STANDINGS } from '@brackenfell/core/drill/progress';
 import { DRILL_TOPICS } from '@brackenfell/core/drill/topics';
 import { endpoint, EVERYONE, Id, Units } from './endpoint.ts';
 
@@ -13,7 +14,7 @@ const TopicView = z
     of: z.int(),
     right: z.int(),
     typicalSeconds: z.number().nullable(),
-    standing: z.enum(['not-begun', 'few', 'practise', 'known']),
+    standing: z.enum(STANDINGS),
     /** Points of the last answers, the oldest first: 2 right in time, 1 right later, 0 wrong. */
     course: z.array(z.int()),
   })

@@ -1,12 +1,5 @@
+import type { PastAnswer } from '@brackenfell/core/drill/progress';
 import type { DrillTopic } from '@brackenfell/core/drill/topics';
-
-/** What the new starter has practised: how long ago, how long it took, whether it was right. */
-export interface Practised {
-  readonly topic: DrillTopic;
-  readonly hoursAgo: number;
-  readonly seconds: number;
-  readonly isRight: boolean;
-}
 
 /** The answers of a topic over a fortnight, the oldest first: `2` right in time, `1` right later, `0` not. */
 const COURSES: readonly (readonly [topic: DrillTopic, course: string, seconds: number])[] = [
@@ -21,7 +14,8 @@ const COURSES: readonly (readonly [topic: DrillTopic, course: string, seconds: n
 const FORTNIGHT_H = 14 * 24;
 const LATE = 1.8;
 
-export const demoPractice: { readonly name: string; readonly answers: readonly Practised[] } = {
+/** What the new starter has practised. */
+export const demoPractice: { readonly name: string; readonly answers: readonly PastAnswer[] } = {
   name: 'Perrin',
   answers: COURSES.flatMap(([topic, course, seconds]) =>
     [...course].map((points, i) => ({

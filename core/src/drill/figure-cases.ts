@@ -1,12 +1,15 @@
 import { GENERAL_TORQUES, HEAD_METALS, type TorqueRange } from '../quantities/general-torques.ts';
 import type { Say } from '../fitment/say.ts';
+import { fromBase } from '../quantities/units.ts';
 import { formatIn, formatQuantity } from '../quantities/format-quantity.ts';
 import { choicesAmong, drawn, type Draw, type DrillCase } from './drill-case.ts';
 
 /** Hundredths of a millimetre: from the narrowest gap a plug is asked for to the widest. */
 const [NARROWEST, WIDEST] = [50, 120];
 const WIDTHS = [5, 10, 15, 20];
-const MM_PER_THOU = 0.0254;
+const inThou = (mm: number): number => fromBase(mm, 'thou');
+/** Nobody mistakes a tenth for rounding. */
+const ANOTHER_GAP = 1.1;
 
 /** A range of thousandths moved at its ends, as it comes out where limits are rounded the wrong way or slip by one. */
 const thou = (low: number, high: number): string => `${low}–${high} thou`;
@@ -17,7 +20,7 @@ export function gapUnitsCase(draw: Draw): DrillCase | undefined {
   const high = low + drawn(WIDTHS, draw)! / 100;
   const asked = formatIn(low, high, 'mm');
   const right = formatQuantity('gap', low, high, 'imperial');
-  const [down, up] = [Math.floor(low / MM_PER_THOU), Math.ceil(high / MM_PER_THOU)];
+  const [down, up] = [Math.floor(inThou(low)), Math.ceil(inThou(high))];
   const among = choicesAmong(
     right,
     [
@@ -25,7 +28,7 @@ export function gapUnitsCase(draw: Draw): DrillCase | undefined {
       thou(down, up - 1),
       thou(down + 1, up),
       thou(Math.round(low * 100), Math.round(high * 100)),
-      thou(Math.round(low * 39.37 * 1.1), Math.round(high * 39.37 * 1.1)),
+      thou(Math.round(inThou(low * ANOTHER_GAP)), Math.round(inThou(high * ANOTHER_GAP))),
     ],
     draw,
   );
@@ -37,7 +40,7 @@ export function gapUnitsCase(draw: Draw): DrillCase | undefined {
       rows: [],
       ...among,
       why: [
-        `One thou is 0.0254 mm: ${low.toFixed(2)} mm are ${(low / MM_PER_THOU).toFixed(1)} thou, ${high.toFixed(2)} mm are ${(high / MM_PER_THOU).toFixed(1)}.`,
+        `One thou is 0.0254 mm: ${low.toFixed(2)} mm are ${inThou(low).toFixed(1)} thou, ${high.toFixed(2)} mm are ${inThou(high).toFixed(1)}.`,
         'The lower end goes up and the upper end down: a limit is never widened by converting.',
       ],
     }
@@ -45,6 +48,7 @@ export function gapUnitsCase(draw: Draw): DrillCase | undefined {
 }
 
 const METALS = { aluminium: 'aluminium', 'cast-iron': 'cast iron' } as const;
+
 /** The general table, where nobody's own figure is known. Torque: General table. */
 export function torqueCase(draw: Draw, printer: Say): DrillCase | undefined {
   const say = ({ lowNm, highNm }: TorqueRange) => printer.span('plug-torque', { low: lowNm, high: highNm });

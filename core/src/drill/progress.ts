@@ -7,6 +7,11 @@ export interface DrillAnswer {
   readonly seconds: number;
 }
 
+/** An answer of somebody who comes with a past. */
+export interface PastAnswer extends DrillAnswer {
+  readonly hoursAgo: number;
+}
+
 /** The last so many answers of a topic tell how it stands. */
 export const LOOKED_AT = 20;
 /** Fewer than so many tell nothing yet. */
@@ -19,7 +24,8 @@ export const pointsOf = ({ topic, isRight, seconds }: DrillAnswer): number =>
   !isRight ? 0 : seconds <= TOPICS[topic].parSeconds ? 2 : 1;
 export const MOST_POINTS = 2;
 
-export type Standing = 'not-begun' | 'few' | 'practise' | 'known';
+export const STANDINGS = ['not-begun', 'few', 'practise', 'known'] as const;
+export type Standing = (typeof STANDINGS)[number];
 export const STANDING_WORDS: Readonly<Record<Standing, string>> = {
   'not-begun': 'not begun',
   few: 'too few to tell',

@@ -1,24 +1,18 @@
 import { sql } from 'kysely';
 import type { Draw } from '@brackenfell/core/drill/drill-case';
-import type { DrillTopic } from '@brackenfell/core/drill/topics';
+import type { PastAnswer } from '@brackenfell/core/drill/progress';
 import type { Context } from '../context/context.ts';
 import { deal } from './deal.ts';
 
-interface Practised {
-  readonly topic: DrillTopic;
-  readonly hoursAgo: number;
-  readonly seconds: number;
-  readonly isRight: boolean;
-}
-
-/** Loads what somebody has practised: real cases, each answered as it is told. Gives how many. */
+/** Loads what somebody has practised: real cases, each answered as it is told. Gives how many; none where nobody here has that name. */
 export async function loadPractice(
   context: Context,
-  { name, answers }: { readonly name: string; readonly answers: readonly Practised[] },
+  { name, answers }: { readonly name: string; readonly answers: readonly PastAnswer[] },
   draw: Draw,
 ): Promise<number> {
   const { db } = context;
-  const staff = await db.selectFrom('staff').select('id').where('name', '=', name).executeTakeFirstOrThrow();
+  const staff = await db.selectFrom('staff').select('id').where('name', '=', name).executeTakeFirst();
+  if (!staff) return 0;
   let loaded = 0;
   for (const { topic, hoursAgo, seconds, isRight } of [...answers].sort((a, b) => b.hoursAgo - a.hoursAgo)) {
     const dealt = await deal({ context, db, units: 'metric', draw }, [topic]);

@@ -1,8 +1,9 @@
-import { useEffect, useState } from 'react';
 import type { DrillCaseView } from '@brackenfell/contract/drill';
 import { TOPICS } from '@brackenfell/core/drill/topics';
 import { Key } from '../controls/key.tsx';
-import { Mark, MARK_WORDS } from '../controls/mark.tsx';
+import { Mark } from '../controls/mark.tsx';
+import { CaseClock } from './case-clock.tsx';
+import { CaseRows } from './case-rows.tsx';
 
 /** Answers are always letters from `a`; `n` cannot tell. */
 export const DRILL_LETTERS = [...'abcdeghi'];
@@ -25,7 +26,7 @@ export function DrillCase({ shown, isBusy, onAnswer, onNext }: DrillCaseProps) {
           {answer ? (
             <span className="num text-soft">{answer.seconds.toFixed(0)} s</span>
           ) : (
-            <Clock key={shown.caseId} dealtAt={shown.dealtAt} parSeconds={TOPICS[topic].parSeconds} />
+            <CaseClock key={shown.caseId} dealtAt={shown.dealtAt} parSeconds={TOPICS[topic].parSeconds} />
           )}
         </span>
       </header>
@@ -85,63 +86,6 @@ export function DrillCase({ shown, isBusy, onAnswer, onNext }: DrillCaseProps) {
   );
 }
 
-/** What is held against what; once it is answered, what each amounts to. */
-function CaseRows({ shown: { rows, answer } }: { shown: DrillCaseView }) {
-  return (
-    <table className="w-full table-fixed">
-      <colgroup>
-        <col className="w-36" />
-        <col className="w-1/4" />
-        <col className="w-1/4" />
-        <col />
-      </colgroup>
-      <thead className="text-left text-soft">
-        <tr>
-          <th scope="col" className="px-4 font-normal">
-            Check
-          </th>
-          <th scope="col" className="font-normal">
-            Asked
-          </th>
-          <th scope="col" className="font-normal">
-            Offered
-          </th>
-          <th scope="col" className="font-normal">
-            {answer && 'What it comes to'}
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(({ title, asked, has }, i) => {
-          const told = answer?.rows[i];
-          return (
-            <tr key={title} className="border-t border-hair align-top">
-              <th scope="row" className="px-4 py-0.5 text-left font-semibold">
-                {title}
-              </th>
-              <td className="num py-0.5 pr-3">{asked}</td>
-              <td className="num py-0.5 pr-3">{has}</td>
-              <td className="py-0.5 pr-3">
-                {told && (
-                  <>
-                    <Mark kind={told.outcome} rem={0.75} /> <RowTold {...told} />
-                  </>
-                )}
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
-  );
-}
-
-/** A match says no more than that; what is not known says so itself. */
-function RowTold({ outcome, says }: NonNullable<DrillCaseView['answer']>['rows'][number]) {
-  if (outcome === 'match') return <span className="text-soft">match</span>;
-  return outcome === 'unknown' ? says : `${MARK_WORDS[outcome]}: ${says}`;
-}
-
 const POINTS = ['no points', 'right, past its time: 1 point', 'right in time: 2 points'] as const;
 
 function Told({ shown, answer }: { shown: DrillCaseView; answer: NonNullable<DrillCaseView['answer']> }) {
@@ -161,22 +105,5 @@ function Told({ shown, answer }: { shown: DrillCaseView; answer: NonNullable<Dri
         ))}
       </ul>
     </section>
-  );
-}
-
-const SECOND_MS = 1000;
-
-/** Seconds since the case was dealt, beside those within which it counts as known. */
-function Clock({ dealtAt, parSeconds }: { readonly dealtAt: string; readonly parSeconds: number }) {
-  const [now, tick] = useState(() => Date.now());
-  useEffect(() => {
-    const timer = setInterval(() => tick(Date.now()), SECOND_MS);
-    return () => clearInterval(timer);
-  }, []);
-  const seconds = Math.max(0, Math.floor((now - Date.parse(dealtAt)) / SECOND_MS));
-  return (
-    <span className="num text-soft" role="timer" aria-live="off">
-      <b className={seconds > parSeconds ? 'text-madder' : 'text-peat'}>{seconds} s</b> of {parSeconds}
-    </span>
   );
 }
