@@ -33,7 +33,7 @@ export function tellCase(references: readonly TellsOf[], draw: Draw): DrillCase 
       rows: [],
       ...among,
       why: [
-        `${tell.title}: a genuine one is ${lowerFirst(tell.genuine)}, and ${lowerFirst(tell.suspect)} speaks against it.`,
+        `${tell.title}: on a genuine piece “${lowerFirst(tell.genuine)}”; “${lowerFirst(tell.suspect)}” speaks against it.`,
         tell.look,
         'One sign proves nothing: it is weighed with the others, and another maker’s genuine print may look like this one’s suspect.',
       ],

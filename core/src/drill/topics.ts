@@ -32,6 +32,6 @@ export const TOPICS: Readonly<Record<DrillTopic, Topic>> = {
     parSeconds: 25,
   },
   torque: { title: 'Torque', about: 'thread, seat and head, no maker’s own', parSeconds: 15 },
-  tells: { title: 'Tells', about: 'what speaks against a box of this maker', parSeconds: 15 },
+  tells: { title: 'Tells', about: 'what speaks against a piece', parSeconds: 15 },
   'old-plugs': { title: 'Old plugs', about: 'signs and where they stand', parSeconds: 25 },
 };

@@ -30,7 +30,7 @@ export function DrillCase({ shown, isBusy, onAnswer, onNext }: DrillCaseProps) {
           )}
         </span>
       </header>
-      <div className="min-h-24 overflow-auto" tabIndex={0} role="region" aria-label="The case">
+      <div className="min-h-40 overflow-auto" tabIndex={0} role="region" aria-label="The case">
         {facts.length > 0 && (
           <dl className="grid grid-cols-[max-content_minmax(0,1fr)] gap-x-3 gap-y-0.5 px-4 py-3 text-lead">
             {facts.map(({ label, says, isCode }) => (
@@ -91,7 +91,12 @@ const POINTS = ['no points', 'right, past its time: 1 point', 'right in time: 2 
 function Told({ shown, answer }: { shown: DrillCaseView; answer: NonNullable<DrillCaseView['answer']> }) {
   const right = shown.choices.find(({ id }) => id === answer.right)!.says;
   return (
-    <section className="flex-none border-t border-line px-4 py-2" aria-label="The answer" role="status">
+    <section
+      tabIndex={0}
+      className="min-h-32 overflow-auto border-t border-line px-4 py-2"
+      aria-label="The answer"
+      role="status"
+    >
       <p className="flex items-baseline gap-2">
         <Mark kind={answer.isRight ? 'match' : 'refuse'} rem={1} />
         <b className="text-lead font-semibold">

@@ -79,7 +79,8 @@ export function DrillPage() {
           ) : (
             <FirstUse />
           ))}
-        {data && data.people.length > 0 && <Everybody people={data.people} />}
+        {/* While a case is asked the room is the case's. */}
+        {data && data.people.length > 0 && !isOpen && <Everybody people={data.people} />}
       </main>
     </>
   );

@@ -5,7 +5,7 @@ import { DRILL_TOPICS, TOPICS } from '@brackenfell/core/drill/topics';
 export function Everybody({ people }: { readonly people: DrillView['people'] }) {
   return (
     <section
-      className="mt-auto max-h-48 flex-none overflow-auto border-t border-line"
+      className="mt-auto max-h-48 min-h-12 shrink-[4] overflow-auto border-t border-line"
       tabIndex={0}
       aria-label="How everybody stands"
     >
